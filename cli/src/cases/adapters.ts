@@ -1,0 +1,194 @@
+import {
+  alongTrain,
+  auditMotor,
+  backEfficiency,
+  currentAtPeakEfficiency,
+  currentAtPeakPower,
+  driveBase,
+  drivePoint,
+  freeSpeedAt,
+  fullEffort,
+  fullVoltage,
+  kvFromRpmPerVolt,
+  lift,
+  motorConstant,
+  motorFromKv,
+  motorFromSheet,
+  packResistance,
+  packRestVoltage,
+  packVoltage,
+  peakEfficiency,
+  peakPower,
+  settle,
+  trainOf,
+  tripTime,
+  wireDiameter,
+  wireResistance,
+  type Drive,
+  type HeldBy,
+  type Load,
+  type MotorSheet,
+  type PackFigures,
+  type Run,
+} from '@rough-gear/core';
+
+export type Got = Readonly<Record<string, number | string | boolean | null>>;
+type Given = Readonly<Record<string, unknown>>;
+
+const HELD_BY: Readonly<Record<HeldBy, string>> = { voltage: 'voltage', stator: 'stator', supply: 'supply' };
+
+interface DriveGiven {
+  readonly motor: { readonly resistance: number; readonly torqueConstant: number; readonly backEmfConstant: number; readonly freeCurrent: number };
+  readonly rotorInertia?: number;
+  readonly controllerResistance: number;
+  readonly motors: number;
+  readonly pack: { readonly voltage: number; readonly resistance: number };
+  readonly limitsPerMotor: { readonly stator?: number; readonly supply?: number };
+}
+
+function driveOf(given: DriveGiven): Drive {
+  const { stator, supply } = given.limitsPerMotor;
+  return {
+    motor: { ...given.motor, freeCurrentPerSpeed: 0 },
+    motors: given.motors,
+    rotorInertia: given.rotorInertia ?? 0,
+    controllerResistance: given.controllerResistance,
+    restVoltage: given.pack.voltage,
+    supplyResistance: given.motors * given.pack.resistance,
+    greatestDuty: 1,
+    ...(stator === undefined ? {} : { statorLimit: stator }),
+    ...(supply === undefined ? {} : { supplyLimit: supply }),
+  };
+}
+
+interface RunGiven extends DriveGiven {
+  readonly reduction: number;
+  readonly efficiency: number;
+}
+
+function runGot(given: RunGiven, radius: number, load: Load, travel: number): Got {
+  const run: Run = fullEffort({
+    drive: driveOf(given),
+    packResistance: given.pack.resistance,
+    total: given.reduction,
+    efficiency: given.efficiency,
+    backEfficiency: backEfficiency(given.efficiency),
+    radius,
+    load,
+    until: { travel },
+  });
+  return {
+    stalled: run.outcome === 'stalled',
+    time: run.time,
+    endSpeed: run.endSpeed,
+    topSpeed: run.topSpeed,
+    peakMotorCurrent: run.peakMotorCurrent,
+    rmsMotorCurrent: run.rmsMotorCurrent,
+    peakSupplyCurrentTotal: run.peakSupplyCurrent,
+    leastPackVoltage: run.leastPackVoltage,
+    packEnergy: run.packEnergy,
+  };
+}
+
+const adapter =
+  <G>(run: (given: G) => Got) =>
+  (given: Given): Got =>
+    run(given as G);
+
+/** One small adapter a kind of reference case: from what is given to the core's own functions. */
+export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
+  'motor-from-sheet': adapter((given: MotorSheet) => {
+    const motor = motorFromSheet(given);
+    return {
+      resistance: motor.resistance,
+      torqueConstant: motor.torqueConstant,
+      backEmfConstant: motor.backEmfConstant,
+      motorConstant: motorConstant(motor),
+      peakEfficiency: peakEfficiency(motor, given.ratedVoltage),
+      currentAtPeakEfficiency: currentAtPeakEfficiency(motor, given.ratedVoltage),
+      peakPower: peakPower(motor, given.ratedVoltage),
+      currentAtPeakPower: currentAtPeakPower(motor, given.ratedVoltage),
+    };
+  }),
+  'motor-from-kv': adapter((given: { kv: number; resistance: number; freeCurrent: number; voltage: number }) => {
+    const motor = motorFromKv({ ...given, kv: kvFromRpmPerVolt(given.kv) });
+    return {
+      torqueConstant: motor.torqueConstant,
+      freeSpeed: freeSpeedAt(motor, given.voltage),
+      stallCurrent: given.voltage / motor.resistance,
+      motorConstant: motorConstant(motor),
+      peakEfficiency: peakEfficiency(motor, given.voltage),
+    };
+  }),
+  'motor-audit': adapter((given: MotorSheet) => {
+    const { torqueToBackEmfRatio, verdict } = auditMotor(motorFromSheet(given));
+    return { torqueToBackEmfRatio, verdict };
+  }),
+  'drive-point': adapter((given: DriveGiven & { motorSpeed: number }) => {
+    const drive = driveOf(given);
+    const point = drivePoint(drive, given.motorSpeed);
+    return {
+      motorCurrent: point.motorCurrent,
+      supplyCurrentTotal: given.motors * point.supplyCurrent,
+      packVoltage: point.supplyVoltage,
+      shaftTorque: Math.max(0, point.shaftTorque),
+      limitedBy: HELD_BY[point.heldBy],
+    };
+  }),
+  settle: adapter((given: RunGiven & { loadTorque: number }) => {
+    const settled = settle(driveOf(given), given.reduction, given.efficiency, given.loadTorque);
+    return {
+      stalled: settled.stalled,
+      outputSpeed: settled.outputSpeed,
+      motorCurrent: settled.point.motorCurrent,
+      supplyCurrentTotal: given.motors * settled.point.supplyCurrent,
+      packVoltage: settled.point.supplyVoltage,
+    };
+  }),
+  'drive-sprint': adapter(
+    (given: RunGiven & { mass: number; wheelRadius: number; rollingResistance: number; grip: number; drivenShare: number; slope: number; distance: number }) =>
+      runGot(given, given.wheelRadius, driveBase(given), given.distance),
+  ),
+  'lift-raise': adapter(
+    (given: RunGiven & { mass: number; drumRadius: number; friction: number; counterforce: number; loadPerRope: number; slopeDegrees: number; ropeTravel: number }) =>
+      runGot(given, given.drumRadius, lift({ ...given, slope: (given.slopeDegrees * Math.PI) / 180 }), given.ropeTravel),
+  ),
+  pack: adapter((given: PackFigures & { charge: number; current: number }) => ({
+    restVoltage: packRestVoltage(given, given.charge),
+    resistance: packResistance(given),
+    voltage: packVoltage(given, given.charge, given.current),
+    fullVoltage: fullVoltage(given),
+  })),
+  breaker: adapter((given: { rated: number; holdMultiple: number; timeConstant: number; current: number }) => ({
+    tripTime: tripTime(given, given.current),
+  })),
+  wire: adapter((given: { gauge: number; lengthOneWay: number; temperature: number }) => ({
+    diameter: wireDiameter(given.gauge),
+    resistanceBothWays: wireResistance(given.gauge, given.lengthOneWay, given.temperature),
+  })),
+  'wheel-slip': adapter(
+    (
+      given: DriveGiven & { reduction: number; efficiency: number; wheelRadius: number; mass: number; grip: number; drivenShare: number; slopeDegrees: number },
+    ) => {
+      const base = driveBase({ ...given, rollingResistance: 0, slope: (given.slopeDegrees * Math.PI) / 180 });
+      const push = base.grip ?? 0;
+      const perAmpere = (given.reduction * given.efficiency * given.motor.torqueConstant * given.motors) / given.wheelRadius;
+      return { pushAtSlip: push, motorCurrentAtSlip: given.motor.freeCurrent + push / perAmpere };
+    },
+  ),
+  train: adapter((given: { stages: { driver: number; driven: number; efficiency: number }[]; motorTorque: number; motorSpeed: number }) => {
+    const train = trainOf(
+      given.stages.map(({ driver, driven, efficiency }) => ({ ratio: driven / driver, efficiency, backEfficiency: backEfficiency(efficiency) })),
+    );
+    const shafts = alongTrain(train, given.motorTorque, given.motorSpeed);
+    return {
+      reduction: train.total,
+      efficiency: train.efficiency,
+      backEfficiency: train.backEfficiency,
+      outputTorque: shafts.at(-1)?.torque ?? given.motorTorque,
+      outputSpeed: shafts.at(-1)?.speed ?? given.motorSpeed,
+      torqueAfterFirst: shafts[0]?.torque ?? given.motorTorque,
+      speedAfterFirst: shafts[0]?.speed ?? given.motorSpeed,
+    };
+  }),
+};

@@ -1,0 +1,32 @@
+import type { Drive } from './drive.js';
+
+/** R' = R + Ron: everything in the motor's loop. */
+export const loopResistance = (drive: Drive): number => drive.motor.resistance + drive.controllerResistance;
+
+/** Voltage holds: I = (d·Voc − Ke·ω)/(R' + d²·Rs), never under 0. */
+export function currentAtVoltage(drive: Drive, speed: number, duty = drive.greatestDuty): number {
+  const spare = duty * drive.restVoltage - drive.motor.backEmfConstant * speed;
+  return Math.max(0, spare / (loopResistance(drive) + duty * duty * drive.supplyResistance));
+}
+
+/**
+ * Motor current when the pack gives `supplyCurrent`: the positive root of
+ * R'·I² + Ke·ω·I = (Voc − Rs·Ib)·Ib.
+ */
+export function currentAtSupply(drive: Drive, speed: number, supplyCurrent: number): number {
+  const emf = drive.motor.backEmfConstant * speed;
+  const power = (drive.restVoltage - drive.supplyResistance * supplyCurrent) * supplyCurrent;
+  if (power <= 0) return 0;
+  const r = loopResistance(drive);
+  return (2 * power) / (emf + Math.sqrt(emf * emf + 4 * r * power));
+}
+
+/**
+ * Supply current that a motor current takes at a speed: the lower root of
+ * Rs·Ib² − Voc·Ib + I·(Ke·ω + I·R') = 0. `undefined` where the pack cannot give that power.
+ */
+export function supplyForMotorCurrent(drive: Drive, speed: number, current: number): number | undefined {
+  const power = current * (drive.motor.backEmfConstant * speed + current * loopResistance(drive));
+  const inside = drive.restVoltage ** 2 - 4 * drive.supplyResistance * power;
+  return inside < 0 ? undefined : (2 * power) / (drive.restVoltage + Math.sqrt(inside));
+}

@@ -1,0 +1,46 @@
+import { currentAtSupply, currentAtVoltage, supplyForMotorCurrent } from './currents.js';
+import type { Drive, HeldBy } from './drive.js';
+
+/** Full command at one motor speed. Currents and torque of one motor. */
+export interface DrivePoint {
+  readonly motorCurrent: number;
+  readonly supplyCurrent: number;
+  /** Voltage where the controller takes it, V. */
+  readonly supplyVoltage: number;
+  /** Kt·(I − I0 − I1·ω); at rest never under 0, since friction only opposes. */
+  readonly shaftTorque: number;
+  readonly heldBy: HeldBy;
+}
+
+/**
+ * The most a drive gives at a motor speed (rad/s ≥ 0): the greatest duty at which the voltage, the
+ * pack-side and the motor-side limit all hold, and which of them held it.
+ */
+export function drivePoint(drive: Drive, speed: number): DrivePoint {
+  let motorCurrent = currentAtVoltage(drive, speed);
+  let supplyCurrent = drive.greatestDuty * motorCurrent;
+  let heldBy: HeldBy = 'voltage';
+  if (drive.supplyLimit !== undefined && supplyCurrent > drive.supplyLimit) {
+    supplyCurrent = drive.supplyLimit;
+    motorCurrent = currentAtSupply(drive, speed, supplyCurrent);
+    heldBy = 'supply';
+  }
+  if (drive.statorLimit !== undefined && motorCurrent > drive.statorLimit) {
+    motorCurrent = drive.statorLimit;
+    supplyCurrent = supplyForMotorCurrent(drive, speed, motorCurrent) ?? supplyCurrent;
+    heldBy = 'stator';
+  }
+  return {
+    motorCurrent,
+    supplyCurrent,
+    supplyVoltage: drive.restVoltage - drive.supplyResistance * supplyCurrent,
+    shaftTorque: shaftTorque(drive, motorCurrent, speed),
+    heldBy,
+  };
+}
+
+/** Kt·(I − I0 − I1·|ω|); at rest friction can take all of it but never pull back. */
+export function shaftTorque({ motor }: Drive, current: number, speed: number): number {
+  const net = current - motor.freeCurrent - motor.freeCurrentPerSpeed * Math.abs(speed);
+  return motor.torqueConstant * (speed === 0 ? Math.max(0, net) : net);
+}

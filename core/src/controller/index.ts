@@ -1,0 +1,3 @@
+export * from './currents.js';
+export * from './drive.js';
+export * from './drivePoint.js';

@@ -1,0 +1,62 @@
+import type { Quantity } from '../plan/quantity.js';
+import type { Figure, Lack, Need, Place } from './figure.js';
+import { figureMeta, type FigureName } from './table.js';
+
+/** A value that a rule worked out from other figures, and why. `undefined` where the rule lacks one itself. */
+export interface Estimate {
+  readonly value: number | undefined;
+  readonly why: string;
+  readonly source?: 'typical' | 'estimated';
+}
+
+/**
+ * Gathers every figure a power path reads, with its value, source and place. A missing one that
+ * nothing stands in for becomes NaN inside, and is listed under its need: limits look there first,
+ * so that NaN never leaves the core.
+ */
+export class FigureCollector {
+  private readonly byKey = new Map<string, Figure>();
+
+  /** The figure's value; NaN where it is missing. */
+  take(name: FigureName, quantity: Quantity | undefined, at: Place, estimate?: Estimate, key: string = name): number {
+    return this.record(name, quantity, at, key, estimate) ?? NaN;
+  }
+
+  /** The figure's value; `undefined` where it is missing, which is fine. */
+  takeOptional(name: FigureName, quantity: Quantity | undefined, at: Place): number | undefined {
+    return this.record(name, quantity, at, name);
+  }
+
+  private record(name: FigureName, quantity: Quantity | undefined, at: Place, key: string, estimate?: Estimate): number | undefined {
+    const { label, symbol, dimension, need, fallback, optional = false } = figureMeta(name);
+    const common = { key, label, symbol, dimension, need, at, optional };
+    if (quantity) {
+      const from = quantity.from === undefined ? {} : { from: quantity.from };
+      this.byKey.set(key, { ...common, value: quantity.si, source: quantity.source, as: quantity.as, ...from });
+      return quantity.si;
+    }
+    if (estimate?.value !== undefined) {
+      this.byKey.set(key, { ...common, value: estimate.value, source: estimate.source ?? 'estimated', from: estimate.why });
+      return estimate.value;
+    }
+    if (fallback && 'typical' in fallback) {
+      this.byKey.set(key, { ...common, value: fallback.typical, source: 'typical', from: fallback.why });
+      return fallback.typical;
+    }
+    this.byKey.set(key, { ...common, value: undefined, source: 'missing' });
+    return undefined;
+  }
+
+  figures(): Readonly<Record<string, Figure>> {
+    return Object.fromEntries(this.byKey);
+  }
+
+  /** What is missing, by need. */
+  lacks(): Readonly<Partial<Record<Need, readonly Lack[]>>> {
+    const result: Partial<Record<Need, Lack[]>> = {};
+    for (const { key, label, at, need, value, optional } of this.byKey.values()) {
+      if (value === undefined && !optional) (result[need] ??= []).push({ key, label, at });
+    }
+    return result;
+  }
+}

@@ -1,0 +1,82 @@
+import type { Source } from '../plan/quantity.js';
+
+/** What a figure measures; the edges of the application choose units by it. */
+export type Dimension =
+  | 'torque'
+  | 'speed'
+  | 'kv'
+  | 'voltage'
+  | 'current'
+  | 'resistance'
+  | 'mass'
+  | 'force'
+  | 'length'
+  | 'time'
+  | 'angle'
+  | 'velocity'
+  | 'acceleration'
+  | 'inertia'
+  | 'temperature'
+  | 'charge'
+  | 'share'
+  | 'ratio'
+  | 'number'
+  | 'gauge'
+  | 'energy'
+  | 'power'
+  | 'drag';
+
+/** A group of figures that some limit needs together. */
+export type Need =
+  | 'motor'
+  | 'rotor'
+  | 'heat'
+  | 'continuous'
+  | 'poles'
+  | 'pack'
+  | 'discharge'
+  | 'wiring'
+  | 'controller'
+  | 'window'
+  | 'erpm'
+  | 'branch breaker'
+  | 'main breaker'
+  | 'train'
+  | 'output'
+  | 'grip'
+  | 'rope'
+  | 'load'
+  | 'job';
+
+/** The link of the power path a figure, a rung or a check belongs to. */
+export type LinkKind = 'pack' | 'branch' | 'controller' | 'motor' | 'stage' | 'output' | 'load';
+
+/** Where a figure is kept in the plan, as the keys that lead to it. */
+export type Place = readonly (string | number)[];
+
+/** One input of the computation: its value in SI, what it is, and where it came from. */
+export interface Figure {
+  readonly key: string;
+  readonly label: string;
+  /** TeX */
+  readonly symbol: string;
+  readonly dimension: Dimension;
+  readonly need: Need;
+  /** `undefined` where it is missing and nothing stands in for it. */
+  readonly value: number | undefined;
+  readonly source: Source | 'missing';
+  /** Why a typical or estimated value is what it is, or what the plan says of the source. */
+  readonly from?: string;
+  /** What was typed, where it was. */
+  readonly as?: string;
+  readonly at: Place;
+  /** An optional figure may be absent without anything becoming unknown. */
+  readonly optional: boolean;
+}
+
+/** A figure that is missing, as the screen names it. */
+export interface Lack {
+  readonly key: string;
+  readonly label: string;
+  readonly at: Place;
+}

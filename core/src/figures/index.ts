@@ -1,0 +1,3 @@
+export * from './collector.js';
+export * from './figure.js';
+export * from './table.js';

@@ -1,0 +1,27 @@
+import { GRAVITY } from './gravity.js';
+import type { Load } from './load.js';
+
+/** A robot on wheels. SI, slope in rad. `push` is what it pushes against besides. */
+export interface DriveBaseFigures {
+  readonly mass: number;
+  readonly rollingResistance: number;
+  readonly grip: number;
+  readonly drivenShare: number;
+  readonly slope: number;
+  readonly push?: number;
+}
+
+/** F = m·g·(sinγ + c_rr·cosγ) + push; the tyres carry μ·m·g·cosγ·share. */
+export function driveBase({ mass, rollingResistance, grip, drivenShare, slope, push = 0 }: DriveBaseFigures): Load {
+  const weight = mass * GRAVITY;
+  const uphill = weight * Math.sin(slope);
+  const resisting = uphill + weight * rollingResistance * Math.cos(slope) + push;
+  return {
+    unit: 'm',
+    force: () => resisting,
+    holdForce: () => uphill,
+    inertia: () => mass,
+    grip: grip * weight * Math.cos(slope) * drivenShare,
+    rope: false,
+  };
+}

@@ -1,0 +1,25 @@
+import { GRAVITY } from './gravity.js';
+import type { Load } from './load.js';
+
+/** A load on a rope or slide. SI, slope in rad (π/2 is straight up). */
+export interface LiftFigures {
+  readonly mass: number;
+  readonly slope: number;
+  readonly friction: number;
+  readonly counterforce: number;
+  /** k, metres of load per metre of rope. */
+  readonly loadPerRope: number;
+}
+
+/** On metres of rope: F = k·(m·g·sinα + friction − counterforce), M = k²·m. */
+export function lift({ mass, slope, friction, counterforce, loadPerRope: k }: LiftFigures): Load {
+  const alone = k * (mass * GRAVITY * Math.sin(slope) - counterforce);
+  const resisting = alone + k * friction;
+  return {
+    unit: 'm',
+    force: () => resisting,
+    holdForce: () => alone,
+    inertia: () => k * k * mass,
+    rope: true,
+  };
+}

@@ -1,0 +1,43 @@
+import type { Drive } from '../controller/drive.js';
+import type { Load } from '../load/load.js';
+import type { MotorThermal } from '../motor/heat.js';
+import type { PowerPath } from '../powerpath/path.js';
+import { holdingCurrent, type Breaker } from '../protection/breaker.js';
+
+/** What moves: a drive, a train and a load on one coordinate, and where it ends. */
+export interface MotionSystem {
+  readonly drive: Drive;
+  /** Pack alone, without wires: what its terminals show, Ω. */
+  readonly packResistance: number;
+  readonly total: number;
+  readonly efficiency: number;
+  readonly backEfficiency: number;
+  readonly radius: number;
+  readonly load: Load;
+  /** Ends at a place, or after a time. */
+  readonly until: { readonly travel: number } | { readonly time: number };
+  readonly thermal?: MotorThermal;
+  /** A breaker that sees `share` times one motor's supply current. */
+  readonly breaker?: { readonly holds: number; readonly timeConstant: number; readonly share: number };
+}
+
+/** The system of a resolved path. Its lacks must have been looked at: it computes with what is there. */
+export function systemOf(path: PowerPath): MotionSystem {
+  const { drive, train, radius, load, asked, motor, branch } = path;
+  return {
+    drive,
+    packResistance: path.pack.resistance,
+    total: train.total,
+    efficiency: train.efficiency,
+    backEfficiency: train.backEfficiency,
+    radius,
+    load,
+    until: asked.travel === undefined ? { time: asked.time } : { travel: asked.travel },
+    ...(Number.isNaN(motor.thermal.windingCapacity) ? {} : { thermal: motor.thermal }),
+    ...(branch.breaker && !path.lacks['branch breaker'] ? { breaker: breakerState(branch.breaker, branch.together ? drive.motors : 1) } : {}),
+  };
+}
+
+function breakerState(breaker: Breaker, share: number) {
+  return { holds: holdingCurrent(breaker), timeConstant: breaker.timeConstant, share };
+}

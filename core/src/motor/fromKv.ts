@@ -1,0 +1,16 @@
+import type { MotorConstants } from './constants.js';
+
+/** Velocity-constant form. `kv` in rad/s per volt, resistance terminal to terminal. */
+export interface MotorKv {
+  readonly kv: number;
+  readonly resistance: number;
+  readonly freeCurrent: number;
+}
+
+/** Ke = 1/Kv and Kt = Ke: Kv is the back-EMF constant turned over. */
+export function motorFromKv({ kv, resistance, freeCurrent }: MotorKv): MotorConstants {
+  return { resistance, torqueConstant: 1 / kv, backEmfConstant: 1 / kv, freeCurrent, freeCurrentPerSpeed: 0 };
+}
+
+/** Kv in rad/s per volt from the usual rpm per volt. */
+export const kvFromRpmPerVolt = (rpmPerVolt: number): number => (rpmPerVolt * Math.PI) / 30;

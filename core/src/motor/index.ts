@@ -1,0 +1,6 @@
+export * from './audit.js';
+export * from './constants.js';
+export * from './fromKv.js';
+export * from './fromSheet.js';
+export * from './heat.js';
+export * from './peaks.js';

@@ -1,0 +1,33 @@
+import type { MotorConstants } from './constants.js';
+
+/** Speed at full voltage V and current I, rad/s. */
+export function speedAt(motor: MotorConstants, voltage: number, current: number): number {
+  return (voltage - current * motor.resistance) / motor.backEmfConstant;
+}
+
+/** ω at which the motor turns with nothing on its shaft. */
+export function freeSpeedAt(motor: MotorConstants, voltage: number): number {
+  return speedAt(motor, voltage, motor.freeCurrent);
+}
+
+/** I* = √(I0·V/R) */
+export function currentAtPeakEfficiency(motor: MotorConstants, voltage: number): number {
+  return Math.sqrt((motor.freeCurrent * voltage) / motor.resistance);
+}
+
+/** η* = (Kt/Ke)·(1 − √(I0·R/V))² */
+export function peakEfficiency(motor: MotorConstants, voltage: number): number {
+  const loss = Math.sqrt((motor.freeCurrent * motor.resistance) / voltage);
+  return (motor.torqueConstant / motor.backEmfConstant) * (1 - loss) ** 2;
+}
+
+/** I = (I0 + V/R)/2 */
+export function currentAtPeakPower(motor: MotorConstants, voltage: number): number {
+  return (motor.freeCurrent + voltage / motor.resistance) / 2;
+}
+
+/** Greatest shaft power at this voltage, W. */
+export function peakPower(motor: MotorConstants, voltage: number): number {
+  const current = currentAtPeakPower(motor, voltage);
+  return motor.torqueConstant * (current - motor.freeCurrent) * speedAt(motor, voltage, current);
+}

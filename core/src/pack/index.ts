@@ -1,0 +1,3 @@
+export * from './cells.js';
+export * from './pack.js';
+export * from './restVoltage.js';

@@ -1,0 +1,30 @@
+import type { Chemistry } from '../plan/part.js';
+import { CELLS } from './cells.js';
+import { cellRestVoltage } from './restVoltage.js';
+
+/** A pack of S cells in series and P in parallel. Resistances in Ω. */
+export interface PackFigures {
+  readonly chemistry: Chemistry;
+  readonly series: number;
+  readonly parallel: number;
+  readonly cellResistance: number;
+  readonly leadResistance: number;
+}
+
+/** Voc = S·cell at the state of charge. */
+export const packRestVoltage = (pack: PackFigures, charge: number): number =>
+  pack.series * cellRestVoltage(pack.chemistry, charge);
+
+/** Rp = (S/P)·r_cell + leads and connectors. */
+export const packResistance = (pack: PackFigures): number =>
+  (pack.series / pack.parallel) * pack.cellResistance + pack.leadResistance;
+
+/** Terminal voltage at a current: Voc − I·Rp. */
+export const packVoltage = (pack: PackFigures, charge: number, current: number): number =>
+  packRestVoltage(pack, charge) - current * packResistance(pack);
+
+/** Fresh off the charger: what voltage ratings are checked against. */
+export const fullVoltage = (pack: PackFigures): number => pack.series * CELLS[pack.chemistry].full;
+
+/** Below this the cells are harmed. */
+export const floorVoltage = (pack: PackFigures): number => pack.series * CELLS[pack.chemistry].floor;

@@ -1,0 +1,32 @@
+import type { Plan } from './plan.js';
+
+/** One replacement in a plan: the place as a list of keys, and what stands there afterwards. */
+export interface Change {
+  readonly at: readonly (string | number)[];
+  /** Absent takes the key away. */
+  readonly to?: unknown;
+}
+
+/**
+ * Applies changes and returns a new plan that shares everything untouched with the old one.
+ * Throws when a change names a place whose parent does not exist.
+ */
+export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
+  return changes.reduce<Plan>((doc, change) => replaceAt(doc, change.at, change.to) as Plan, plan);
+}
+
+function replaceAt(node: unknown, at: readonly (string | number)[], to: unknown): unknown {
+  const [key, ...rest] = at;
+  if (key === undefined) return to;
+  if (typeof node !== 'object' || node === null) throw new Error(`nothing to change at ${String(key)}`);
+  if (Array.isArray(node)) {
+    const copy: unknown[] = node.slice();
+    copy[Number(key)] = replaceAt(copy[Number(key)], rest, to);
+    return copy;
+  }
+  const record = node as Record<string, unknown>;
+  if (rest.length === 0 && to === undefined) {
+    return Object.fromEntries(Object.entries(record).filter(([name]) => name !== String(key)));
+  }
+  return { ...record, [key]: replaceAt(record[key], rest, to) };
+}

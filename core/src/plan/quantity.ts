@@ -1,0 +1,13 @@
+/** Where a figure came from. The screen shows each of these differently. */
+export type Source = 'sheet' | 'typed' | 'measured' | 'estimated' | 'typical';
+
+/**
+ * A figure as the plan keeps it: the SI value that is computed with, and what the person typed.
+ * `from` says more about the source: a sheet's page, a bench run, a standard error.
+ */
+export interface Quantity {
+  readonly si: number;
+  readonly as: string;
+  readonly source: Source;
+  readonly from?: string;
+}

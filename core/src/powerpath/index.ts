@@ -1,0 +1,3 @@
+export * from './path.js';
+export * from './resolve.js';
+export { partOf } from './resolveSupply.js';

@@ -1,0 +1,78 @@
+import type { FigureCollector } from '../figures/collector.js';
+import { auditMotor, type MotorAudit } from '../motor/audit.js';
+import type { MotorConstants } from '../motor/constants.js';
+import { motorFromKv } from '../motor/fromKv.js';
+import { motorFromSheet } from '../motor/fromSheet.js';
+import { continuousCurrent, thermalFromMass, type MotorThermal } from '../motor/heat.js';
+import type { MotorPart } from '../plan/part.js';
+import type { Place } from '../figures/figure.js';
+
+export interface ResolvedMotor {
+  readonly constants: MotorConstants;
+  readonly audit: MotorAudit;
+  readonly rotorInertia: number;
+  readonly thermal: MotorThermal;
+  readonly continuousCurrent: number;
+}
+
+const WINDING_LIMIT = { brushed: 120, brushless: 150 } as const;
+const ROTOR_MASS_SHARE = 0.4;
+const ROTOR_DIAMETER_SHARE = 0.6;
+
+/** Reads a motor part's figures, in whichever form its sheet gave them. */
+export function resolveMotor(part: MotorPart, at: Place, collect: FigureCollector): ResolvedMotor {
+  const { constants, audit } = readConstants(part, at, collect);
+  const mass = collect.take('motor.mass', part.mass, [...at, 'mass']);
+  const can = collect.takeOptional('motor.canDiameter', part.canDiameter, [...at, 'canDiameter']);
+  const rotorRadius = can === undefined ? undefined : (ROTOR_DIAMETER_SHARE * can) / 2;
+  const estimatedInertia = rotorRadius === undefined || Number.isNaN(mass) ? undefined : 0.5 * ROTOR_MASS_SHARE * mass * rotorRadius ** 2;
+  const rotorInertia = collect.take('motor.rotorInertia', part.rotorInertia, [...at, 'rotorInertia'], {
+    value: estimatedInertia,
+    why: 'from mass and can diameter',
+  });
+  const windingLimit = collect.take('motor.windingLimit', part.windingLimit, [...at, 'windingLimit'], {
+    value: WINDING_LIMIT[part.type],
+    why: `usual ${part.type} winding`,
+    source: 'typical',
+  });
+  const ambient = collect.take('ambient', undefined, []);
+  const thermal = thermalFromMass(mass, windingLimit, ambient);
+  const estimate = continuousCurrent(constants.resistance, thermal);
+  return {
+    constants,
+    audit,
+    rotorInertia,
+    thermal,
+    continuousCurrent: collect.take('motor.continuousCurrent', part.continuousCurrent, [...at, 'continuousCurrent'], {
+      value: Number.isNaN(estimate) ? undefined : estimate,
+      why: 'from the motor’s mass and resistance',
+    }),
+  };
+}
+
+function readConstants(part: MotorPart, at: Place, collect: FigureCollector): { constants: MotorConstants; audit: MotorAudit } {
+  const data = part.data;
+  const dataAt = [...at, 'data'];
+  const freeCurrentPerSpeed = collect.take('motor.freeCurrentPerSpeed', part.freeCurrentPerSpeed, [...at, 'freeCurrentPerSpeed']);
+  if (data.form === 'kv') {
+    const form = {
+      kv: collect.take('motor.kv', data.kv, [...dataAt, 'kv']),
+      resistance: collect.take('motor.resistance', data.resistance, [...dataAt, 'resistance']),
+      freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...dataAt, 'freeCurrent']),
+    };
+    const constants = { ...motorFromKv(form), freeCurrentPerSpeed };
+    return { constants, audit: auditMotor(constants) };
+  }
+  const sheet = {
+    ratedVoltage: collect.take('motor.ratedVoltage', data.ratedVoltage, [...dataAt, 'ratedVoltage']),
+    freeSpeed: collect.take('motor.freeSpeed', data.freeSpeed, [...dataAt, 'freeSpeed']),
+    stallTorque: collect.take('motor.stallTorque', data.stallTorque, [...dataAt, 'stallTorque']),
+    stallCurrent: collect.take('motor.stallCurrent', data.stallCurrent, [...dataAt, 'stallCurrent']),
+    freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...dataAt, 'freeCurrent']),
+  };
+  const resistance = collect.takeOptional('motor.statedResistance', data.statedResistance, [...dataAt, 'statedResistance']);
+  const kv = collect.takeOptional('motor.statedKv', data.statedKv, [...dataAt, 'statedKv']);
+  const constants = { ...motorFromSheet(sheet), freeCurrentPerSpeed };
+  const stated = { ...(resistance === undefined ? {} : { resistance }), ...(kv === undefined ? {} : { kv }) };
+  return { constants, audit: auditMotor(constants, stated) };
+}

@@ -1,0 +1,45 @@
+import type { FigureCollector } from '../figures/collector.js';
+import type { Place } from '../figures/figure.js';
+import type { Stage, StageKind } from '../plan/stage.js';
+import { screwBackEfficiency, screwEfficiency } from '../reduction/screwEfficiency.js';
+import { backEfficiency, type StageFigures } from '../reduction/train.js';
+
+/** Typical efficiency of a stage that is not given one. */
+const TYPICAL_EFFICIENCY: Readonly<Record<Exclude<StageKind, 'worm' | 'screw'>, { value: number; why: string }>> = {
+  ratio: { value: 0.85, why: 'a gearbox bought whole' },
+  teeth: { value: 0.96, why: 'one spur pair' },
+  chain: { value: 0.95, why: 'one chain' },
+  belt: { value: 0.97, why: 'one toothed belt' },
+  planetary: { value: 0.93, why: 'one planetary stage' },
+};
+
+/** Reads one stage. Teeth are whole numbers in the document; ratios and losses are figures. */
+export function resolveStage(stage: Stage, at: Place, collect: FigureCollector): StageFigures {
+  const key = (name: string) => `stage.${stage.id}.${name}`;
+  if (stage.kind === 'worm' || stage.kind === 'screw') {
+    const angle = collect.take('stage.leadAngle', stage.leadAngle, [...at, 'leadAngle'], undefined, key('leadAngle'));
+    const flank = collect.take('stage.flankAngle', stage.flankAngle, [...at, 'flankAngle'], undefined, key('flankAngle'));
+    const friction = collect.take('stage.friction', stage.friction, [...at, 'friction'], undefined, key('friction'));
+    const ratio =
+      stage.kind === 'worm'
+        ? stage.teeth / stage.starts
+        : (2 * Math.PI) / collect.take('stage.lead', stage.lead, [...at, 'lead'], undefined, key('lead'));
+    return {
+      ratio,
+      efficiency: screwEfficiency(angle, friction, flank),
+      backEfficiency: screwBackEfficiency(angle, friction, flank),
+    };
+  }
+  const efficiency = collect.take(
+    'stage.efficiency',
+    stage.efficiency,
+    [...at, 'efficiency'],
+    { ...TYPICAL_EFFICIENCY[stage.kind], source: 'typical' },
+    key('efficiency'),
+  );
+  const ratio =
+    stage.kind === 'ratio' || stage.kind === 'planetary'
+      ? collect.take('stage.ratio', stage.ratio, [...at, 'ratio'], undefined, key('ratio'))
+      : stage.driven / stage.driver;
+  return { ratio, efficiency, backEfficiency: backEfficiency(efficiency) };
+}

@@ -1,0 +1,2 @@
+export * from './breaker.js';
+export * from './wire.js';

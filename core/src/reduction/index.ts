@@ -1,0 +1,2 @@
+export * from './screwEfficiency.js';
+export * from './train.js';

@@ -1,0 +1,11 @@
+/** Efficiency of a screw or worm driving: (cosα − μ·tanλ)/(cosα + μ·cotλ). Angles in rad. */
+export function screwEfficiency(leadAngle: number, friction: number, flankAngle: number): number {
+  const cos = Math.cos(flankAngle);
+  return (cos - friction * Math.tan(leadAngle)) / (cos + friction / Math.tan(leadAngle));
+}
+
+/** Driven backwards: (cosα − μ·cotλ)/(cosα + μ·tanλ), 0 where it stays by itself. */
+export function screwBackEfficiency(leadAngle: number, friction: number, flankAngle: number): number {
+  const cos = Math.cos(flankAngle);
+  return Math.max(0, (cos - friction / Math.tan(leadAngle)) / (cos + friction * Math.tan(leadAngle)));
+}

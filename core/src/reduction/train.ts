@@ -1,0 +1,38 @@
+/** One stage as numbers: ratio driven/driver (over 1 slows down) and its two efficiencies. */
+export interface StageFigures {
+  readonly ratio: number;
+  readonly efficiency: number;
+  readonly backEfficiency: number;
+}
+
+export interface Train {
+  readonly stages: readonly StageFigures[];
+  /** G, the product of the ratios. */
+  readonly total: number;
+  readonly efficiency: number;
+  readonly backEfficiency: number;
+}
+
+/** ηb = max(0, 2 − 1/η): what a stage keeps when the load drives. */
+export const backEfficiency = (efficiency: number): number => Math.max(0, 2 - 1 / efficiency);
+
+/** Ratios and efficiencies multiply along a train. An empty one is 1:1 without losses. */
+export function trainOf(stages: readonly StageFigures[]): Train {
+  let [total, efficiency, back] = [1, 1, 1];
+  for (const stage of stages) {
+    total *= stage.ratio;
+    efficiency *= stage.efficiency;
+    back *= stage.backEfficiency;
+  }
+  return { stages, total, efficiency, backEfficiency: back };
+}
+
+/** Torque and speed on the shaft after each stage, for one torque and speed going in. */
+export function alongTrain(train: Train, torque: number, speed: number): readonly { torque: number; speed: number }[] {
+  let [t, w] = [torque, speed];
+  return train.stages.map((stage) => {
+    t *= stage.ratio * stage.efficiency;
+    w /= stage.ratio;
+    return { torque: t, speed: w };
+  });
+}
