@@ -9,3 +9,7 @@ export * from './powerpath/index.js';
 export * from './protection/index.js';
 export * from './reduction/index.js';
 export * from './sizing/index.js';
+export * from './evaluate/index.js';
+export * from './format/index.js';
+export * from './limits/index.js';
+export * from './worked/index.js';

@@ -11,11 +11,13 @@ export function currentAtVoltage(drive: Drive, speed: number, duty = drive.great
 
 /**
  * Motor current when the pack gives `supplyCurrent`: the positive root of
- * R'·I² + Ke·ω·I = (Voc − Rs·Ib)·Ib.
+ * R'·I² + Ke·ω·I = (Voc − Rs·Ib)·Ib. Beyond Voc/(2·Rs) the pack's power only falls again, so that a
+ * limit up there is never what holds: the current at that greatest power stands for it.
  */
 export function currentAtSupply(drive: Drive, speed: number, supplyCurrent: number): number {
   const emf = drive.motor.backEmfConstant * speed;
-  const power = (drive.restVoltage - drive.supplyResistance * supplyCurrent) * supplyCurrent;
+  const useful = Math.min(supplyCurrent, drive.restVoltage / (2 * drive.supplyResistance));
+  const power = (drive.restVoltage - drive.supplyResistance * useful) * useful;
   if (power <= 0) return 0;
   const r = loopResistance(drive);
   return (2 * power) / (emf + Math.sqrt(emf * emf + 4 * r * power));

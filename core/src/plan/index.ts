@@ -5,3 +5,4 @@ export * from './plan.js';
 export * from './quantity.js';
 export * from './stage.js';
 export * from './supply.js';
+export * from './quantityOf.js';

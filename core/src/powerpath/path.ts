@@ -58,7 +58,8 @@ export interface PowerPath {
   readonly load: Load;
   readonly asked: Asked;
   readonly holder: Holder;
-  readonly ropeAllowed: number | undefined;
+  /** Present where the output hangs on a rope of known strength. */
+  readonly rope?: { readonly strength: number; readonly knotted: boolean };
 }
 
 /** Motor speed for a speed of q. */

@@ -29,7 +29,7 @@ export function resolvePath(plan: Plan, mechanism: Mechanism, jobId: string): Po
   const motor = resolveMotor(motorPart, ['parts', choice.drive.motor, 'part'], collect);
   const stages = choice.stages.map((stage, i) => resolveStage(stage, [...choiceAt, 'stages', i], collect));
   const at = { job: [...mechanismAt, 'jobs', jobIndex], output: [...choiceAt, 'output'] };
-  const { radius, outputEfficiency, load, asked, ropeAllowed } = resolveJob(job, choice.output, at, collect);
+  const { radius, outputEfficiency, load, asked, rope } = resolveJob(job, choice.output, at, collect);
   const output = { ratio: 1, efficiency: outputEfficiency, backEfficiency: Math.max(0, 2 - 1 / outputEfficiency) };
 
   return {
@@ -60,7 +60,7 @@ export function resolvePath(plan: Plan, mechanism: Mechanism, jobId: string): Po
     load,
     asked,
     holder: (choice.output.kind === 'drum' ? choice.output.holder : undefined) ?? 'nothing',
-    ropeAllowed,
+    ...(rope ? { rope } : {}),
   };
 }
 

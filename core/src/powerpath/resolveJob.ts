@@ -14,7 +14,7 @@ export interface ResolvedJob {
   readonly outputEfficiency: number;
   readonly load: Load;
   readonly asked: Asked;
-  readonly ropeAllowed?: number;
+  readonly rope?: { readonly strength: number; readonly knotted: boolean };
 }
 
 interface Places {
@@ -22,8 +22,6 @@ interface Places {
   readonly output: Place;
 }
 
-/** Typical largest share of a rope's strength: a fifth, half of that with a knot. */
-const ROPE_SAFETY = 5;
 const LEVEL = 0;
 const STRAIGHT_UP = Math.PI / 2;
 const FRICTION_SHARE = 0.05;
@@ -94,7 +92,7 @@ function readRaise(job: RaiseJob, output: DrumOutput, at: Places, collect: Figur
     outputEfficiency: collect.take('output.efficiency', output.efficiency, [...at.output, 'efficiency']),
     load,
     asked: readAsked(job, height / loadPerRope, loadPerRope, at.job, collect),
-    ...(strength === undefined ? {} : { ropeAllowed: strength / ROPE_SAFETY / (output.knotted ? 2 : 1) }),
+    ...(strength === undefined ? {} : { rope: { strength, knotted: output.knotted ?? false } }),
   };
 }
 

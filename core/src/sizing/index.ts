@@ -1,1 +1,2 @@
 export * from './sweep.js';
+export * from './tuneTotal.js';

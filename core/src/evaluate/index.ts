@@ -1,0 +1,4 @@
+export * from './links.js';
+export * from './mechanism.js';
+export * from './plan.js';
+export * from './reach.js';

@@ -1,0 +1,115 @@
+import { checkOf, type Check, type CheckId } from '../limits/check.js';
+import { CHECKS } from '../limits/checks/table.js';
+import { ladderOf, type Ladder } from '../limits/ladder.js';
+import type { LimitId } from '../limits/limit.js';
+import { SITUATIONS, type SituationId } from '../limits/situation.js';
+import { worstVerdict, type Verdict } from '../limits/verdict.js';
+import { fullEffort, type Run } from '../motion/fullEffort.js';
+import { systemOf } from '../motion/system.js';
+import type { JobKind } from '../plan/job.js';
+import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
+import { lacksOf, type PowerPath } from '../powerpath/path.js';
+import { resolvePath } from '../powerpath/resolve.js';
+import type { Need } from '../figures/figure.js';
+import { linksOf, type Link } from './links.js';
+import { sentenceOf } from './sentence.js';
+
+/** One job judged. `path` is what it was judged by; drop it before sending the result anywhere. */
+export interface JobResult {
+  readonly jobId: string;
+  readonly name: string;
+  readonly kind: JobKind;
+  readonly verdict: Verdict;
+  readonly ladders: Readonly<Record<SituationId, Ladder & { readonly sentence: { readonly lead: string; readonly rest: string } }>>;
+  readonly checks: readonly Check[];
+  readonly links: readonly Link[];
+  /** The run at full effort; absent where a figure it needs is missing. */
+  readonly run?: Run;
+}
+
+/** What a mechanism is known by in a list: the worst over jobs, situations and checks. */
+export interface Headline {
+  readonly verdict: Verdict;
+  readonly jobId: string;
+  readonly situation?: SituationId;
+  readonly rung?: LimitId;
+  readonly check?: CheckId;
+  /** The multiple behind the verdict, where it has one. */
+  readonly multiple?: number;
+  /** What it is, in a word: the rung's or the check's name. */
+  readonly name: string;
+  /** Figures that side rungs and checks lack. */
+  readonly notKnown: number;
+}
+
+export interface MechanismResult {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: MechanismKind;
+  readonly headline: Headline;
+  readonly jobs: readonly JobResult[];
+}
+
+const RUN_NEEDS: readonly Need[] = ['motor', 'rotor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'grip', 'job'];
+
+/** The run of a path at full effort; `undefined` where a figure is missing. */
+export function runOf(path: PowerPath): Run | undefined {
+  return lacksOf(path, RUN_NEEDS).length > 0 ? undefined : fullEffort(systemOf(path));
+}
+
+/** Judges one job of a mechanism. */
+export function evaluateJob(plan: Plan, mechanism: Mechanism, jobId: string): JobResult {
+  const path = resolvePath(plan, mechanism, jobId);
+  const run = runOf(path);
+  const ladders = Object.fromEntries(
+    SITUATIONS.map((id) => {
+      const ladder = ladderOf(path, id);
+      return [id, { ...ladder, sentence: sentenceOf(ladder) }];
+    }),
+  ) as unknown as JobResult['ladders'];
+  const checks = CHECKS.filter((rule) => rule.applies(path)).map((rule) => checkOf(rule, path, run));
+  const verdicts = [...SITUATIONS.map((id) => ladders[id].verdict), ...checks.filter((check) => check.verdict !== 'not known').map((check) => check.verdict)];
+  return {
+    jobId,
+    name: path.job.name,
+    kind: path.job.kind,
+    verdict: worstVerdict(verdicts),
+    ladders,
+    checks,
+    links: linksOf(path, ladders, checks),
+    ...(run ? { run } : {}),
+  };
+}
+
+/** Judges a mechanism over all its jobs. */
+export function evaluateMechanism(plan: Plan, mechanism: Mechanism): MechanismResult {
+  const jobs = mechanism.jobs.map((job) => evaluateJob(plan, mechanism, job.id));
+  return { id: mechanism.id, name: mechanism.name, kind: mechanism.kind, jobs, headline: headlineOf(jobs) };
+}
+
+type Candidate = Omit<Headline, 'notKnown'>;
+
+function headlineOf(jobs: readonly JobResult[]): Headline {
+  const candidates = jobs.flatMap((job) => [...SITUATIONS.map((id) => fromLadder(job, id)), ...job.checks.filter((check) => check.verdict !== 'not known').map((check) => fromCheck(job, check))]);
+  const worst = worstVerdict(candidates.map((candidate) => candidate.verdict));
+  const leading = candidates.filter((candidate) => candidate.verdict === worst);
+  const first = leading.reduce((least, candidate) => ((candidate.multiple ?? Infinity) < (least.multiple ?? Infinity) ? candidate : least), leading[0]!);
+  const lacking = new Set(jobs.flatMap((job) => [...SITUATIONS.flatMap((id) => job.ladders[id].rungs), ...job.checks].filter((item) => item.verdict === 'not known').map((item) => item.id)));
+  return { ...first, notKnown: lacking.size };
+}
+
+function fromLadder(job: JobResult, situation: SituationId): Candidate {
+  const ladder = job.ladders[situation];
+  // The rung that made the verdict: the first of that verdict, the first of all where it is the idle or unknown one.
+  const rung = ladder.rungs.find((candidate) => !candidate.outOfReach && candidate.verdict === ladder.verdict && candidate.multiple !== undefined) ?? ladder.first;
+  const common = { verdict: ladder.verdict, jobId: job.jobId, situation };
+  if (ladder.verdict === 'not known') return { ...common, name: ladder.lacks[0]?.label ?? 'a figure' };
+  if (!rung) return { ...common, name: ladder.idle ?? 'nothing asked' };
+  return { ...common, rung: rung.id, name: rung.name, ...(rung.multiple === undefined ? {} : { multiple: rung.multiple }) };
+}
+
+function fromCheck(job: JobResult, check: Check): Candidate {
+  // A check that is well is no multiple of force: it never leads among the ones that hold.
+  const multiple = check.verdict === 'gives way' && check.multiple !== undefined ? { multiple: check.multiple } : {};
+  return { verdict: check.verdict, jobId: job.jobId, check: check.id, name: check.name, ...multiple };
+}

@@ -1,0 +1,56 @@
+import { showMultiple } from '../format/show.js';
+import type { Ladder, Rung } from '../limits/ladder.js';
+import type { LimitId } from '../limits/limit.js';
+import type { Verdict } from '../limits/verdict.js';
+
+/** What to think of a limit that gives first although there is enough of it. */
+const WHEN_FIRST: Readonly<Record<LimitId, string>> = {
+  volts: 'the motor simply has no more, and nothing is harmed',
+  stator: 'good to give first',
+  supply: 'good to give first',
+  slip: 'good to give first, since it spares everything behind it',
+  'brown-out': 'a bad one to give first: a current limit set below it would spare the rest of the robot',
+  discharge: 'a bad one to give first: a current limit set below it would spare the pack',
+  'branch-breaker': 'a bad one to give first: a current limit set below it would keep the mechanism alive',
+  'main-breaker': 'a bad one to give first: it takes the whole robot with it',
+  continuous: 'go on longer and it overheats',
+  heat: 'hold longer and it overheats',
+  rope: 'a bad one to give first: a current limit set below it would spare it',
+};
+
+const IDLE: Readonly<Record<NonNullable<Ladder['idle']>, string>> = {
+  'no load': 'Nothing pulls here: the motor may rest.',
+  'stays by itself': 'A stage of the train stays by itself: the motor may rest.',
+  'held by brake': 'The brake holds it: the motor may rest.',
+  'held by ratchet': 'The ratchet holds it: the motor may rest.',
+};
+
+const WORD: Readonly<Record<Verdict, string>> = { enough: 'Enough.', tight: 'Tight.', 'gives way': 'Gives way.', 'not known': 'Not known.' };
+
+/** The answer of one situation in a sentence or two: the verdict first. */
+export function sentenceOf(ladder: Ladder): { readonly lead: string; readonly rest: string } {
+  if (ladder.idle) return { lead: WORD.enough, rest: IDLE[ladder.idle] };
+  const { first } = ladder;
+  if (ladder.lacks.length > 0 || !first) {
+    const names = [...new Set(ladder.lacks.map((lack) => lack.label))];
+    const known = first ? ` What is known gives at ${showMultiple(first.multiple!)}: ${first.name}.` : '';
+    const missing = names.length === 1 ? `${capital(names[0]!)} is missing.` : `Missing: ${names.join(', ')}.`;
+    return { lead: WORD[ladder.verdict], rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
+  }
+  return { lead: WORD[ladder.verdict], rest: `${first.subject} gives first, at ${showMultiple(first.multiple!)} the job: ${comment(first)}.${besides(ladder, first)}` };
+}
+
+function comment(first: Rung): string {
+  const { multiple = 0, wants, goodFirst } = first;
+  if (multiple < 1) return multiple === 0 ? 'it cannot do it at all' : `it lacks ${Math.ceil((1 - multiple) * 100)} % of what the job takes`;
+  if (multiple >= wants) return WHEN_FIRST[first.id];
+  return goodFirst ? 'good to give first, a little close' : 'too close: the wanted margin is ' + showMultiple(wants);
+}
+
+/** A rung behind the first that is worse off by its own margin. */
+function besides(ladder: Ladder, first: Rung): string {
+  const other = ladder.rungs.find((rung) => rung !== first && !rung.outOfReach && rung.verdict === ladder.verdict && rung.verdict !== first.verdict);
+  return other && other.multiple !== undefined ? ` ${capital(other.name)} is ${other.verdict} at ${showMultiple(other.multiple)}.` : '';
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,63 @@
+import type { Dimension, Lack, LinkKind, Need } from '../figures/figure.js';
+import type { Run } from '../motion/fullEffort.js';
+import { lacksOf, type PowerPath } from '../powerpath/path.js';
+import type { Expression } from '../worked/expression.js';
+import type { LeverId } from './mends/lever.js';
+import { verdictOf, type Verdict } from './verdict.js';
+
+export type CheckId = 'in-time' | 'stays-up' | 'motor-kind' | 'volts-full' | 'volts-least' | 'branch-wire' | 'main-wire' | 'erpm';
+
+export interface Measured {
+  readonly value: number;
+  readonly dimension: Dimension;
+}
+
+/** What a check answers when every figure it needs is there. */
+export interface CheckAnswer {
+  /** there against asked, over 1 is well; or a plain yes or no. */
+  readonly outcome: { readonly multiple: number } | { readonly holds: boolean };
+  readonly asked: Measured | string;
+  readonly there: Measured | string;
+  readonly sentence: string;
+  /** Absent for plain yes or no, which has nothing to compute. */
+  readonly working?: () => Expression;
+}
+
+/** A yes or no, or a multiple without a force. One file each. */
+export interface CheckRule {
+  readonly id: CheckId;
+  readonly name: string;
+  readonly link: LinkKind;
+  readonly needs: readonly Need[];
+  /** Whether it looks at the full-effort run. */
+  readonly run: boolean;
+  applies(path: PowerPath): boolean;
+  answer(path: PowerPath, run: Run | undefined): CheckAnswer;
+  readonly levers: readonly LeverId[];
+}
+
+/** A check as the screen shows it. */
+export interface Check {
+  readonly id: CheckId;
+  readonly name: string;
+  readonly link: LinkKind;
+  readonly verdict: Verdict;
+  readonly multiple?: number;
+  readonly asked?: Measured | string;
+  readonly there?: Measured | string;
+  readonly sentence: string;
+  readonly lacks: readonly Lack[];
+}
+
+/** Runs one check on a path. */
+export function checkOf(rule: CheckRule, path: PowerPath, run: Run | undefined): Check {
+  const { id, name, link } = rule;
+  const lacks = lacksOf(path, rule.needs);
+  if (lacks.length > 0) {
+    return { id, name, link, verdict: 'not known', lacks, sentence: `Not known: ${lacks.map((lack) => lack.label).join(', ')} missing.` };
+  }
+  const { outcome, asked, there, sentence } = rule.answer(path, run);
+  const common = { id, name, link, asked, there, sentence, lacks };
+  if ('holds' in outcome) return { ...common, verdict: outcome.holds ? 'enough' : 'gives way' };
+  return { ...common, multiple: outcome.multiple, verdict: verdictOf(outcome.multiple, 1) };
+}

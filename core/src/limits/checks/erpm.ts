@@ -1,0 +1,33 @@
+import { show } from '../../format/show.js';
+import { div, mul, named, num } from '../../worked/expression.js';
+import { backEmfConstantOf, figureOf } from '../../worked/terms.js';
+import type { CheckRule } from '../check.js';
+
+/** A brushless controller follows the motor up to an electrical speed: pole pairs × rpm. */
+export const erpm: CheckRule = {
+  id: 'erpm',
+  name: 'electrical speed',
+  link: 'controller',
+  needs: ['erpm', 'motor', 'pack'],
+  run: false,
+  levers: [],
+  applies: (path) => path.motor.type === 'brushless' && path.motor.polePairs !== undefined,
+  answer: (path) => {
+    const pairs = path.motor.polePairs!;
+    const highest = (pairs * path.pack.full) / path.drive.motor.backEmfConstant;
+    const limit = path.controller.erpmLimit;
+    return {
+      outcome: { multiple: limit / highest },
+      asked: { value: highest, dimension: 'speed' },
+      there: { value: limit, dimension: 'speed' },
+      sentence: `Unloaded on a full pack the motor reaches ${show(highest, 'speed')} electrically; the controller follows up to ${show(limit, 'speed')}.`,
+      working: () =>
+        named(
+          'x',
+          'electrical speed limit over the highest reached',
+          'number',
+          div(figureOf(path, 'controller.erpmLimit'), mul(num(pairs, 'pole pairs'), div(num(path.pack.full, 'full pack, V'), backEmfConstantOf(path)))),
+        ),
+    };
+  },
+};

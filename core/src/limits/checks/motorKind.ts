@@ -1,0 +1,22 @@
+import type { CheckRule } from '../check.js';
+
+/** The controller must be made for the motor's kind. */
+export const motorKind: CheckRule = {
+  id: 'motor-kind',
+  name: 'controller fits the motor',
+  link: 'controller',
+  needs: [],
+  run: false,
+  levers: [],
+  applies: () => true,
+  answer: ({ controller, motor }) => {
+    const holds = controller.drives.includes(motor.type);
+    const there = controller.drives.join(' or ');
+    return {
+      outcome: { holds },
+      asked: motor.type,
+      there,
+      sentence: holds ? `The controller drives ${motor.type} motors.` : `The motor is ${motor.type}, the controller drives ${there} only.`,
+    };
+  },
+};

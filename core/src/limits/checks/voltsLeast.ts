@@ -1,0 +1,34 @@
+import { show } from '../../format/show.js';
+import { div, found, mul, named, sub } from '../../worked/expression.js';
+import { figureOf, restVoltageOf, supplyResistanceOf } from '../../worked/terms.js';
+import type { CheckRule } from '../check.js';
+
+/** In a run at full effort the pack must not sag to where the controller lets go. */
+export const voltsLeast: CheckRule = {
+  id: 'volts-least',
+  name: 'sagging pack within controller',
+  link: 'pack',
+  needs: ['window', 'motor', 'rotor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'grip', 'job'],
+  run: true,
+  levers: ['supply-limit-down', 'stator-limit-down', 'parallel', 'thicker-wire', 'deeper'],
+  applies: () => true,
+  answer: (path, run) => {
+    const { drive, controller } = path;
+    const perMotor = (run?.peakSupplyCurrent ?? 0) / drive.motors;
+    const least = drive.restVoltage - drive.supplyResistance * perMotor;
+    const peak = found('I_{peak}', 'greatest supply current of one motor', 'current', perMotor, 'by stepping the motion at full effort');
+    return {
+      outcome: { multiple: Math.max(0, least) / controller.lowestVoltage },
+      asked: { value: controller.lowestVoltage, dimension: 'voltage' },
+      there: { value: least, dimension: 'voltage' },
+      sentence: `At full effort the volts sag to ${show(least, 'voltage')}; the controller works down to ${show(controller.lowestVoltage, 'voltage')}.`,
+      working: () =>
+        named(
+          'x',
+          'least volts over the lowest the controller takes',
+          'number',
+          div({ op: 'max', args: [{ op: 'number', value: 0 }, sub(restVoltageOf(path), mul(supplyResistanceOf(path), peak))] }, figureOf(path, 'controller.lowestVoltage')),
+        ),
+    };
+  },
+};

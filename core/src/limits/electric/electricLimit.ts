@@ -1,0 +1,105 @@
+import { currentAtSupply } from '../../controller/currents.js';
+import type { Need } from '../../figures/figure.js';
+import type { PowerPath } from '../../powerpath/path.js';
+import { add, div, max, min, mul, named, num, pow, sqrt, sub, type Expression } from '../../worked/expression.js';
+import {
+  askedAccelerationOf,
+  backEfficiencyOf,
+  backEmfConstantOf,
+  efficiencyOf,
+  figureOf,
+  leverOf,
+  loopOf,
+  motorsOf,
+  restVoltageOf,
+  supplyResistanceOf,
+  torqueConstantOf,
+} from '../../worked/terms.js';
+import type { Limit } from '../limit.js';
+import { speedWorking, type Situation, type SituationId } from '../situation.js';
+
+/** What an electric limit says of itself; capacity and working follow from its motor current. */
+interface ElectricSpec extends Omit<Limit, 'electric' | 'needs' | 'capacity' | 'working'> {
+  readonly also?: readonly Need[];
+  /** Current of one motor at which the limit is reached, A. */
+  motorCurrent(path: PowerPath, situation: Situation): number;
+  currentWorking(path: PowerPath, situation: Situation): Expression;
+}
+
+const BASE: readonly Need[] = ['motor', 'pack', 'wiring', 'controller', 'train', 'output', 'load'];
+
+/** Starting takes the rotor along; moving ones know their speed from the job. */
+function needsOf(situation: SituationId, also: readonly Need[]): readonly Need[] {
+  if (situation === 'starting') return [...BASE, 'rotor', 'job', ...also];
+  return situation === 'working' ? [...BASE, 'job', ...also] : [...BASE, ...also];
+}
+
+/** Makes a rung of a motor current: §"what gives first", the same force formula for all of them. */
+export function electricLimit({ also = [], motorCurrent, currentWorking, ...spec }: ElectricSpec): Limit {
+  return {
+    ...spec,
+    electric: true,
+    needs: (situation) => needsOf(situation, also),
+    capacity: (path, situation) => forceOf(path, situation, motorCurrent(path, situation)),
+    working: (path, situation) => forceWorking(path, situation, currentWorking(path, situation)),
+  };
+}
+
+/**
+ * Output force of a motor current: n·Kt·(I − I0 − I1·ω)·(G/r)·η, less n·Jr·(G/r)²·η·a when starting;
+ * holding n·Kt·I·(G/r)/ηb, since then the losses help.
+ */
+export function forceOf(path: PowerPath, situation: Situation, current: number): number {
+  const { drive, train, radius } = path;
+  const { motor, motors } = drive;
+  const lever = train.total / radius;
+  if (situation.id === 'holding') {
+    return train.backEfficiency === 0 ? Infinity : (motors * motor.torqueConstant * current * lever) / train.backEfficiency;
+  }
+  const net = current - motor.freeCurrent - motor.freeCurrentPerSpeed * situation.motorSpeed;
+  const turning = situation.id === 'starting' ? Math.max(0, net) : net;
+  const rotors = motors * drive.rotorInertia * lever * lever * train.efficiency * situation.acceleration;
+  return motors * motor.torqueConstant * turning * lever * train.efficiency - rotors;
+}
+
+function forceWorking(path: PowerPath, situation: Situation, current: Expression): Expression {
+  const force = path.load.unit === 'm' ? 'force' : 'torque';
+  if (situation.id === 'holding') {
+    return named('C', 'what it can hold', force, div(mul(motorsOf(path), torqueConstantOf(path), current, leverOf(path)), backEfficiencyOf(path)));
+  }
+  const free = figureOf(path, 'motor.freeCurrent');
+  if (situation.id === 'working') {
+    const net = sub(current, free, mul(figureOf(path, 'motor.freeCurrentPerSpeed'), motorSpeedOf(path, situation)));
+    return named('C', 'what it can pull', force, mul(motorsOf(path), torqueConstantOf(path), net, leverOf(path), efficiencyOf(path)));
+  }
+  const pull = mul(motorsOf(path), torqueConstantOf(path), max(num(0), sub(current, free)), leverOf(path), efficiencyOf(path));
+  const rotors = mul(motorsOf(path), figureOf(path, 'motor.rotorInertia'), pow(leverOf(path), 2), efficiencyOf(path), askedAccelerationOf(path));
+  return named('C', 'what it can pull', force, sub(pull, rotors));
+}
+
+/** ω = v·G/r */
+export const motorSpeedOf = (path: PowerPath, situation: Situation): Expression =>
+  named('\\omega', 'motor speed', 'speed', mul(speedWorking(path, situation.id), leverOf(path)));
+
+/** What a supply-side limit says of itself: the supply current of one motor. */
+interface SupplySpec extends Omit<ElectricSpec, 'motorCurrent' | 'currentWorking'> {
+  supplyCurrent(path: PowerPath, situation: Situation): number;
+  supplyWorking(path: PowerPath, situation: Situation): Expression;
+}
+
+/** Makes a rung of a supply current: R'·I² + Ke·ω·I = (Voc − Rs·Ib)·Ib. */
+export function supplySideLimit({ supplyCurrent, supplyWorking, ...spec }: SupplySpec): Limit {
+  return electricLimit({
+    ...spec,
+    motorCurrent: (path, situation) => currentAtSupply(path.drive, situation.motorSpeed, supplyCurrent(path, situation)),
+    currentWorking: (path, situation) => {
+      const greatestPower = div(restVoltageOf(path), mul(num(2), supplyResistanceOf(path)));
+      const ib = named('I_u', 'supply current, up to the pack’s greatest power', 'current', min(supplyWorking(path, situation), greatestPower));
+      const power = named('P', 'power reaching one controller', 'power', max(num(0), mul(sub(restVoltageOf(path), mul(supplyResistanceOf(path), ib)), ib)));
+      const emf = mul(backEmfConstantOf(path), motorSpeedOf(path, situation));
+      const root = sqrt(add(pow(emf, 2), mul(num(4), loopOf(path), power)));
+      return named('I', 'motor current', 'current', div(sub(root, emf), mul(num(2), loopOf(path))));
+    },
+  });
+}
+

@@ -1,0 +1,26 @@
+import { currentToLimit } from '../../motor/heat.js';
+import { found } from '../../worked/expression.js';
+import { electricLimit } from './electricLimit.js';
+
+/** The current that brings the winding to its limit in the time it is held. */
+export const heat = electricLimit({
+  id: 'heat',
+  name: 'motor, heat while held',
+  subject: 'The motor’s heat',
+  link: 'motor',
+  wants: 1.5,
+  goodFirst: false,
+  also: ['heat', 'job'],
+  situations: ['holding'],
+  levers: ['held-shorter', 'deeper', 'motors', 'lighter', 'counterforce', 'holder'],
+  applies: () => true,
+  motorCurrent: ({ drive, motor, asked }) => currentToLimit(drive.motor.resistance, motor.thermal, asked.held),
+  currentWorking: ({ drive, motor, asked }) =>
+    found(
+      'I',
+      'motor current',
+      'current',
+      currentToLimit(drive.motor.resistance, motor.thermal, asked.held),
+      `the current that takes the winding from ${motor.thermal.ambient} °C to ${motor.thermal.windingLimit} °C in ${asked.held} s, by halving`,
+    ),
+});

@@ -1,0 +1,11 @@
+export * from './check.js';
+export { CHECKS, checkRule } from './checks/table.js';
+export * from './ladder.js';
+export type { Limit, LimitId } from './limit.js';
+export type { LeverId } from './mends/lever.js';
+export { freshId } from './mends/levers.js';
+export * from './mends/mends.js';
+export * from './mends/target.js';
+export { SITUATIONS, situationOf, type Situation, type SituationId } from './situation.js';
+export { LIMITS, limitOf } from './table.js';
+export * from './verdict.js';

@@ -1,0 +1,89 @@
+import type { Lack, LinkKind } from '../figures/figure.js';
+import { lacksOf, type PowerPath } from '../powerpath/path.js';
+import type { LimitId } from './limit.js';
+import { SITUATION_NEEDS, situationOf, type SituationId } from './situation.js';
+import { LIMITS } from './table.js';
+import { verdictOf, worstVerdict, type Verdict } from './verdict.js';
+
+/** One limit in one situation. */
+export interface Rung {
+  readonly id: LimitId;
+  readonly name: string;
+  readonly subject: string;
+  readonly link: LinkKind;
+  readonly wants: number;
+  readonly goodFirst: boolean;
+  readonly verdict: Verdict;
+  /** C, on q; absent where a figure is missing or it can never be reached. */
+  readonly capacity?: number;
+  /** C/D; absent likewise. */
+  readonly multiple?: number;
+  /** Beyond what the volts give: it can never be first. */
+  readonly outOfReach: boolean;
+  readonly lacks: readonly Lack[];
+}
+
+/** All limits of one situation, the first to give in front. */
+export interface Ladder {
+  readonly situation: SituationId;
+  readonly demand?: number;
+  readonly speed?: number;
+  readonly rungs: readonly Rung[];
+  /** The first that gives; absent where nothing is asked or nothing is known. */
+  readonly first?: Rung;
+  /** Nothing has to be done by the motor here, and why. */
+  readonly idle?: 'no load' | 'stays by itself' | 'held by brake' | 'held by ratchet';
+  readonly verdict: Verdict;
+  readonly lacks: readonly Lack[];
+}
+
+/** Computes the ladder of one situation. */
+export function ladderOf(path: PowerPath, id: SituationId): Ladder {
+  const lacks = lacksOf(path, SITUATION_NEEDS[id]);
+  if (lacks.length > 0) return { situation: id, rungs: [], verdict: 'not known', lacks };
+  const situation = situationOf(path, id);
+  const { demand, speed } = situation;
+  const base = { situation: id, demand, speed };
+  const idle = idleBecause(path, id, demand);
+  if (idle) return { ...base, rungs: [], idle, verdict: 'enough', lacks: [] };
+
+  const rungs = LIMITS.filter((limit) => limit.situations.includes(id) && limit.applies(path)).map((limit): Rung => {
+    const { name, subject, link, wants, goodFirst } = limit;
+    const common = { id: limit.id, name, subject, link, wants, goodFirst };
+    const missing = lacksOf(path, limit.needs(id));
+    if (missing.length > 0) return { ...common, verdict: 'not known', outOfReach: false, lacks: missing };
+    const capacity = Math.max(0, limit.capacity(path, situation));
+    const multiple = capacity / demand;
+    return { ...common, capacity, multiple, verdict: verdictOf(multiple, wants), outOfReach: false, lacks: [] };
+  });
+  const reachable = markOutOfReach(rungs);
+  const sorted = [...reachable].sort((a, b) => (a.multiple ?? Infinity) - (b.multiple ?? Infinity));
+  const first = sorted.find((rung) => !rung.outOfReach && rung.multiple !== undefined);
+  const motorUnknown = sorted.find((rung) => rung.id === 'volts' && rung.verdict === 'not known');
+  const known = sorted.filter((rung) => !rung.outOfReach && rung.verdict !== 'not known').map((rung) => rung.verdict);
+  return {
+    ...base,
+    rungs: sorted,
+    ...(first ? { first } : {}),
+    verdict: worstVerdict(motorUnknown ? [...known, 'not known'] : known),
+    lacks: motorUnknown?.lacks ?? [],
+  };
+}
+
+function idleBecause(path: PowerPath, id: SituationId, demand: number): Ladder['idle'] {
+  if (demand <= 0) return 'no load';
+  if (id !== 'holding') return undefined;
+  if (path.holder === 'ratchet') return 'held by ratchet';
+  if (path.holder === 'brake') return 'held by brake';
+  return path.train.backEfficiency === 0 ? 'stays by itself' : undefined;
+}
+
+/** An electric rung above what the volts give is never first. */
+function markOutOfReach(rungs: readonly Rung[]): readonly Rung[] {
+  const ceiling = rungs.find((rung) => rung.id === 'volts')?.capacity;
+  if (ceiling === undefined) return rungs;
+  const electric = new Set(LIMITS.filter((limit) => limit.electric).map((limit) => limit.id));
+  return rungs.map((rung) =>
+    rung.id !== 'volts' && electric.has(rung.id) && (rung.capacity ?? 0) > ceiling ? { ...rung, outOfReach: true, verdict: 'enough' } : rung,
+  );
+}

@@ -1,0 +1,259 @@
+import type { FigureName } from '../../figures/table.js';
+import { digits } from '../../format/show.js';
+import { GRAVITY } from '../../load/gravity.js';
+import type { Change } from '../../plan/change.js';
+import { currentChoice } from '../../plan/plan.js';
+import type { BreakerPart } from '../../plan/part.js';
+import { quantityOf } from '../../plan/quantityOf.js';
+import type { ProtectedNode } from '../../plan/supply.js';
+import { thinnestWire } from '../../protection/wire.js';
+import { tuneTotal } from '../../sizing/tuneTotal.js';
+import { applyChanges } from '../../plan/change.js';
+import { resolvePath } from '../../powerpath/resolve.js';
+import type { Lever, LeverContext, LeverId, LeverSetting } from './lever.js';
+
+const FARTHEST_RATIO = 4;
+const MOST_MOTORS = 6;
+const WORDS = ['no', 'One', 'Two', 'Three', 'Four', 'Five', 'Six'];
+
+/** A figure of the plan that is simply made smaller or greater. */
+function figureLever(id: LeverId, name: FigureName, farthest: number, label: (value: number, from: number) => string, unit: (value: number) => string): Lever {
+  return {
+    id,
+    span: ({ path }) => {
+      const from = path.figures[name]?.value;
+      return from === undefined || from <= 0 ? undefined : { from, to: from * farthest };
+    },
+    set: ({ path }, value) => {
+      const figure = path.figures[name]!;
+      const rounded = roundOutwards(value, farthest > 1);
+      return { changes: [{ at: figure.at, to: quantityOf(rounded, unit(rounded)) }], label: label(rounded, figure.value!) };
+    },
+  };
+}
+
+/** Two significant digits and a half: away from where it stands, so that the mend still does it. */
+function roundOutwards(value: number, up: boolean): number {
+  const step = 10 ** (Math.floor(Math.log10(value)) - 1) / 2;
+  const rounded = up ? Math.ceil(value / step - 1e-9) * step : Math.floor(value / step + 1e-9) * step;
+  return Number(rounded.toPrecision(6));
+}
+
+const kilograms = (value: number) => `${digits(value)} kg`;
+const seconds = (value: number) => `${digits(value)} s`;
+const newtons = (value: number) => `${digits(value)} N`;
+const amperes = (value: number) => `${digits(value)} A`;
+const millimetres = (value: number) => `${digits(value * 1000)} mm`;
+
+function ratioLever(id: 'deeper' | 'shallower', factor: number, words: string): Lever {
+  return {
+    id,
+    span: ({ path }) => ({ from: path.train.total, to: path.train.total * factor }),
+    set: ({ plan, mechanism, path }, value) => {
+      const change = tuneTotal(plan, mechanism, path, value, factor > 1 ? 'up' : 'down');
+      if (!change) return undefined;
+      const changed = applyChanges(plan, [change]);
+      const after = changed.mechanisms.find(({ id: same }) => same === mechanism.id)!;
+      const total = resolvePath(changed, after, path.job.id).train.total;
+      return { changes: [change], label: `${words} ${digits(total)}:1` };
+    },
+  };
+}
+
+const motors: Lever = {
+  id: 'motors',
+  span: ({ path }) => (path.drive.motors < MOST_MOTORS ? { from: path.drive.motors, to: MOST_MOTORS } : undefined),
+  set: ({ plan, mechanism, path }, value) => {
+    const count = Math.ceil(value - 1e-9);
+    const more = count - path.drive.motors;
+    return {
+      changes: [{ at: [...driveAt({ plan, mechanism, path }), 'motors'], to: count }],
+      label: more === 1 ? 'One more motor' : `${WORDS[count]} motors in all`,
+    };
+  },
+};
+
+const lighter: Lever = {
+  id: 'lighter',
+  span: ({ path }) => {
+    const from = path.figures[massKey({ path })]?.value;
+    return from === undefined ? undefined : { from, to: from * 0.3 };
+  },
+  set: ({ path }, value) => {
+    const figure = path.figures[massKey({ path })]!;
+    const rounded = roundOutwards(value, false);
+    return { changes: [{ at: figure.at, to: quantityOf(rounded, kilograms(rounded)) }], label: `${kilograms(figure.value!)} down to ${kilograms(rounded)}` };
+  },
+};
+
+const massKey = ({ path }: Pick<LeverContext, 'path'>): string => (path.job.kind === 'raise' ? 'job.mass' : 'output.mass');
+
+const counterforce: Lever = {
+  id: 'counterforce',
+  span: ({ path }) => {
+    if (path.job.kind !== 'raise') return undefined;
+    const weight = (path.figures['job.mass']?.value ?? NaN) * GRAVITY;
+    const from = path.figures['job.counterforce']?.value ?? 0;
+    // From a hair above nothing, since the search goes by factors.
+    return { from: Math.max(from, 0.02 * weight), to: 0.9 * weight };
+  },
+  set: ({ path }, value) => {
+    const rounded = roundOutwards(value, true);
+    return { changes: [{ at: path.figures['job.counterforce']!.at, to: quantityOf(rounded, newtons(rounded)) }], label: `A spring that takes ${newtons(rounded)}` };
+  },
+};
+
+const holder: Lever = {
+  id: 'holder',
+  span: ({ path }) => (path.job.kind === 'raise' && path.holder !== 'ratchet' ? { from: 1, to: 2 } : undefined),
+  set: (context) => ({ changes: [{ at: [...choiceAt(context), 'output', 'holder'], to: 'ratchet' }], label: 'A ratchet on the drum' }),
+};
+
+/** A limit set in the controller. Beyond what the part gives it asks for another controller, and says so. */
+function limitLever(id: LeverId, key: 'statorLimit' | 'supplyLimit', up: boolean): Lever {
+  const words = key === 'statorLimit' ? 'motor-side' : 'pack-side';
+  return {
+    id,
+    span: ({ path }) => {
+      const from = path.drive[key];
+      return from === undefined ? undefined : { from, to: from * (up ? 4 : 0.2) };
+    },
+    set: (context, value) => {
+      const rounded = roundOutwards(value, up);
+      const changes: Change[] = [{ at: [...driveAt(context), key], to: quantityOf(rounded, amperes(rounded)) }];
+      const { plan, mechanism } = context;
+      const partId = currentChoice(mechanism).drive.controller;
+      const part = plan.parts[partId]?.part;
+      const rating = part?.kind === 'controller' ? part[key]?.si : undefined;
+      const beyond = up && rating !== undefined && rounded > rating;
+      if (beyond && part?.kind === 'controller') {
+        const id = freshId(plan.parts, 'controller');
+        const name = `${part.name}, ${amperes(rounded)} ${words}`;
+        changes.push({ at: ['parts', id], to: { part: { ...part, name, [key]: quantityOf(rounded, amperes(rounded), 'estimated') } } });
+        changes.push({ at: [...driveAt(context), 'controller'], to: id });
+      }
+      const breakerToo = key === 'supplyLimit' && up ? breakerAtLeast(context, rounded) : undefined;
+      if (breakerToo) changes.push(...breakerToo.changes);
+      const what = beyond ? `A controller of ${amperes(rounded)} ${words}` : `${capital(words)} limit ${amperes(rounded)}`;
+      return { changes, label: breakerToo ? `${what}, breaker ${amperes(breakerToo.rated)}` : what };
+    },
+  };
+}
+
+const BREAKER_SIZES = [5, 10, 15, 20, 30, 40, 50, 60, 80, 100, 120];
+
+const branchNode = ({ plan, mechanism }: LeverContext): ProtectedNode | undefined =>
+  plan.supply.find((node): node is ProtectedNode => node.kind === 'branch' && node.id === currentChoice(mechanism).drive.node);
+
+/** A branch breaker of at least this rating, with the wire that typically goes with it. */
+function breakerAtLeast(context: LeverContext, needed: number): { changes: Change[]; rated: number } | undefined {
+  const node = branchNode(context);
+  const now = context.path.branch.breaker?.rated;
+  if (!node?.breaker || now === undefined || now >= needed) return undefined;
+  const rated = BREAKER_SIZES.find((size) => size >= needed - 1e-9);
+  const gauge = rated === undefined ? undefined : thinnestWire(rated);
+  if (rated === undefined || gauge === undefined) return undefined;
+  const { plan, path } = context;
+  const id = freshId(plan.parts, 'breaker');
+  const part = plan.parts[node.breaker]!.part as BreakerPart;
+  const nodeAt = ['supply', plan.supply.indexOf(node)];
+  const changes: Change[] = [
+    { at: ['parts', id], to: { part: { ...part, name: `${rated} A breaker`, rated: quantityOf(rated, amperes(rated)) } } },
+    { at: [...nodeAt, 'breaker'], to: id },
+  ];
+  if (gauge < path.branch.gauge) changes.push({ at: [...nodeAt, 'wire'], to: { ...node.wire, gauge: quantityOf(gauge, `${gauge} AWG`) } });
+  return { changes, rated };
+}
+
+const breaker: Lever = {
+  id: 'breaker',
+  span: ({ path }) => {
+    const from = path.branch.breaker?.rated;
+    return from === undefined || from >= 120 ? undefined : { from, to: 120 };
+  },
+  set: (context, value) => {
+    const found = breakerAtLeast(context, value);
+    if (!found) return undefined;
+    const gauge = Math.min(thinnestWire(found.rated) ?? Infinity, context.path.branch.gauge);
+    return { changes: found.changes, label: `Breaker ${amperes(found.rated)} on ${gauge} AWG` };
+  },
+};
+
+const GAUGES = [22, 20, 18, 16, 14, 12, 10, 8, 6];
+
+const thickerWire: Lever = {
+  id: 'thicker-wire',
+  span: (context) => (branchNode(context) && context.path.branch.gauge > 6 ? { from: context.path.branch.gauge, to: 6 } : undefined),
+  set: (context, value) => {
+    const node = branchNode(context)!;
+    const gauge = GAUGES.find((size) => size <= value + 1e-9) ?? 6;
+    const wire = { ...node.wire, gauge: quantityOf(gauge, `${gauge} AWG`) };
+    return { changes: [{ at: ['supply', context.plan.supply.indexOf(node), 'wire'], to: wire }], label: `${gauge} AWG wire` };
+  },
+};
+
+const parallel: Lever = {
+  id: 'parallel',
+  span: ({ path }) => ({ from: path.pack.figures.parallel, to: path.pack.figures.parallel * 3 }),
+  set: ({ plan, path }, value) => {
+    const packs = Math.ceil(value / path.pack.figures.parallel - 1e-9);
+    const node = plan.supply.find((candidate) => candidate.kind === 'pack')!;
+    const partId = node.kind === 'pack' ? node.part : '';
+    const changes: Change[] = [{ at: ['parts', partId, 'part', 'parallel'], to: packs * path.pack.figures.parallel }];
+    const part = plan.parts[partId]?.part;
+    if (part?.kind === 'pack') {
+      for (const key of ['capacity', 'dischargeLimit', 'mass'] as const) {
+        const one = part[key];
+        if (one) changes.push({ at: ['parts', partId, 'part', key], to: { ...one, si: one.si * packs, as: multiplied(one.as, packs) } });
+      }
+    }
+    return { changes, label: `${WORDS[packs] ?? packs} packs in parallel` };
+  },
+};
+
+/** "18 Ah" twice is "36 Ah"; what does not start with a number keeps its words. */
+function multiplied(as: string, by: number): string {
+  return as.replace(/^[\d.]+/, (text) => digits(Number(text) * by));
+}
+
+const choiceAt = ({ plan, mechanism }: LeverContext) => {
+  const choice = currentChoice(mechanism);
+  return ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice)];
+};
+
+const driveAt = (context: LeverContext) => [...choiceAt(context), 'drive'];
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** An id no other part has: "breaker-2". */
+export function freshId(taken: Readonly<Record<string, unknown>>, kind: string): string {
+  let i = 1;
+  while (`${kind}-${i}` in taken) i++;
+  return `${kind}-${i}`;
+}
+
+/** Every lever by its id. A new one is one new line here. */
+export const LEVERS: Readonly<Record<LeverId, Lever>> = {
+  deeper: ratioLever('deeper', FARTHEST_RATIO, 'Gear down to'),
+  shallower: ratioLever('shallower', 1 / FARTHEST_RATIO, 'Gear up to'),
+  motors,
+  lighter,
+  longer: figureLever('longer', 'job.time', 4, (value) => `Allow ${seconds(value)}`, seconds),
+  'less-often': figureLever('less-often', 'job.every', 8, (value) => `Once every ${seconds(value)}`, seconds),
+  'held-shorter': figureLever('held-shorter', 'job.held', 0.1, (value) => `Hold it for ${seconds(value)} only`, seconds),
+  'less-push': figureLever('less-push', 'job.push', 0.2, (value) => `Push with ${newtons(value)}`, newtons),
+  counterforce,
+  'smaller-drum': figureLever('smaller-drum', 'output.drumRadius', 0.4, (value) => `Drum ⌀ ${millimetres(2 * value)}`, millimetres),
+  'stronger-rope': figureLever('stronger-rope', 'output.ropeStrength', 10, (value) => `Rope of ${newtons(value)}`, newtons),
+  grip: figureLever('grip', 'output.grip', 1.6, (value) => `Tread with a grip of ${digits(value)}`, digits),
+  holder,
+  'stator-limit': limitLever('stator-limit', 'statorLimit', true),
+  'stator-limit-down': limitLever('stator-limit-down', 'statorLimit', false),
+  'supply-limit': limitLever('supply-limit', 'supplyLimit', true),
+  'supply-limit-down': limitLever('supply-limit-down', 'supplyLimit', false),
+  breaker,
+  'thicker-wire': thickerWire,
+  parallel,
+};
+
+export type { LeverSetting };

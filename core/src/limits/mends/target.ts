@@ -1,0 +1,33 @@
+import { runOf } from '../../evaluate/mechanism.js';
+import type { Mechanism, Plan } from '../../plan/plan.js';
+import { resolvePath } from '../../powerpath/resolve.js';
+import { checkOf, type CheckId } from '../check.js';
+import { checkRule } from '../checks/table.js';
+import { ladderOf } from '../ladder.js';
+import type { LimitId } from '../limit.js';
+import type { SituationId } from '../situation.js';
+import { limitOf } from '../table.js';
+import type { LeverId } from './lever.js';
+
+/** What a mend should lift to its wanted margin: a rung in a situation, or a check. */
+export type Target =
+  | { readonly jobId: string; readonly rung: LimitId; readonly situation: SituationId }
+  | { readonly jobId: string; readonly check: CheckId };
+
+/** How far a target is from what is wanted, 1 and over is met. */
+export function metBy(plan: Plan, mechanism: Mechanism, target: Target): number {
+  const path = resolvePath(plan, mechanism, target.jobId);
+  if ('check' in target) {
+    const rule = checkRule(target.check);
+    const check = checkOf(rule, path, rule.run ? runOf(path) : undefined);
+    return check.multiple ?? (check.verdict === 'enough' ? 1 : 0);
+  }
+  const ladder = ladderOf(path, target.situation);
+  if (ladder.idle) return Infinity;
+  const rung = ladder.rungs.find((candidate) => candidate.id === target.rung);
+  return rung?.multiple === undefined ? 0 : rung.multiple / rung.wants;
+}
+
+export function leversOf(target: Target): readonly LeverId[] {
+  return 'check' in target ? checkRule(target.check).levers : limitOf(target.rung).levers;
+}

@@ -1,0 +1,56 @@
+import type { Need } from '../figures/figure.js';
+import { worstOver } from '../load/load.js';
+import { motorSpeed, type PowerPath } from '../powerpath/path.js';
+import { askedAccelerationOf, askedSpeedOf, figureOf, holdForceOf, inertiaOf, resistingOf } from '../worked/terms.js';
+import { add, mul, named, num, type Expression } from '../worked/expression.js';
+
+export const SITUATIONS = ['starting', 'working', 'holding'] as const;
+export type SituationId = (typeof SITUATIONS)[number];
+
+/** What a situation demands of the output, and at which speed. On q: N and m/s, or N·m and rad/s. */
+export interface Situation {
+  readonly id: SituationId;
+  readonly demand: number;
+  readonly speed: number;
+  readonly motorSpeed: number;
+  /** Only the starting situation takes some of the motor for speeding up its own rotor. */
+  readonly acceleration: number;
+  /** How long it pushes, s: what breakers feel. */
+  readonly seconds: number;
+}
+
+/** The figures a situation's demand rests on. */
+export const SITUATION_NEEDS: Readonly<Record<SituationId, readonly Need[]>> = {
+  starting: ['load', 'output', 'job'],
+  working: ['load', 'output', 'job'],
+  holding: ['load', 'output'],
+};
+
+/** D, v and a of one situation. */
+export function situationOf(path: PowerPath, id: SituationId): Situation {
+  const { load, asked } = path;
+  const worstForce = worstOver(asked.travel, load.force);
+  switch (id) {
+    case 'starting': {
+      const acceleration = asked.acceleration;
+      const demand = asked.shock * worstOver(asked.travel, (q) => load.force(q) + load.inertia(q) * acceleration);
+      return { id, demand, speed: 0, motorSpeed: 0, acceleration, seconds: acceleration > 0 ? asked.speed / acceleration : asked.time };
+    }
+    case 'working':
+      return { id, demand: worstForce, speed: asked.speed, motorSpeed: motorSpeed(path, asked.speed), acceleration: 0, seconds: asked.time };
+    case 'holding':
+      return { id, demand: worstOver(asked.travel, load.holdForce), speed: 0, motorSpeed: 0, acceleration: 0, seconds: asked.held };
+  }
+}
+
+/** The demand's formula. */
+export function demandWorking(path: PowerPath, id: SituationId): Expression {
+  const unit = path.load.unit === 'm' ? 'force' : 'torque';
+  if (id === 'holding') return named('D', 'demand, holding', unit, holdForceOf(path));
+  if (id === 'working') return named('D', 'demand, working', unit, resistingOf(path));
+  const inertia = mul(inertiaOf(path), askedAccelerationOf(path));
+  return named('D', 'demand, starting', unit, mul(figureOf(path, 'job.shock'), add(resistingOf(path), inertia)));
+}
+
+/** v of a situation as a term. */
+export const speedWorking = (path: PowerPath, id: SituationId): Expression => (id === 'working' ? askedSpeedOf(path) : num(0));

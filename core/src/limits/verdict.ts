@@ -1,0 +1,15 @@
+/** enough: at least the wanted margin. tight: at least 1×. gives way: under 1×. not known: a figure is missing. */
+export type Verdict = 'enough' | 'tight' | 'gives way' | 'not known';
+
+const SEVERITY: Readonly<Record<Verdict, number>> = { enough: 0, 'not known': 1, tight: 2, 'gives way': 3 };
+
+/** The verdict of a multiple against the margin wanted. */
+export function verdictOf(multiple: number, wants: number): Verdict {
+  if (multiple < 1) return 'gives way';
+  return multiple < wants ? 'tight' : 'enough';
+}
+
+/** The worst of some verdicts; `enough` where there are none. */
+export function worstVerdict(verdicts: readonly Verdict[]): Verdict {
+  return verdicts.reduce<Verdict>((worst, verdict) => (SEVERITY[verdict] > SEVERITY[worst] ? verdict : worst), 'enough');
+}

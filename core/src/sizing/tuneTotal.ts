@@ -1,0 +1,47 @@
+import type { Change } from '../plan/change.js';
+import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
+import type { Stage } from '../plan/stage.js';
+import { quantityOf } from '../plan/quantityOf.js';
+import type { PowerPath } from '../powerpath/path.js';
+
+/** Fewest and most driven teeth that dragging the total steps through. */
+const FEWEST = 8;
+const MOST = 200;
+
+/** The stage that moves when the total is dragged: the one named, else the last that can. */
+export function tuningStage(mechanism: Mechanism): Stage | undefined {
+  const choice = currentChoice(mechanism);
+  const tunable = choice.stages.filter((stage) => stage.kind !== 'worm' && stage.kind !== 'screw');
+  return tunable.find((stage) => stage.id === choice.tuning) ?? tunable.at(-1);
+}
+
+export type Rounding = 'nearest' | 'up' | 'down';
+
+/**
+ * The change that brings the total as near to `wanted` as the tuning stage can: whole driven teeth,
+ * or a ratio to three digits. `undefined` where no stage can move.
+ */
+export function tuneTotal(plan: Plan, mechanism: Mechanism, path: PowerPath, wanted: number, rounding: Rounding = 'nearest'): Change | undefined {
+  const stage = tuningStage(mechanism);
+  if (!stage || stage.kind === 'worm' || stage.kind === 'screw') return undefined;
+  const choice = currentChoice(mechanism);
+  const index = choice.stages.indexOf(stage);
+  const others = path.train.total / path.train.stages[index]!.ratio;
+  const at = ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice), 'stages', index];
+  const ratio = wanted / others;
+  if (!Number.isFinite(ratio)) return undefined;
+  if (stage.kind === 'ratio' || stage.kind === 'planetary') {
+    const step = 10 ** (Math.floor(Math.log10(ratio)) - 2);
+    const rounded = Number((round(ratio / step, rounding) * step).toPrecision(3));
+    return { at: [...at, 'ratio'], to: quantityOf(rounded, `${rounded}:1`) };
+  }
+  return { at: [...at, 'driven'], to: Math.min(MOST, Math.max(FEWEST, round(ratio * stage.driver, rounding))) };
+}
+
+// A hair of slack, so that 54.0000001 teeth are 54 and not 55.
+const HAIR = 1e-9;
+
+function round(value: number, how: Rounding): number {
+  if (how === 'up') return Math.ceil(value - HAIR);
+  return how === 'down' ? Math.floor(value + HAIR) : Math.round(value);
+}

@@ -1,0 +1,3 @@
+export * from './expression.js';
+export * from './typeset.js';
+export * from './workingOf.js';

@@ -1,0 +1,52 @@
+import { runOf } from '../evaluate/mechanism.js';
+import { checkOf, type CheckId } from '../limits/check.js';
+import { checkRule } from '../limits/checks/table.js';
+import { demandWorking, SITUATION_NEEDS, situationOf, type SituationId } from '../limits/situation.js';
+import type { LimitId } from '../limits/limit.js';
+import { limitOf } from '../limits/table.js';
+import { lacksOf, type PowerPath } from '../powerpath/path.js';
+import { div, named, type Expression } from './expression.js';
+import { backEmfConstantOf, efficiencyOf, resistanceOf, restVoltageOf, supplyResistanceOf, torqueConstantOf, totalOf } from './terms.js';
+
+/** A number of the screen that can show its working. */
+export type WorkingRef =
+  | { readonly of: 'rung'; readonly rung: LimitId; readonly situation: SituationId }
+  | { readonly of: 'check'; readonly check: CheckId }
+  | { readonly of: 'demand'; readonly situation: SituationId }
+  | { readonly of: 'term'; readonly term: TermId };
+
+const TERMS = {
+  total: { build: totalOf, needs: ['train'] },
+  efficiency: { build: efficiencyOf, needs: ['train', 'output'] },
+  torqueConstant: { build: torqueConstantOf, needs: ['motor'] },
+  backEmfConstant: { build: backEmfConstantOf, needs: ['motor'] },
+  resistance: { build: resistanceOf, needs: ['motor'] },
+  restVoltage: { build: restVoltageOf, needs: ['pack'] },
+  supplyResistance: { build: supplyResistanceOf, needs: ['pack', 'wiring'] },
+} as const;
+
+export type TermId = keyof typeof TERMS;
+export const TERM_IDS = Object.keys(TERMS) as readonly TermId[];
+
+/** The formula of a shown number with its inputs; `undefined` where one is missing or nothing is computed. */
+export function workingOf(path: PowerPath, ref: WorkingRef): Expression | undefined {
+  switch (ref.of) {
+    case 'term': {
+      const { build, needs } = TERMS[ref.term];
+      return lacksOf(path, needs).length > 0 ? undefined : build(path);
+    }
+    case 'demand':
+      return lacksOf(path, SITUATION_NEEDS[ref.situation]).length > 0 ? undefined : demandWorking(path, ref.situation);
+    case 'check': {
+      const rule = checkRule(ref.check);
+      const run = rule.run ? runOf(path) : undefined;
+      return checkOf(rule, path, run).verdict === 'not known' ? undefined : rule.answer(path, run).working?.();
+    }
+    case 'rung': {
+      const limit = limitOf(ref.rung);
+      if (!limit.applies(path) || lacksOf(path, [...SITUATION_NEEDS[ref.situation], ...limit.needs(ref.situation)]).length > 0) return undefined;
+      const situation = situationOf(path, ref.situation);
+      return named('x', 'multiple of the job', 'number', div(limit.working(path, situation), demandWorking(path, ref.situation)));
+    }
+  }
+}
