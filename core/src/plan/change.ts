@@ -8,17 +8,18 @@ export interface Change {
 }
 
 /**
- * Applies changes and returns a new plan that shares everything untouched with the old one.
- * Throws when a change names a place whose parent does not exist.
+ * Applies changes and returns a new plan that shares everything untouched with the old one. What is
+ * missing on the way to a place is made. Throws when the way leads through something that has no keys.
  */
 export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
   return changes.reduce<Plan>((doc, change) => replaceAt(doc, change.at, change.to) as Plan, plan);
 }
 
-function replaceAt(node: unknown, at: readonly (string | number)[], to: unknown): unknown {
+function replaceAt(found: unknown, at: readonly (string | number)[], to: unknown): unknown {
   const [key, ...rest] = at;
   if (key === undefined) return to;
-  if (typeof node !== 'object' || node === null) throw new Error(`nothing to change at ${String(key)}`);
+  const node = found ?? {};
+  if (typeof node !== 'object') throw new Error(`nothing to change at ${String(key)}`);
   if (Array.isArray(node)) {
     const copy: unknown[] = node.slice();
     copy[Number(key)] = replaceAt(copy[Number(key)], rest, to);

@@ -83,6 +83,8 @@ function judge(plan: Plan, mechanismId: string, target: Target, before: Mechanis
     return undefined;
   }
   const [was, is] = [before, after].map((result) => score(result, target));
+  // What merely hands the first place to something lower down is no help either.
+  if (was?.multiple !== undefined && is?.multiple !== undefined && is.multiple <= was.multiple) return undefined;
   return {
     lever,
     label: setting.label,

@@ -1,0 +1,3 @@
+export { part as partSchema } from './part.js';
+export { planSchema } from './plan.js';
+export * from './read.js';

@@ -1,0 +1,45 @@
+import type { Plan } from '@rough-gear/core';
+import type { ValidationErrorItem } from 'joi';
+import { planSchema } from './plan.js';
+import { checkReferences } from './references.js';
+
+/** What is wrong in a document, and where: "mechanisms[1].jobs[0].mass.si", "must be greater than 0 (is -3)". */
+export interface Problem {
+  readonly field: string;
+  readonly reason: string;
+}
+
+export type PlanRead = { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/**
+ * Holds a document against the schema and its references. The one gate for the API, the file import
+ * and the command line. From the second version on, older documents are brought up to date here first.
+ */
+export function readPlan(document: unknown): PlanRead {
+  const { error, value } = planSchema.validate(document, { abortEarly: false, convert: false, errors: { wrap: { label: false } } });
+  if (error) return { ok: false, problems: error.details.slice(0, 20).map(problemOf) };
+  const plan = value as Plan;
+  const problems = checkReferences(plan);
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, plan };
+}
+
+/** The same from a file's text. */
+export function readPlanText(text: string): PlanRead {
+  try {
+    return readPlan(JSON.parse(text));
+  } catch (problem) {
+    return { ok: false, problems: [{ field: 'file', reason: `is not JSON: ${(problem as Error).message}` }] };
+  }
+}
+
+function problemOf({ path, message, context }: ValidationErrorItem): Problem {
+  const field = path.reduce<string>((text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${key}` : key), '') || 'plan';
+  const label = context?.label ?? '';
+  const reason = message.startsWith(label) ? message.slice(label.length).replace(/^:? /, '') : message;
+  const value: unknown = context?.value;
+  const shown = typeof value === 'number' || typeof value === 'string' ? ` (is ${JSON.stringify(value).slice(0, 60)})` : '';
+  return { field, reason: `${reason}${shown}` };
+}
+
+/** Problems in one line each. */
+export const problemText = (problems: readonly Problem[]): string => problems.map(({ field, reason }) => `${field}: ${reason}`).join('\n');

@@ -1,0 +1,67 @@
+import type { Job, Mechanism, Plan, PartKind } from '@rough-gear/core';
+import type { Problem } from './read.js';
+
+const JOBS: Readonly<Record<Mechanism['kind'], { jobs: readonly Job['kind'][]; output: string }>> = {
+  'drive-base': { jobs: ['sprint', 'push'], output: 'wheels' },
+  lift: { jobs: ['raise'], output: 'drum' },
+};
+
+/** What a schema cannot say: ids that lead somewhere, jobs that fit their mechanism, a supply that reaches a pack. */
+export function checkReferences(plan: Plan): readonly Problem[] {
+  const problems: Problem[] = [];
+  const say = (field: string, reason: string) => problems.push({ field, reason });
+  const needPart = (field: string, id: string | undefined, kind: PartKind) => {
+    if (id === undefined) return;
+    const found = plan.parts[id]?.part.kind;
+    if (found !== kind) say(field, `names the part ${id}, which is ${found === undefined ? 'not in the plan' : `a ${found}`}; a ${kind} is allowed`);
+  };
+  unique(plan.supply, 'supply', say);
+  unique(plan.mechanisms, 'mechanisms', say);
+
+  plan.supply.forEach((node, i) => {
+    const field = `supply[${i}]`;
+    if (node.kind === 'pack') return needPart(`${field}.part`, node.part, 'pack');
+    if (node.kind === 'main' || node.kind === 'branch') needPart(`${field}.breaker`, node.breaker, 'breaker');
+    if (!reachesPack(plan, node.id)) say(`${field}.parent`, `${node.parent} does not lead to a pack`);
+  });
+
+  plan.mechanisms.forEach((mechanism, m) => {
+    const field = `mechanisms[${m}]`;
+    const fits = JOBS[mechanism.kind];
+    unique(mechanism.jobs, `${field}.jobs`, say);
+    unique(mechanism.choices, `${field}.choices`, say);
+    mechanism.jobs.forEach((job, j) => {
+      if (!fits.jobs.includes(job.kind)) say(`${field}.jobs[${j}].kind`, `a ${mechanism.kind} does no ${job.kind}; allowed: ${fits.jobs.join(', ')}`);
+    });
+    if (!mechanism.choices.some((choice) => choice.id === mechanism.current)) say(`${field}.current`, `${mechanism.current} is none of its choices`);
+    mechanism.choices.forEach((choice, c) => {
+      const at = `${field}.choices[${c}]`;
+      needPart(`${at}.drive.motor`, choice.drive.motor, 'motor');
+      needPart(`${at}.drive.controller`, choice.drive.controller, 'controller');
+      if (!plan.supply.some((node) => node.id === choice.drive.node)) say(`${at}.drive.node`, `${choice.drive.node} is no supply node`);
+      if (choice.output.kind !== fits.output) say(`${at}.output.kind`, `a ${mechanism.kind} ends in ${fits.output}, not ${choice.output.kind}`);
+      unique(choice.stages, `${at}.stages`, say);
+      if (choice.tuning !== undefined && !choice.stages.some((stage) => stage.id === choice.tuning)) say(`${at}.tuning`, `${choice.tuning} is none of its stages`);
+    });
+  });
+  return problems;
+}
+
+function unique(items: readonly { readonly id: string }[], field: string, say: (field: string, reason: string) => void): void {
+  const seen = new Set<string>();
+  items.forEach(({ id }, i) => {
+    if (seen.has(id)) say(`${field}[${i}].id`, `${id} is used twice`);
+    seen.add(id);
+  });
+}
+
+function reachesPack(plan: Plan, from: string): boolean {
+  let id = from;
+  for (let steps = 0; steps <= plan.supply.length; steps++) {
+    const node = plan.supply.find((candidate) => candidate.id === id);
+    if (!node) return false;
+    if (node.kind === 'pack') return true;
+    id = node.parent;
+  }
+  return false;
+}

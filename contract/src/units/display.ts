@@ -1,0 +1,65 @@
+import { digits, type Dimension } from '@rough-gear/core';
+import { unit, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
+
+/** A value as shown: its number and its unit apart, so that they can be set differently. */
+export interface Displayed {
+  readonly number: string;
+  readonly unit: string;
+}
+
+const SI: Readonly<Partial<Record<Dimension, string>>> = {
+  torque: 'N m',
+  speed: 'rad / s',
+  kv: 'rad / s V',
+  voltage: 'V',
+  current: 'A',
+  resistance: 'ohm',
+  mass: 'kg',
+  force: 'N',
+  length: 'm',
+  time: 's',
+  angle: 'rad',
+  velocity: 'm / s',
+  acceleration: 'm / s^2',
+  inertia: 'kg m^2',
+  temperature: 'degC',
+  charge: 'A s',
+  energy: 'J',
+  power: 'W',
+  drag: 'A s / rad',
+};
+
+/** The spelling of a dimension's unit inside; empty where it has none. */
+export const siSpelling = (dimension: Dimension): string => SI[dimension] ?? '';
+
+const factors = new Map<string, number>();
+
+/** Value in a unit. Linear units are converted by a factor that is asked for once. */
+export function inUnit(si: number, dimension: Dimension, { spelled }: DisplayUnit): number {
+  if (spelled === '') return si;
+  if (spelled === 'percent') return si * 100;
+  if (dimension === 'temperature') return unit(si, 'degC').to(spelled).value;
+  return si * factorOf(dimension, spelled);
+}
+
+function factorOf(dimension: Dimension, spelled: string): number {
+  const key = `${dimension}:${spelled}`;
+  const known = factors.get(key);
+  if (known !== undefined) return known;
+  const factor = unit(1, siSpelling(dimension)).to(spelled).value;
+  factors.set(key, factor);
+  return factor;
+}
+
+/** A value in the chosen system's unit, three digits unless said otherwise. */
+export function display(si: number, dimension: Dimension, system: UnitSystem = 'metric', significant = 3): Displayed {
+  const [first, small] = unitsOf(dimension, system);
+  const chosen = small && Math.abs(si) < 0.5 && si !== 0 ? small : first!;
+  return { number: digits(inUnit(si, dimension, chosen), significant), unit: chosen.label };
+}
+
+/** The same in one piece: "1.48 s", "9.4:1", "20°". */
+export function displayText(si: number, dimension: Dimension, system: UnitSystem = 'metric', significant = 3): string {
+  const { number, unit: label } = display(si, dimension, system, significant);
+  return label === '' || label === '°' || label === ':1' ? `${number}${label}` : `${number} ${label}`;
+}

@@ -1,0 +1,3 @@
+export * from './display.js';
+export * from './parse.js';
+export * from './units.js';

@@ -1,0 +1,47 @@
+import type { Dimension } from '@rough-gear/core';
+
+/** A trade notation and what it reads as, in SI. The dimensions it belongs to stand in front. */
+interface Notation {
+  readonly of: readonly Dimension[];
+  readonly pattern: RegExp;
+  read(match: RegExpExecArray): number;
+}
+
+const number = (text: string | undefined): number => Number((text ?? '0').replace(',', '.'));
+const N = String.raw`(\d+(?:[.,]\d+)?|[.,]\d+)`;
+const LIPO_NOMINAL = 3.7;
+
+/** Notations that no units library knows. */
+const NOTATIONS: readonly Notation[] = [
+  // "35:12" slows down 2.92 times; "9.4:1"; also "35 to 12".
+  { of: ['ratio'], pattern: new RegExp(`^${N} ?(?::|to) ?${N}$`, 'i'), read: (m) => number(m[1]) / number(m[2]) },
+  // "16 → 54": 16 teeth drive 54.
+  { of: ['ratio'], pattern: new RegExp(`^${N} ?(?:→|->|=>) ?${N}$`), read: (m) => number(m[2]) / number(m[1]) },
+  { of: ['ratio', 'number'], pattern: new RegExp(`^${N} ?[x×]$`, 'i'), read: (m) => number(m[1]) },
+  { of: ['gauge'], pattern: /^(?:#|awg ?|gauge ?)?(\d{1,2}) ?(?:awg|ga|gauge)?$/i, read: (m) => number(m[1]) },
+  { of: ['kv'], pattern: new RegExp(`^${N} ?(?:kv|rpm ?/ ?v|rpm per volt)?$`, 'i'), read: (m) => (number(m[1]) * Math.PI) / 30 },
+  // "3S" is three lithium cells at 3.7 V.
+  { of: ['voltage'], pattern: /^(\d{1,2}) ?s(?:1p)?$/i, read: (m) => number(m[1]) * LIPO_NOMINAL },
+  // "0.14 s/60°", a servo's way to give a speed.
+  { of: ['speed'], pattern: new RegExp(`^${N} ?s(?:ec)? ?/ ?60 ?(?:°|deg)?$`, 'i'), read: (m) => Math.PI / 3 / number(m[1]) },
+  { of: ['speed'], pattern: new RegExp(`^${N} ?(?:rps|rev/s|turns/s)$`, 'i'), read: (m) => number(m[1]) * 2 * Math.PI },
+  { of: ['speed'], pattern: new RegExp(`^${N} ?(?:°|deg)/s$`, 'i'), read: (m) => (number(m[1]) * Math.PI) / 180 },
+  // 4'7", 4 ft 7 in
+  {
+    of: ['length'],
+    pattern: new RegExp(`^${N} ?(?:'|ft|feet) ?${N} ?(?:"|″|in|inch|inches)$`, 'i'),
+    read: (m) => number(m[1]) * 0.3048 + number(m[2]) * 0.0254,
+  },
+  { of: ['length'], pattern: new RegExp(`^(?:⌀|ø|dia\\.?) ?${N} ?mm$`, 'i'), read: (m) => number(m[1]) / 1000 },
+  // "2:30" is two and a half minutes.
+  { of: ['time'], pattern: /^(\d+):([0-5]\d)(?: ?min)?$/, read: (m) => number(m[1]) * 60 + number(m[2]) },
+];
+
+/** SI value of a trade notation; `undefined` where the text is none. */
+export function readTrade(text: string, dimension: Dimension): number | undefined {
+  for (const { of, pattern, read } of NOTATIONS) {
+    const match = of.includes(dimension) ? pattern.exec(text) : null;
+    if (match) return read(match);
+  }
+  return undefined;
+}

@@ -1,0 +1,74 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { HttpProblem, problemHandler } from './http/problem.js';
+import { sameOrigin } from './http/sameOrigin.js';
+import { planRoutes } from './plans/routes.js';
+import type { PlanStore } from './plans/store.js';
+import { shelfRoutes } from './shelf/routes.js';
+import type { ShelfStore } from './shelf/store.js';
+
+export interface AppParts {
+  readonly plans: PlanStore;
+  readonly shelf: ShelfStore;
+  readonly log: Logger;
+  readonly host: string;
+  /** Folder of the built web application; absent while Vite serves it. */
+  readonly webFolder?: string;
+}
+
+/** Everything from this origin only, no inline script; styles are set through the DOM, not in markup. */
+const CONTENT_POLICY = {
+  defaultSrc: ["'self'"],
+  scriptSrc: ["'self'"],
+  styleSrc: ["'self'"],
+  imgSrc: ["'self'", 'data:'],
+  fontSrc: ["'self'", 'data:'],
+  workerSrc: ["'self'", 'blob:'],
+  connectSrc: ["'self'"],
+  objectSrc: ["'none'"],
+  baseUri: ["'none'"],
+  formAction: ["'none'"],
+  frameAncestors: ["'none'"],
+};
+
+/** Puts the HTTP application together. */
+export function createApp({ plans, shelf, log, host, webFolder }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('etag', false);
+  app.use(pinoHttp({ logger: log, quietReqLogger: true, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url }), res: ({ statusCode }: { statusCode: number }) => ({ statusCode }) } }));
+  app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: CONTENT_POLICY }, strictTransportSecurity: false }));
+  app.use(sameOrigin(host));
+  app.use(compression());
+  app.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  app.use(express.json({ limit: '2mb' }));
+  app.get('/api/health', (_request, response) => {
+    response.json({ ok: true });
+  });
+  app.use('/api/plans', planRoutes(plans));
+  app.use('/api/shelf', shelfRoutes(shelf));
+  app.use('/api', () => {
+    throw new HttpProblem(404, 'There is nothing at this address');
+  });
+  if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
+  app.use(problemHandler);
+  return app;
+}
+
+function serveWeb(app: Express, folder: string): void {
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }));
+  app.use(express.static(folder, { index: false, maxAge: 0 }));
+  // Every other address is a view of the one page.
+  app.use((request, response, next) => {
+    if (request.method !== 'GET' || request.path.startsWith('/assets/')) return next();
+    response.set('Cache-Control', 'no-cache').sendFile(join(folder, 'index.html'));
+  });
+}

@@ -1,0 +1,55 @@
+import { EntitySchema } from 'typeorm';
+
+export interface PlanRow {
+  id: string;
+  name: string;
+  revision: number;
+  savedAt: string;
+  deletedAt: string | null;
+}
+
+/** One saved state of a plan: the document as text. */
+export interface RevisionRow {
+  planId: string;
+  revision: number;
+  savedAt: string;
+  document: string;
+}
+
+export interface ShelfRow {
+  id: string;
+  kind: string;
+  revision: number;
+  part: string;
+}
+
+export const PlanEntity = new EntitySchema<PlanRow>({
+  name: 'plan',
+  columns: {
+    id: { type: 'text', primary: true },
+    name: { type: 'text' },
+    revision: { type: 'integer' },
+    savedAt: { type: 'text' },
+    deletedAt: { type: 'text', nullable: true },
+  },
+});
+
+export const RevisionEntity = new EntitySchema<RevisionRow>({
+  name: 'revision',
+  columns: {
+    planId: { type: 'text', primary: true },
+    revision: { type: 'integer', primary: true },
+    savedAt: { type: 'text' },
+    document: { type: 'text' },
+  },
+});
+
+export const ShelfEntity = new EntitySchema<ShelfRow>({
+  name: 'shelf_part',
+  columns: {
+    id: { type: 'text', primary: true },
+    kind: { type: 'text' },
+    revision: { type: 'integer' },
+    part: { type: 'text' },
+  },
+});

@@ -1,0 +1,32 @@
+import type { Problem, ProblemDetails, StoredPlan } from '@rough-gear/contract';
+import type { ErrorRequestHandler, Response } from 'express';
+
+/** Something a request got wrong: becomes application/problem+json. */
+export class HttpProblem extends Error {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly more: { readonly detail?: string; readonly problems?: readonly Problem[]; readonly stored?: StoredPlan } = {},
+  ) {
+    super(title);
+  }
+}
+
+function send(response: Response, details: ProblemDetails): void {
+  response.status(details.status).type('application/problem+json').send(JSON.stringify(details));
+}
+
+/** The last handler: known problems as they are, everything else as a plain 500 that is logged. */
+export const problemHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
+  if (response.headersSent) return next(error);
+  if (error instanceof HttpProblem) return send(response, { type: 'about:blank', title: error.title, status: error.status, ...error.more });
+  const status = statusOf(error);
+  if (status === 413) return send(response, { type: 'about:blank', title: 'That is more than 2 MB', status });
+  if (status === 400) return send(response, { type: 'about:blank', title: 'The body is not JSON', status, detail: (error as Error).message });
+  request.log.error(error);
+  send(response, { type: 'about:blank', title: 'The server could not do that', status: 500 });
+};
+
+function statusOf(error: unknown): number | undefined {
+  return typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : undefined;
+}

@@ -1,0 +1,50 @@
+import { fileURLToPath } from 'node:url';
+import type { AddressInfo } from 'node:net';
+import { pino } from 'pino';
+import { createApp } from './app.js';
+import { openDatabase } from './db/open.js';
+import { PlanStore } from './plans/store.js';
+import { readSettings, type Settings } from './settings.js';
+import { readDemo } from './shelf/data.js';
+import { ShelfStore } from './shelf/store.js';
+
+const root = fileURLToPath(new URL('../../', import.meta.url));
+
+function settingsOrStop(): Settings {
+  try {
+    return readSettings(process.env, root);
+  } catch (problem) {
+    process.stderr.write(`${(problem as Error).message}\n`);
+    process.exit(2);
+  }
+}
+
+const settings = settingsOrStop();
+const log = pino({ level: settings.logLevel }, pino.destination(2));
+const source = await openDatabase(settings.dataFolder);
+const plans = new PlanStore(source);
+const shelf = new ShelfStore(source);
+await shelf.seed();
+if (await plans.isEmpty()) {
+  for (const plan of readDemo()) await plans.create(plan);
+}
+
+const app = createApp({ plans, shelf, log, host: settings.host, webFolder: fileURLToPath(new URL('../../web/dist', import.meta.url)) });
+const server = app.listen(settings.port, settings.host, (error?: Error) => {
+  if (error) {
+    process.stderr.write(`PORT: ${settings.host}:${settings.port} cannot be listened on: ${error.message}\n`);
+    process.exit(2);
+  }
+  const { port } = server.address() as AddressInfo;
+  const name = settings.host === '127.0.0.1' ? 'localhost' : settings.host;
+  process.stdout.write(`Rough Gear is at http://${name}:${port}\n`);
+});
+
+/** Lets open requests finish, then closes the database. */
+function stop(): void {
+  server.close(() => void source.destroy().then(() => process.exit(0)));
+  server.closeIdleConnections();
+  setTimeout(() => process.exit(1), 5000).unref();
+}
+process.once('SIGTERM', stop);
+process.once('SIGINT', stop);

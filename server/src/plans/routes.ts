@@ -1,0 +1,123 @@
+import { etagOf, readPlan, revisionOf, type StoredPlan } from '@rough-gear/contract';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan } from '@rough-gear/core';
+import { Router, type Request, type Response } from 'express';
+import Joi from 'joi';
+import { HttpProblem } from '../http/problem.js';
+import { emptyPlan } from './emptyPlan.js';
+import type { PlanStore, Saved } from './store.js';
+import { summaryOf } from './summary.js';
+
+const name = Joi.string().trim().min(1).max(80);
+const createBody = Joi.object<{ name?: string; document?: unknown }>({ name, document: Joi.object() }).xor('name', 'document');
+const renameBody = Joi.object<{ name: string }>({ name: name.required() });
+const listQuery = Joi.object<{ bin: boolean }>({ bin: Joi.boolean().default(false) });
+const planId = Joi.string().guid();
+const revisionNumber = Joi.number().integer().min(1);
+
+/** /api/plans */
+export function planRoutes(store: PlanStore): Router {
+  const router = Router();
+
+  router.get('/', async (request, response) => {
+    const { bin } = validated(listQuery, request.query, 'query');
+    response.json((await store.list(bin)).map(summaryOf));
+  });
+
+  router.post('/', async (request, response) => {
+    const body = validated(createBody, request.body, 'body');
+    const document = body.document === undefined ? emptyPlan(body.name ?? '') : planFrom(body.document);
+    sendPlan(response.status(201), await store.create(document));
+  });
+
+  router.get('/:id', async (request, response) => sendPlan(response, await found(store, request)));
+
+  router.put('/:id', async (request, response) => {
+    const document = planFrom(request.body);
+    sendSaved(response, await store.save(idOf(request), basedOn(request), document));
+  });
+
+  router.patch('/:id', async (request, response) => {
+    const { name: renamed } = validated(renameBody, request.body, 'body');
+    const stored = await found(store, request);
+    sendSaved(response, await store.save(stored.id, basedOn(request), { ...stored.document, name: renamed }));
+  });
+
+  router.post('/:id/duplicate', async (request, response) => {
+    const { document } = await found(store, request);
+    sendPlan(response.status(201), await store.create({ ...document, name: `${document.name.slice(0, 74)} copy` }));
+  });
+
+  router.delete('/:id', async (request, response) => {
+    if (!(await store.setDeleted(idOf(request), true))) throw missing();
+    response.status(204).end();
+  });
+
+  router.post('/:id/restore', async (request, response) => {
+    if (!(await store.setDeleted(idOf(request), false))) throw missing();
+    sendPlan(response, await found(store, request));
+  });
+
+  router.get('/:id/revisions', async (request, response) => {
+    const { id } = await found(store, request);
+    response.json(await store.revisions(id));
+  });
+
+  router.get('/:id/revisions/:revision', async (request, response) => {
+    const stored = await store.revision(idOf(request), validated(revisionNumber, request.params['revision'], 'revision'));
+    if (!stored) throw missing();
+    response.json(stored);
+  });
+
+  return router;
+}
+
+function validated<T>(schema: Joi.Schema<T>, value: unknown, where: string): T {
+  const { error, value: read } = schema.validate(value ?? {}, { errors: { wrap: { label: false } } });
+  if (error) {
+    const problems = error.details.map(({ path, message }) => ({ field: [where, ...path].join('.'), reason: message }));
+    throw new HttpProblem(400, 'The request is not understood', { problems });
+  }
+  return read as T;
+}
+
+function planFrom(document: unknown): Plan {
+  const read = readPlan(document);
+  if (!read.ok) throw new HttpProblem(422, `This is no plan of format ${PLAN_FORMAT}, version ${PLAN_VERSION}`, { problems: read.problems });
+  return read.plan;
+}
+
+const missing = (): HttpProblem => new HttpProblem(404, 'There is no such plan');
+
+function idOf(request: Request): string {
+  const id = String(request.params['id']);
+  if (planId.validate(id).error) throw missing();
+  return id;
+}
+
+async function found(store: PlanStore, request: Request): Promise<StoredPlan> {
+  const stored = await store.open(idOf(request));
+  if (!stored) throw missing();
+  return stored;
+}
+
+/** The revision a save is based on, from If-Match: without it nothing could be kept from being lost. */
+function basedOn(request: Request): number {
+  const header = request.headers['if-match'];
+  if (header === undefined) throw new HttpProblem(428, 'A save must say by If-Match which revision it is based on');
+  const revision = revisionOf(header);
+  if (revision === undefined) throw new HttpProblem(400, 'If-Match is not a revision of a plan', { detail: header });
+  return revision;
+}
+
+function sendPlan(response: Response, plan: StoredPlan): void {
+  response.set('ETag', etagOf(plan.revision)).json(plan);
+}
+
+function sendSaved(response: Response, saved: Saved | undefined): void {
+  if (!saved) throw missing();
+  if (!saved.ok) {
+    response.set('ETag', etagOf(saved.stored.revision));
+    throw new HttpProblem(412, 'The plan was saved by someone else in the meantime', { stored: saved.stored });
+  }
+  sendPlan(response, saved.plan);
+}

@@ -1,0 +1,29 @@
+import { readFileSync } from 'node:fs';
+import { partSchema, readPlanText, type ShelfPart } from '@rough-gear/contract';
+import type { Plan } from '@rough-gear/core';
+
+const folder = new URL('../../../contract/demo/', import.meta.url);
+
+let shelf: readonly ShelfPart[] | undefined;
+
+/** The generic parts that ship with the application. Throws where the file holds something else. */
+export function readShelf(): readonly ShelfPart[] {
+  if (!shelf) {
+    const file = JSON.parse(readFileSync(new URL('shelf.json', folder), 'utf8')) as { parts: ShelfPart[] };
+    for (const { id, part } of file.parts) {
+      const { error } = partSchema.validate(part, { convert: false });
+      if (error) throw new Error(`shelf part ${id}: ${error.message}`);
+    }
+    shelf = file.parts;
+  }
+  return shelf;
+}
+
+/** The demo robots, in the order they are made. */
+export function readDemo(): readonly Plan[] {
+  return ['limpet', 'heron'].map((file) => {
+    const read = readPlanText(readFileSync(new URL(`${file}.json`, folder), 'utf8'));
+    if (!read.ok) throw new Error(`demo ${file}: ${JSON.stringify(read.problems)}`);
+    return read.plan;
+  });
+}
