@@ -44,6 +44,7 @@ export const motorPart = Joi.object<MotorPart, true>({
   continuousCurrent: positive,
   windingLimit: temperature,
   polePairs: Joi.number().integer().min(1).max(100),
+  figuresAt: Joi.string().valid('shaft', 'output'),
 }).messages({ 'motor.stall': '{{#label}}: the stall current must be greater than the free current' });
 
 export const packPart = Joi.object<PackPart, true>({

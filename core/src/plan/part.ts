@@ -36,6 +36,8 @@ export interface MotorPart extends PartBase {
   readonly continuousCurrent?: Quantity;
   readonly windingLimit?: Quantity;
   readonly polePairs?: number;
+  /** A gearmotor's sheet may speak of the gearbox's output: then its losses are in the figures already. */
+  readonly figuresAt?: 'shaft' | 'output';
 }
 
 export type Chemistry = 'lipo' | 'liion' | 'lifepo4' | 'nimh' | 'lead' | 'alkaline';

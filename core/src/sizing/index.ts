@@ -1,2 +1,3 @@
 export * from './sweep.js';
 export * from './tuneTotal.js';
+export * from './propose.js';

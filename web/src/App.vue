@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { Toaster } from 'vue-sonner';
+import 'vue-sonner/style.css';
+import { ref } from 'vue';
+import AppHeader from './AppHeader.vue';
+import ShortcutSheet from './ShortcutSheet.vue';
+import { useShortcuts } from './composables/useShortcuts.js';
+import { usePreferences } from './stores/preferences.js';
+
+const preferences = usePreferences();
+const sheet = ref(false);
+useShortcuts(() => (sheet.value = !sheet.value));
+</script>
+
+<template>
+  <div class="flex min-h-screen flex-col">
+    <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">To the content</a>
+    <AppHeader @shortcuts="sheet = true" />
+    <main id="main" class="flex min-h-0 grow flex-col"><RouterView /></main>
+    <ShortcutSheet :open="sheet" @close="sheet = false" />
+    <Toaster :theme="preferences.theme" position="bottom-left" />
+  </div>
+</template>

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import { Moon, Sun } from '@lucide/vue';
+import { computed } from 'vue';
+import { useRoute } from 'vue-router';
+import PlanHistory from './PlanHistory.vue';
+import { usePlan } from './stores/plan.js';
+import { usePreferences } from './stores/preferences.js';
+
+/** Where one is, whether it is saved, undo, and the person's own settings. */
+defineEmits<{ shortcuts: [] }>();
+const plan = usePlan();
+const route = useRoute();
+const preferences = usePreferences();
+const inPlan = computed(() => route.name === 'mechanism' && plan.document !== undefined);
+const STATES = {
+  saved: 'saved',
+  saving: 'saving …',
+  offline: 'offline: kept in this browser, sent when the server is back',
+  stale: 'not saved: changed elsewhere',
+  refused: 'not saved',
+} as const;
+</script>
+
+<template>
+  <header class="flex min-h-11 flex-wrap items-center gap-x-6 gap-y-1 border-b border-ink px-4">
+    <RouterLink to="/robots" class="text-base font-bold">Rough Gear</RouterLink>
+    <nav aria-label="Main" class="flex items-center gap-5">
+      <RouterLink to="/robots" :class="inPlan ? 'act' : 'font-semibold'">Robots</RouterLink>
+      <b v-if="inPlan" class="max-w-48 truncate">{{ plan.document?.name }}</b>
+    </nav>
+    <div class="ml-auto flex flex-wrap items-center gap-x-4">
+      <template v-if="inPlan">
+        <span role="status" class="text-sm" :class="plan.state === 'saved' || plan.state === 'saving' ? 'text-second' : 'text-gives'" data-testid="save-state">{{ STATES[plan.state] }}<template v-if="plan.refusal">: {{ plan.refusal }}</template></span>
+        <PlanHistory />
+        <button type="button" class="act min-h-6" :disabled="!plan.canUndo" @click="plan.undo()">Undo</button>
+        <button type="button" class="act min-h-6" :disabled="!plan.canRedo" @click="plan.redo()">Redo</button>
+      </template>
+      <button type="button" class="act min-h-6" :aria-label="`Units: ${preferences.units}. Change to ${preferences.units === 'metric' ? 'inch' : 'metric'}`" @click="preferences.units = preferences.units === 'metric' ? 'inch' : 'metric'">{{ preferences.units }}</button>
+      <button type="button" class="act grid size-7 place-items-center" :aria-label="preferences.theme === 'dark' ? 'Change to light' : 'Change to dark'" @click="preferences.theme = preferences.theme === 'dark' ? 'light' : 'dark'">
+        <Sun v-if="preferences.theme === 'dark'" :size="16" /><Moon v-else :size="16" />
+      </button>
+      <button type="button" class="act size-7 font-semibold" aria-label="Shortcuts" @click="$emit('shortcuts')">?</button>
+    </div>
+  </header>
+</template>

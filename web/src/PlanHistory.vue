@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { RevisionSummary } from '@rough-gear/contract/api';
+import { format } from 'date-fns';
+import { ref } from 'vue';
+import { api } from './api/client.js';
+import BaseDialog from './components/BaseDialog.vue';
+import { usePlan } from './stores/plan.js';
+
+/** Every save is a revision; an older one can be brought back, which is itself one step that undo takes back. */
+const plan = usePlan();
+const open = ref(false);
+const revisions = ref<readonly RevisionSummary[]>([]);
+const failure = ref('');
+
+async function show(): Promise<void> {
+  open.value = true;
+  failure.value = '';
+  try {
+    await plan.flush();
+    revisions.value = await api.revisions(plan.id!);
+  } catch (problem) {
+    failure.value = (problem as Error).message;
+  }
+}
+
+async function bringBack(revision: number): Promise<void> {
+  try {
+    plan.replace((await api.revision(plan.id!, revision)).document);
+    open.value = false;
+  } catch (problem) {
+    failure.value = (problem as Error).message;
+  }
+}
+</script>
+
+<template>
+  <button type="button" class="act min-h-6" @click="show">Revisions</button>
+  <BaseDialog :open="open" title="Revisions of this plan" @close="open = false">
+    <p v-if="failure" role="alert" class="text-gives">They could not be fetched: {{ failure }}.</p>
+    <ul class="max-h-[55vh] overflow-auto">
+      <li v-for="{ revision, savedAt } in revisions" :key="revision" class="flex items-baseline justify-between gap-4 border-b border-hair py-1">
+        <span class="figures">{{ revision }}</span><span class="grow text-second">{{ format(new Date(savedAt), 'd MMM yyyy, HH:mm:ss') }}</span>
+        <span v-if="revision === plan.revision" class="text-second">open now</span>
+        <button v-else type="button" class="act min-h-6" @click="bringBack(revision)">Bring back</button>
+      </li>
+    </ul>
+  </BaseDialog>
+</template>

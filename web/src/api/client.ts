@@ -1,0 +1,42 @@
+import { etagOf, type PlanSummary, type ProblemDetails, type RevisionSummary, type ShelfPart, type StoredPlan } from '@rough-gear/contract/api';
+import type { Plan } from '@rough-gear/core';
+
+/** The server cannot be reached: the network or the server is away. */
+export class Unreachable extends Error {}
+
+/** The server answered with a problem. */
+export class Refused extends Error {
+  constructor(readonly problem: ProblemDetails) {
+    super(problem.problems?.map(({ field, reason }) => `${field}: ${reason}`).join('; ') ?? problem.detail ?? problem.title);
+  }
+}
+
+async function call<T>(method: string, path: string, body?: unknown, basedOn?: number): Promise<T> {
+  const headers: Record<string, string> = {};
+  if (body !== undefined) headers['Content-Type'] = 'application/json';
+  if (basedOn !== undefined) headers['If-Match'] = etagOf(basedOn);
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, { method, headers, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
+  } catch {
+    throw new Unreachable('the server cannot be reached');
+  }
+  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
+  // A proxy in front of a server that is away answers without a problem document.
+  if (!response.headers.get('Content-Type')?.includes('problem+json')) throw new Unreachable(`the server answered ${response.status}`);
+  throw new Refused((await response.json()) as ProblemDetails);
+}
+
+export const api = {
+  plans: (bin = false) => call<PlanSummary[]>('GET', `/plans?bin=${bin}`),
+  open: (id: string) => call<StoredPlan>('GET', `/plans/${id}`),
+  create: (body: { name: string } | { document: unknown }) => call<StoredPlan>('POST', '/plans', body),
+  save: (id: string, basedOn: number, document: Plan) => call<StoredPlan>('PUT', `/plans/${id}`, document, basedOn),
+  rename: (id: string, basedOn: number, name: string) => call<StoredPlan>('PATCH', `/plans/${id}`, { name }, basedOn),
+  duplicate: (id: string) => call<StoredPlan>('POST', `/plans/${id}/duplicate`),
+  remove: (id: string) => call<undefined>('DELETE', `/plans/${id}`),
+  restore: (id: string) => call<StoredPlan>('POST', `/plans/${id}/restore`),
+  revisions: (id: string) => call<RevisionSummary[]>('GET', `/plans/${id}/revisions`),
+  revision: (id: string, revision: number) => call<StoredPlan>('GET', `/plans/${id}/revisions/${revision}`),
+  shelf: (kind: string) => call<ShelfPart[]>('GET', `/shelf?kind=${kind}`),
+};

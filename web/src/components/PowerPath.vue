@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import type { JobResult, Link, LinkKind, Stage } from '@rough-gear/core';
+import { computed } from 'vue';
+import { useMechanism } from '../composables/useMechanism.js';
+import type { DrawingKind } from './LinkDrawing.vue';
+import StripLink from './StripLink.vue';
+
+/** The power path, pack to load: picture and navigation in one. */
+const { path, job, situation, link: open, choice } = useMechanism();
+
+const MOST_LINKS = 9;
+
+const links = computed<readonly Link[]>(() => {
+  const all = job.value.links;
+  return all.length > MOST_LINKS ? collapsed(all) : all;
+});
+
+/** More stages than fit are one link: "3 stages, 27:1". */
+function collapsed(all: readonly Link[]): readonly Link[] {
+  const stages = all.filter(({ kind }) => kind === 'stage');
+  const last = stages.at(-1)!;
+  const whole: Link = { ...last, id: stages[0]!.id, title: `${stages.length} stages`, detail: `${Number(path.value.train.total.toPrecision(3))}:1` };
+  return all.flatMap((link) => (link.kind !== 'stage' ? [link] : link === stages[0] ? [whole] : []));
+}
+
+const STAGE_DRAWINGS: Record<Stage['kind'], DrawingKind> = { ratio: 'box', planetary: 'box', teeth: 'gears', chain: 'chain', belt: 'chain', worm: 'screw', screw: 'screw' };
+const DRAWINGS: Record<Exclude<LinkKind, 'stage'>, DrawingKind> = { pack: 'pack', branch: 'branch', controller: 'controller', motor: 'motor', output: 'wheels', load: 'lift' };
+
+function drawingOf(link: Link): DrawingKind {
+  if (link.kind === 'stage') return STAGE_DRAWINGS[choice.value.stages.find(({ id }) => id === link.id)?.kind ?? 'ratio'];
+  if (link.kind === 'output') return choice.value.output.kind === 'drum' ? 'drum' : 'wheels';
+  if (link.kind === 'load') return choice.value.output.kind === 'drum' ? 'lift' : 'drive-base';
+  return DRAWINGS[link.kind];
+}
+
+/** The link that gives first in the open situation, with that rung's verdict. */
+function firstOn(link: Link, result: JobResult): string | undefined {
+  const { first } = result.ladders[situation.value];
+  return first && first.link === link.kind ? first.verdict : undefined;
+}
+</script>
+
+<template>
+  <nav aria-label="Power path" class="squared border-b border-ink">
+    <ol class="grid max-lg:flex max-lg:flex-col" :style="{ gridTemplateColumns: `repeat(${links.length}, minmax(0, 1fr))` }">
+      <StripLink
+        v-for="(link, i) in links"
+        :key="link.id"
+        :link="link"
+        :drawing="drawingOf(link)"
+        :count="link.kind === 'motor' ? path.drive.motors : 1"
+        :open="open === link.id"
+        :first="firstOn(link, job)"
+        :last="i === links.length - 1"
+        @choose="open = link.id"
+      />
+    </ol>
+  </nav>
+</template>

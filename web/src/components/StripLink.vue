@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import type { Link, Measured } from '@rough-gear/core';
+import { computed } from 'vue';
+import { useDisplay } from '../composables/useDisplay.js';
+import LinkDrawing, { type DrawingKind } from './LinkDrawing.vue';
+import VerdictRing from './VerdictRing.vue';
+import VerdictWord from './VerdictWord.vue';
+
+/** One link of the power path: its drawing, what it is, its key number, its verdict and how much is used. */
+const {
+  link,
+  drawing,
+  count = 1,
+  open = false,
+  first = undefined,
+} = defineProps<{ link: Link; drawing: DrawingKind; count?: number; open?: boolean; first?: string | undefined; last: boolean }>();
+defineEmits<{ choose: [] }>();
+
+const { show } = useDisplay();
+const key = computed(() => {
+  if (!link.key) return undefined;
+  const { there, join, other, word } = link.key;
+  const text = (measured: Measured) => show(measured.value, measured.dimension);
+  // "34.6 of 52 A": the unit once.
+  if (join === 'of' && other?.dimension === there.dimension) {
+    const [whole, part] = [text(other), text(there)];
+    return `${part.replace(/ .*/, '')} of ${whole}`;
+  }
+  return [text(there), join && other ? `${join} ${text(other)}` : '', word ?? ''].filter(Boolean).join(' ');
+});
+const passes = computed(() => link.passes && show(link.passes.value, link.passes.dimension));
+const turning = computed(() => link.passes?.dimension !== 'current');
+const share = computed(() => Math.min(1, link.used ?? 0));
+const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 'not known': 'bg-second' } as const;
+</script>
+
+<template>
+  <li class="relative min-w-0 max-lg:w-full">
+    <button
+      type="button"
+      class="relative flex h-full w-full flex-col items-stretch px-2 pt-1.5 pb-2 text-left max-lg:flex-row max-lg:items-center max-lg:gap-3"
+      :class="open ? 'z-10 bg-sheet outline-3 -outline-offset-3 outline-ink' : 'hover:bg-sheet/60'"
+      :aria-current="open ? 'true' : undefined"
+      @click="$emit('choose')"
+    >
+      <span class="h-4 text-center text-xs max-lg:hidden" :class="first === 'gives way' ? 'text-gives' : first === 'tight' ? 'text-tight' : 'text-enough'">
+        <b v-if="first">gives first</b>
+      </span>
+      <span class="flex h-10 justify-center"><LinkDrawing :kind="drawing" :count="count" /></span>
+      <span class="mt-1 flex min-w-0 grow flex-col">
+        <span class="flex items-center gap-1.5">
+          <VerdictRing v-if="link.verdict" :verdict="link.verdict" />
+          <b class="truncate">{{ link.title }}</b>
+          <VerdictWord v-if="link.verdict" :verdict="link.verdict" class="ml-auto text-xs whitespace-nowrap" />
+          <span v-if="first" class="text-xs font-semibold lg:hidden">gives first</span>
+        </span>
+        <span class="truncate text-second" :title="link.detail">{{ link.detail }}</span>
+        <span class="figures truncate text-xs" :title="key">{{ key ?? (link.verdict === 'not known' ? 'a figure is missing' : ' ') }}</span>
+        <span class="mt-1 block h-1.5 border" :class="link.used === undefined ? 'border-transparent' : 'border-line'">
+          <span v-if="link.used !== undefined && link.verdict" class="block h-full" :class="FILL[link.verdict]" :style="{ width: `${share * 100}%` }" />
+        </span>
+      </span>
+    </button>
+    <span v-if="!last" class="pointer-events-none absolute top-[46px] left-[calc(50%+28px)] w-[calc(100%-56px)] max-lg:hidden" aria-hidden="true">
+      <span class="block border-ink" :class="turning ? 'border-t-4' : 'border-t-2'" />
+      <span v-if="passes" class="figures absolute -top-5 w-full text-center text-2xs text-second">{{ passes }}</span>
+    </span>
+  </li>
+</template>

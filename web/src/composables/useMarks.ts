@@ -1,0 +1,50 @@
+import type { RatioMarks } from '@rough-gear/core';
+import { proxy } from 'comlink';
+import { shallowRef, watch, type Ref } from 'vue';
+import { usePlan } from '../stores/plan.js';
+import { coreWorker } from '../workers/core.js';
+
+export interface MarksSearch {
+  readonly marks: RatioMarks;
+  /** Share done, 1 when finished. */
+  readonly progress: number;
+  stop(): void;
+}
+
+const WAIT_MS = 250;
+
+/** Fastest, coolest and least-current totals of the open job, from a coarse sweep in the worker. */
+export function useMarks(mechanismId: Ref<string>, jobId: Ref<string>, active: Ref<boolean>): Readonly<Ref<MarksSearch>> {
+  const store = usePlan();
+  const stop = () => {
+    void coreWorker.stop();
+    search.value = { ...search.value, progress: 1 };
+  };
+  const search = shallowRef<MarksSearch>({ marks: {}, progress: 1, stop });
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  watch(
+    [() => store.document, mechanismId, jobId, active],
+    ([plan, mechanism, job, wanted], before, onCleanup) => {
+      clearTimeout(timer);
+      let current = true;
+      onCleanup(() => (current = false));
+      const elsewhere = before[1] !== mechanism || before[2] !== job;
+      if (!plan || !wanted) {
+        search.value = { marks: {}, progress: 1, stop };
+        return;
+      }
+      // The old marks stay in place, until the new ones are there, while only the design moves.
+      search.value = { marks: elsewhere ? {} : search.value.marks, progress: 0, stop };
+      timer = setTimeout(() => {
+        const progress = proxy((share: number) => {
+          if (current) search.value = { ...search.value, progress: share };
+        });
+        void coreWorker.marks(plan, mechanism, job, progress).then((marks) => {
+          if (current && marks) search.value = { marks, progress: 1, stop };
+        });
+      }, WAIT_MS);
+    },
+    { immediate: true },
+  );
+  return search;
+}

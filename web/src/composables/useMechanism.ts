@@ -1,0 +1,96 @@
+import {
+  currentChoice,
+  evaluateMechanism,
+  resolvePath,
+  SITUATIONS,
+  type Change,
+  type Choice,
+  type JobResult,
+  type Mechanism,
+  type MechanismResult,
+  type Plan,
+  type PowerPath,
+  type SituationId,
+} from '@rough-gear/core';
+import { computed, inject, provide, type ComputedRef, type InjectionKey, type WritableComputedRef } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { usePlan } from '../stores/plan.js';
+
+/** The open mechanism: its part of the plan and what the core says of it, now and before the last gesture. */
+export interface MechanismContext {
+  readonly plan: ComputedRef<Plan>;
+  readonly mechanism: ComputedRef<Mechanism>;
+  readonly choice: ComputedRef<Choice>;
+  readonly path: ComputedRef<PowerPath>;
+  readonly result: ComputedRef<MechanismResult>;
+  readonly job: ComputedRef<JobResult>;
+  /** The same job before the last gesture; absent where nothing moved. */
+  readonly before: ComputedRef<JobResult | undefined>;
+  readonly jobId: WritableComputedRef<string>;
+  readonly situation: WritableComputedRef<SituationId>;
+  readonly link: WritableComputedRef<string>;
+  /** Keys that lead to the mechanism and to its current choice in the plan. */
+  readonly at: ComputedRef<readonly (string | number)[]>;
+  readonly choiceAt: ComputedRef<readonly (string | number)[]>;
+  commit(changes: readonly Change[]): void;
+}
+
+const KEY: InjectionKey<MechanismContext> = Symbol('mechanism');
+
+/** Makes the context of a mechanism and hands it to everything below. The address says what is open. */
+export function provideMechanism(mechanismId: () => string): MechanismContext {
+  const store = usePlan();
+  const route = useRoute();
+  const router = useRouter();
+
+  const plan = computed(() => store.document!);
+  const mechanism = computed(() => plan.value.mechanisms.find(({ id }) => id === mechanismId()) ?? plan.value.mechanisms[0]!);
+  const choice = computed(() => currentChoice(mechanism.value));
+  const at = computed(() => ['mechanisms', plan.value.mechanisms.indexOf(mechanism.value)]);
+  const choiceAt = computed(() => [...at.value, 'choices', mechanism.value.choices.indexOf(choice.value)]);
+  const result = computed(() => evaluateMechanism(plan.value, mechanism.value));
+
+  const setQuery = (key: string, value: string) => void router.replace({ query: { ...route.query, [key]: value } });
+  const jobId = computed({
+    get: () => {
+      const asked = String(route.query['job'] ?? '');
+      return mechanism.value.jobs.some(({ id }) => id === asked) ? asked : result.value.headline.jobId;
+    },
+    set: (value) => setQuery('job', value),
+  });
+  const job = computed(() => result.value.jobs.find((candidate) => candidate.jobId === jobId.value)!);
+  const situation = computed<SituationId>({
+    get: () => SITUATIONS.find((id) => id === route.query['at']) ?? worstSituation(job.value),
+    set: (value) => setQuery('at', value),
+  });
+  const link = computed({
+    get: () => String(route.params['link'] || 'motor'),
+    set: (value) => void router.replace({ params: { ...route.params, mechanismId: mechanism.value.id, link: value }, query: route.query }),
+  });
+  const path = computed(() => resolvePath(plan.value, mechanism.value, jobId.value));
+  const before = computed(() => {
+    const old = store.baseline?.mechanisms.find(({ id }) => id === mechanism.value.id);
+    if (!store.baseline || !old) return undefined;
+    return evaluateMechanism(store.baseline, old).jobs.find((candidate) => candidate.jobId === jobId.value);
+  });
+
+  const context: MechanismContext = { plan, mechanism, choice, path, result, job, before, jobId, situation, link, at, choiceAt, commit: store.commit };
+  provide(KEY, context);
+  return context;
+}
+
+/** The context that a view above has provided. */
+export function useMechanism(): MechanismContext {
+  const context = inject(KEY);
+  if (!context) throw new Error('no mechanism is open above this component');
+  return context;
+}
+
+/** The situation to open first: the worst, and of equals the one that gives at the least multiple. */
+export function worstSituation(job: JobResult): SituationId {
+  const severity = { enough: 0, 'not known': 1, tight: 2, 'gives way': 3 } as const;
+  return [...SITUATIONS].sort((a, b) => {
+    const [x, y] = [job.ladders[a], job.ladders[b]];
+    return severity[y.verdict] - severity[x.verdict] || (x.first?.multiple ?? Infinity) - (y.first?.multiple ?? Infinity);
+  })[0]!;
+}

@@ -1,0 +1,43 @@
+import type { Mend, Target } from '@rough-gear/core';
+import { proxy } from 'comlink';
+import { shallowRef, watch, type Ref } from 'vue';
+import { usePlan } from '../stores/plan.js';
+import { coreWorker } from '../workers/core.js';
+
+export interface MendSearch {
+  readonly mends: readonly Mend[];
+  readonly done: boolean;
+}
+
+const WAIT_MS = 120;
+
+/** The mends of a target, found in the worker as they come; a newer question stops the older one. */
+export function useMends(mechanismId: Ref<string>, target: Ref<Target | undefined>): Readonly<Ref<MendSearch>> {
+  const store = usePlan();
+  const search = shallowRef<MendSearch>({ mends: [], done: true });
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  watch(
+    [() => store.document, mechanismId, () => JSON.stringify(target.value)],
+    (_now, _before, onCleanup) => {
+      clearTimeout(timer);
+      let current = true;
+      onCleanup(() => (current = false));
+      const [plan, wanted] = [store.document, target.value];
+      if (!plan || !wanted) {
+        search.value = { mends: [], done: true };
+        return;
+      }
+      search.value = { mends: [], done: false };
+      timer = setTimeout(() => {
+        const progress = proxy((mends: readonly Mend[]) => {
+          if (current) search.value = { mends, done: false };
+        });
+        void coreWorker.mends(plan, mechanismId.value, wanted, progress).then((mends) => {
+          if (current && mends) search.value = { mends, done: true };
+        });
+      }, WAIT_MS);
+    },
+    { immediate: true },
+  );
+  return search;
+}

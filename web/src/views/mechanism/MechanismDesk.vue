@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { workingOf, type Expression, type MechanismResult, type WorkingRef } from '@rough-gear/core';
+import { computed, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { toast } from 'vue-sonner';
+import BaseDialog from '../../components/BaseDialog.vue';
+import PowerPath from '../../components/PowerPath.vue';
+import RatioRuler from '../../components/RatioRuler.vue';
+import ReachChart from '../../components/ReachChart.vue';
+import RunChart from '../../components/RunChart.vue';
+import { useMarks } from '../../composables/useMarks.js';
+import { provideMechanism } from '../../composables/useMechanism.js';
+import { usePlan } from '../../stores/plan.js';
+import GaugePanel from './GaugePanel.vue';
+import GaugeLine from './GaugeLine.vue';
+import LinkPanel from './LinkPanel.vue';
+
+/** The open mechanism: power path above, the open link's fields, ruler and charts, the gauge at the side. */
+const { mechanismId } = defineProps<{ mechanismId: string }>();
+const emit = defineEmits<{ result: [result: MechanismResult]; working: [working: { expression: Expression; title: string }] }>();
+
+const plan = usePlan();
+const router = useRouter();
+const context = provideMechanism(() => mechanismId);
+const { mechanism, result, path, jobId, job, at } = context;
+watch(result, (now) => emit('result', now), { immediate: true });
+
+const canRun = computed(() => job.value.run !== undefined && path.value.asked.travel !== undefined);
+const marks = useMarks(computed(() => mechanismId), jobId, canRun);
+
+function showWorking(ref: WorkingRef, title: string): void {
+  const expression = workingOf(path.value, ref);
+  if (expression) emit('working', { expression, title });
+  else toast(ref.of === 'check' ? (job.value.checks.find(({ id }) => id === ref.check)?.sentence ?? '') : 'Not known: a figure is missing.');
+}
+
+const renaming = ref(false);
+const name = ref('');
+
+function startRename(): void {
+  name.value = mechanism.value.name;
+  renaming.value = true;
+}
+
+function rename(): void {
+  if (name.value.trim()) plan.commit([{ at: [...at.value, 'name'], to: name.value.trim() }]);
+  renaming.value = false;
+}
+
+function remove(): void {
+  const removed = mechanism.value;
+  const rest = context.plan.value.mechanisms.filter(({ id }) => id !== removed.id);
+  plan.commit([{ at: ['mechanisms'], to: rest }]);
+  toast(`${removed.name} is removed. Undo brings it back.`);
+  void router.replace({ name: 'mechanism', params: { planId: plan.id, mechanismId: rest[0]?.id ?? '' } });
+}
+</script>
+
+<template>
+  <div class="flex min-h-0 min-w-0 flex-col">
+    <GaugeLine class="lg:hidden" />
+    <PowerPath />
+    <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px]">
+      <div class="flex min-w-0 flex-col gap-2.5 px-4 py-2.5">
+        <section aria-label="The open link"><LinkPanel @working="showWorking" /></section>
+        <RatioRuler :marks="marks.marks" :progress="canRun ? marks.progress : 1" @stop="marks.stop" @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')" />
+        <div class="grid min-h-[230px] grow grid-cols-1 gap-5 sm:grid-cols-2"><ReachChart /><RunChart /></div>
+        <p class="flex gap-5 text-xs text-second">
+          <span class="grow">Stalled motors start fires, chains and gears catch fingers: guards, eye protection, power off before hands go in. Event rules and local codes overrule this program.</span>
+          <button type="button" class="act min-h-6 whitespace-nowrap" @click="startRename">Rename</button>
+          <button type="button" class="act min-h-6 whitespace-nowrap" @click="remove">Remove mechanism</button>
+        </p>
+      </div>
+      <GaugePanel id="gauge" class="border-ink max-lg:border-t lg:border-l" @working="showWorking" />
+    </div>
+    <BaseDialog :open="renaming" title="Rename" @close="renaming = false">
+      <form @submit.prevent="rename">
+        <label for="mechanism-name" class="text-second">name of the mechanism</label>
+        <input id="mechanism-name" v-model="name" maxlength="80" class="mb-4 w-full border-b border-ink bg-transparent py-1" />
+        <div class="flex justify-end gap-3"><button type="submit" class="button main" :disabled="!name.trim()">Rename</button></div>
+      </form>
+    </BaseDialog>
+  </div>
+</template>

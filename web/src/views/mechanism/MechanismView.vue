@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import type { Expression, MechanismResult } from '@rough-gear/core';
+import { computed, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { usePlan } from '../../stores/plan.js';
+import { useResults } from '../../composables/useResults.js';
+import AddMechanism from './AddMechanism.vue';
+import MechanismDesk from './MechanismDesk.vue';
+import MechanismList from './MechanismList.vue';
+import StaleNotice from './StaleNotice.vue';
+import WorkingSheet from '../../components/WorkingSheet.vue';
+
+/** One robot: its mechanisms at the left, the open one beside them. */
+const { planId, mechanismId = '' } = defineProps<{ planId: string; mechanismId?: string; link?: string }>();
+
+const plan = usePlan();
+const router = useRouter();
+const results = useResults();
+const adding = ref(false);
+const menuOpen = ref(false);
+const current = ref<MechanismResult>();
+const working = ref<{ expression: Expression; title: string }>();
+
+watch(() => planId, (id) => void plan.open(id), { immediate: true });
+const open = computed(() => plan.document?.mechanisms.find(({ id }) => id === mechanismId));
+// An address without a mechanism, or with one that is gone, opens the first.
+watch(
+  [() => plan.document, () => mechanismId],
+  ([document]) => {
+    const first = document?.mechanisms[0];
+    if (document && !open.value && first) void router.replace({ name: 'mechanism', params: { planId, mechanismId: first.id } });
+    if (document && !first) current.value = undefined;
+    if (document) globalThis.document.title = `${document.name}${open.value ? `, ${open.value.name}` : ''} · Rough Gear`;
+  },
+  { immediate: true },
+);
+watch(() => mechanismId, () => (menuOpen.value = false));
+</script>
+
+<template>
+  <StaleNotice v-if="plan.state === 'stale'" />
+  <p v-if="plan.loading" role="status" class="p-8 text-second">Opening the plan …</p>
+  <div v-else-if="plan.failure" role="alert" class="p-8">
+    <p>This plan could not be opened: {{ plan.failure }}.</p>
+    <p><RouterLink class="act underline" to="/robots">To the robots</RouterLink> <button type="button" class="act ml-4 underline" @click="plan.open(planId)">Try again</button></p>
+  </div>
+  <div v-else-if="plan.document" class="grid min-h-0 grow lg:grid-cols-[188px_minmax(0,1fr)]">
+    <aside class="border-ink max-lg:border-b lg:border-r">
+      <button type="button" class="act flex min-h-10 w-full items-center px-4 lg:hidden" :aria-expanded="menuOpen" @click="menuOpen = !menuOpen">Mechanisms of {{ plan.document.name }}</button>
+      <MechanismList :class="menuOpen ? '' : 'max-lg:hidden'" :results="results" :current="open ? current : undefined" @add="adding = true" />
+    </aside>
+    <MechanismDesk v-if="open" :key="open.id" :mechanism-id="open.id" @result="current = $event" @working="working = $event" />
+    <div v-else-if="plan.document.mechanisms.length === 0" class="squared grid place-items-center p-10 text-center">
+      <div class="max-w-sm border border-ink bg-sheet p-6">
+        <h1 class="mb-2 text-lg">{{ plan.document.name }} has no mechanism yet</h1>
+        <p class="mb-4 text-second">Say what must move, how far, in what time: the first answer comes at once.</p>
+        <button type="button" class="button main" @click="adding = true">Add a mechanism</button>
+      </div>
+    </div>
+  </div>
+  <AddMechanism :open="adding" @close="adding = false" />
+  <WorkingSheet :working="working?.expression" :title="working?.title ?? ''" @close="working = undefined" />
+</template>

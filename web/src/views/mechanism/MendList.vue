@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { showMultiple, type Mend } from '@rough-gear/core';
+import { Check } from '@lucide/vue';
+import type { MendSearch } from '../../composables/useMends.js';
+
+/** Changes that mend a limit, each with what gives first before and after; one click applies one. */
+defineProps<{ search: MendSearch; name: string }>();
+defineEmits<{ apply: [mend: Mend] }>();
+</script>
+
+<template>
+  <div>
+    <h3 class="text-xs font-normal text-second">What would mend the {{ name }}, first to give before → after</h3>
+    <ul data-testid="mends">
+      <li v-for="mend in search.mends" :key="mend.lever">
+        <button type="button" class="flex min-h-7 w-full items-baseline gap-2 border-t border-hair py-0.5 text-left hover:bg-ground" :title="mend.firstAfter ? `then ${mend.firstAfter} gives first` : ''" @click="$emit('apply', mend)">
+          <span class="act grow">{{ mend.label }}</span>
+          <span v-if="mend.before !== undefined && mend.after !== undefined" class="figures whitespace-nowrap">{{ showMultiple(mend.before).replace('×', '') }} → {{ showMultiple(mend.after) }}</span>
+          <Check v-else :size="15" class="self-center text-enough" aria-label="mends it" />
+        </button>
+      </li>
+    </ul>
+    <p v-if="!search.done" class="text-xs text-second" role="status">looking for changes that do it …</p>
+    <p v-else-if="search.mends.length === 0" class="text-sm">No single change does it without making something else give way. Change two things together, or ask less of it.</p>
+  </div>
+</template>

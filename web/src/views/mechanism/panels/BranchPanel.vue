@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import type { ProtectedNode } from '@rough-gear/core';
+import { computed } from 'vue';
+import FigureField from '../../../components/FigureField.vue';
+import { useMechanism } from '../../../composables/useMechanism.js';
+import PanelHead from './PanelHead.vue';
+import PartPicker from './PartPicker.vue';
+
+const { plan, path, choice, commit } = useMechanism();
+
+const branch = computed(() => plan.value.supply.find((node): node is ProtectedNode => node.kind === 'branch' && node.id === choice.value.drive.node));
+const main = computed(() => plan.value.supply.find((node): node is ProtectedNode => node.kind === 'main'));
+const at = (node: ProtectedNode, key: string) => ['supply', plan.value.supply.indexOf(node), key];
+const breakerName = (node: ProtectedNode): string => (node.breaker ? plan.value.parts[node.breaker]!.part.name : 'no breaker');
+const several = computed(() => path.value.drive.motors > 1);
+</script>
+
+<template>
+  <PanelHead title="Branch" :detail="branch ? `${breakerName(branch)}${several ? (branch.together ? ', all motors together' : ', one for each motor') : ''}` : 'straight on the pack'">
+    <PartPicker v-if="branch" kind="breaker" :at="at(branch, 'breaker')" title="A breaker for this branch" />
+    <PartPicker v-if="main" kind="breaker" :at="at(main, 'breaker')" title="The main breaker" label="Change the main" />
+  </PanelHead>
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-8">
+    <FigureField figure="branch.rated" label="breaker" />
+    <FigureField figure="branch.holdMultiple" />
+    <FigureField figure="branch.timeConstant" />
+    <FigureField figure="branch.gauge" label="wire" allow="not negative" />
+    <FigureField figure="branch.length" label="one way" allow="not negative" />
+    <FigureField figure="main.rated" />
+    <FigureField figure="main.gauge" allow="not negative" />
+    <FigureField figure="main.length" label="main, one way" allow="not negative" />
+  </div>
+  <p class="mt-1 flex flex-wrap gap-x-4 text-xs text-second">
+    <label v-if="branch && several" class="flex items-center gap-1.5">
+      <input type="checkbox" class="size-4" :checked="branch.together ?? false" @change="commit([{ at: at(branch, 'together'), to: ($event.target as HTMLInputElement).checked }])" />
+      all {{ path.drive.motors }} motors behind this one breaker
+    </label>
+    <span>Your event’s rules and local electrical codes decide over breaker and wire.</span>
+  </p>
+</template>

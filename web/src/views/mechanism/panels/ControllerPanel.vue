@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { ControllerPart } from '@rough-gear/core';
+import { computed } from 'vue';
+import FigureField from '../../../components/FigureField.vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { useMechanism } from '../../../composables/useMechanism.js';
+import PanelHead from './PanelHead.vue';
+import PartPicker from './PartPicker.vue';
+
+const { plan, choice, choiceAt } = useMechanism();
+const { show } = useDisplay();
+const part = computed(() => plan.value.parts[choice.value.drive.controller]!.part as ControllerPart);
+
+/** A limit set above what the controller is made for is said. */
+const over = computed(() => {
+  const { drive } = choice.value;
+  const words = [
+    [drive.statorLimit, part.value.statorLimit, 'motor-side'],
+    [drive.supplyLimit, part.value.supplyLimit, 'pack-side'],
+  ] as const;
+  return words.flatMap(([set, rated, name]) => (set && rated && set.si > rated.si ? [`Set above what this controller gives: ${name} ${show(rated.si, 'current')}.`] : []));
+});
+</script>
+
+<template>
+  <PanelHead title="Controller" :detail="`${part.name}, one for each motor`">
+    <PartPicker kind="controller" :at="[...choiceAt, 'drive', 'controller']" title="A controller off the shelf" />
+  </PanelHead>
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-6">
+    <FigureField figure="controller.statorLimit" />
+    <FigureField figure="controller.supplyLimit" />
+    <FigureField figure="controller.resistance" label="resistance" allow="not negative" />
+    <FigureField figure="controller.lowestVoltage" />
+    <FigureField figure="controller.highestVoltage" />
+    <FigureField figure="controller.greatestDuty" allow="efficiency" />
+  </div>
+  <p class="mt-1 text-xs text-second">
+    <span v-for="text in over" :key="text" class="mr-2 text-gives">{{ text }}</span>
+    Limits are for each motor. Motor-side is what flows in the winding; pack-side what the controller takes from the pack. Emptied, a limit goes back to the controller’s own.
+  </p>
+</template>

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { currentAtPeakEfficiency, freeSpeedAt, peakEfficiency, peakPower, type MotorPart, type WorkingRef } from '@rough-gear/core';
+import { computed } from 'vue';
+import ChoiceField from '../../../components/ChoiceField.vue';
+import CountField from '../../../components/CountField.vue';
+import FigureField from '../../../components/FigureField.vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { useMechanism } from '../../../composables/useMechanism.js';
+import PanelHead from './PanelHead.vue';
+import PartPicker from './PartPicker.vue';
+
+const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
+const { plan, path, choice, choiceAt, commit } = useMechanism();
+const { show } = useDisplay();
+
+const part = computed(() => plan.value.parts[choice.value.drive.motor]!.part as MotorPart);
+const onSheet = computed(() => part.value.data.form === 'sheet');
+const motors = computed(() => choice.value.drive.motors);
+const known = computed(() => !path.value.lacks.motor);
+
+/** What the figures come to, at the pack's rest voltage. */
+const peaks = computed(() => {
+  if (!known.value) return '';
+  const { motor, restVoltage } = path.value.drive;
+  if (Number.isNaN(restVoltage) || freeSpeedAt(motor, restVoltage) <= 0) return '';
+  return `On this pack: ${show(freeSpeedAt(motor, restVoltage), 'speed')} free, ${show(peakPower(motor, restVoltage), 'power')} at most, best ${show(peakEfficiency(motor, restVoltage), 'share', 2)} at ${show(currentAtPeakEfficiency(motor, restVoltage), 'current')}.`;
+});
+const FIGURES_AT = [
+  { value: 'shaft', text: 'the motor’s own shaft' },
+  { value: 'output', text: 'its gearbox’s output' },
+] as const;
+const audit = computed(() => (known.value ? path.value.motor.audit : undefined));
+</script>
+
+<template>
+  <PanelHead title="Motor" :detail="`${part.name} · ${motors === 1 ? 'one' : motors} in all`">
+    <PartPicker kind="motor" :at="[...choiceAt, 'drive', 'motor']" title="A motor off the shelf" />
+    <button type="button" class="act min-h-6" @click="emit('working', { of: 'term', term: 'torqueConstant' }, 'Torque constant')">Working</button>
+  </PanelHead>
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-7">
+    <template v-if="onSheet">
+      <FigureField figure="motor.ratedVoltage" />
+      <FigureField figure="motor.freeSpeed" />
+      <FigureField figure="motor.stallTorque" />
+      <FigureField figure="motor.stallCurrent" />
+    </template>
+    <template v-else>
+      <FigureField figure="motor.kv" />
+      <FigureField figure="motor.resistance" />
+    </template>
+    <FigureField figure="motor.freeCurrent" allow="not negative" />
+    <FigureField figure="motor.continuousCurrent" />
+    <CountField :value="motors" label="How many, in all" :most="12" @change="commit([{ at: [...choiceAt, 'drive', 'motors'], to: $event }])" />
+  </div>
+  <p class="mt-1 text-xs" :class="audit?.verdict === 'impossible' ? 'text-gives' : 'text-second'">
+    <template v-if="audit && audit.findings.length > 0">{{ audit.findings.join(' ') }}</template>
+    <template v-else-if="audit">Torque and speed constants agree ({{ audit.torqueToBackEmfRatio.toFixed(2) }}). {{ peaks }}</template>
+    <template v-else>Fill in what is missing, off the sheet or measured.</template>
+  </p>
+  <details class="mt-1 text-sm">
+    <summary class="act inline-block min-h-6">mass, rotor, heat</summary>
+    <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-5">
+      <FigureField figure="motor.mass" />
+      <FigureField figure="motor.canDiameter" />
+      <FigureField figure="motor.rotorInertia" />
+      <FigureField figure="motor.windingLimit" />
+      <FigureField figure="motor.freeCurrentPerSpeed" allow="not negative" />
+      <ChoiceField :value="part.figuresAt ?? 'shaft'" label="The sheet speaks of" :options="FIGURES_AT" @change="commit([{ at: ['parts', choice.drive.motor, 'part', 'figuresAt'], to: $event }])" />
+    </div>
+    <p v-if="part.figuresAt === 'output'" class="text-xs text-second">The gearbox and its losses are in these figures: leave that gearbox out of the reduction.</p>
+  </details>
+</template>

@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { CELLS, type PackNode, type PackPart, type WorkingRef } from '@rough-gear/core';
+import { computed } from 'vue';
+import CountField from '../../../components/CountField.vue';
+import FigureField from '../../../components/FigureField.vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { useMechanism } from '../../../composables/useMechanism.js';
+import PanelHead from './PanelHead.vue';
+import PartPicker from './PartPicker.vue';
+
+const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
+const { plan, path, commit } = useMechanism();
+const { show } = useDisplay();
+
+const node = computed(() => plan.value.supply.find((candidate): candidate is PackNode => candidate.kind === 'pack')!);
+const part = computed(() => plan.value.parts[node.value.part]!.part as PackPart);
+const partAt = computed(() => ['parts', node.value.part, 'part']);
+const said = computed(() => {
+  const { pack, drive, lacks } = path.value;
+  if (lacks.pack) return 'Give the capacity or the cell resistance.';
+  return `At rest ${show(drive.restVoltage, 'voltage')} at this charge, ${show(pack.full, 'voltage')} off the charger, never under ${show(pack.floor, 'voltage')}; ${show(pack.resistance, 'resistance')} in all.`;
+});
+const lithium = computed(() => ['lipo', 'liion', 'lifepo4'].includes(part.value.chemistry));
+</script>
+
+<template>
+  <PanelHead title="Pack" :detail="`${part.name}, for the whole robot`">
+    <PartPicker kind="pack" :at="['supply', plan.supply.indexOf(node), 'part']" title="A pack off the shelf" />
+    <button type="button" class="act min-h-6" @click="emit('working', { of: 'term', term: 'supplyResistance' }, 'Supply resistance')">Working</button>
+  </PanelHead>
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-8">
+    <CountField :value="part.series" :label="`${CELLS[part.chemistry].name} in series`" :most="60" @change="commit([{ at: [...partAt, 'series'], to: $event }])" />
+    <CountField :value="part.parallel" label="in parallel" :most="60" @change="commit([{ at: [...partAt, 'parallel'], to: $event }])" />
+    <FigureField figure="pack.capacity" />
+    <FigureField figure="pack.cellResistance" />
+    <FigureField figure="pack.leadResistance" label="leads" allow="not negative" />
+    <FigureField figure="pack.dischargeLimit" />
+    <FigureField figure="pack.charge" label="charge left" allow="share" />
+    <FigureField figure="pack.others" label="others draw" allow="not negative" />
+  </div>
+  <p class="mt-1 text-xs text-second">
+    {{ said }}
+    <template v-if="lithium">Lithium: the right charger, never unattended, never below the cell floor, no swollen packs.</template>
+    <template v-else>A short circuit starts fires: fuse every branch.</template>
+  </p>
+</template>

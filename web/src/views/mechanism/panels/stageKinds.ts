@@ -1,0 +1,31 @@
+import { quantityOf, type Stage, type StageKind } from '@rough-gear/core';
+
+export const STAGE_NAMES: Readonly<Record<StageKind, string>> = {
+  ratio: 'Gearbox, one ratio',
+  teeth: 'Gears',
+  chain: 'Chain',
+  belt: 'Toothed belt',
+  planetary: 'Planetary',
+  worm: 'Worm',
+  screw: 'Lead screw',
+};
+
+/** A stage to start from, with an id no other stage has. */
+export function newStage(kind: StageKind, stages: readonly Stage[]): Stage {
+  let n = stages.length + 1;
+  while (stages.some(({ id }) => id === `s${n}`)) n++;
+  const id = `s${n}`;
+  switch (kind) {
+    case 'teeth':
+    case 'chain':
+    case 'belt':
+      return { id, kind, driver: 18, driven: 36 };
+    case 'ratio':
+    case 'planetary':
+      return { id, kind, ratio: quantityOf(4, '4:1', 'typical') };
+    case 'worm':
+      return { id, kind, starts: 2, teeth: 40, leadAngle: quantityOf(0.1222, '7°', 'typical') };
+    case 'screw':
+      return { id, kind, lead: quantityOf(0.008, '8 mm', 'typical') };
+  }
+}
