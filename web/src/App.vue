@@ -13,10 +13,10 @@ useShortcuts(() => (sheet.value = !sheet.value));
 </script>
 
 <template>
-  <div class="flex min-h-screen flex-col">
+  <div class="flex min-h-screen flex-col lg:h-screen">
     <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">To the content</a>
     <AppHeader @shortcuts="sheet = true" />
-    <main id="main" class="flex min-h-0 grow flex-col"><RouterView /></main>
+    <main id="main" class="flex min-h-0 grow flex-col lg:overflow-y-auto"><RouterView /></main>
     <ShortcutSheet :open="sheet" @close="sheet = false" />
     <Toaster :theme="preferences.theme" position="bottom-left" />
   </div>

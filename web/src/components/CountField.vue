@@ -38,12 +38,12 @@ function giveUp(): void {
 
 <template>
   <div class="min-w-0">
-    <label :for="id" class="block truncate text-second" :title="label">{{ label }}</label>
+    <label :for="id" class="block truncate text-[0.8125rem] text-second" :title="label">{{ label }}</label>
     <div class="flex items-center border-b" :class="said ? 'border-gives' : 'border-ink'">
       <input
         :id="id"
         v-model="text"
-        class="figures w-full min-w-0 bg-transparent py-0.5"
+        class="figures w-full min-w-0 bg-transparent py-0.5 text-[0.8125rem]"
         inputmode="numeric"
         autocomplete="off"
         :aria-invalid="said !== ''"
@@ -53,8 +53,8 @@ function giveUp(): void {
         @keydown.esc.stop="giveUp"
         @blur="set(Number(text))"
       />
-      <button type="button" class="act grid size-6 place-items-center" :aria-label="`${label}: one less`" :disabled="value <= least" @click="step(-1)"><Minus :size="14" /></button>
-      <button type="button" class="act grid size-6 place-items-center" :aria-label="`${label}: one more`" :disabled="value >= most" @click="step(1)"><Plus :size="14" /></button>
+      <button type="button" class="act grid size-6 shrink-0 place-items-center" :aria-label="`${label}: one less`" :disabled="value <= least" @click="step(-1)"><Minus :size="14" /></button>
+      <button type="button" class="act grid size-6 shrink-0 place-items-center" :aria-label="`${label}: one more`" :disabled="value >= most" @click="step(1)"><Plus :size="14" /></button>
     </div>
     <p v-if="said" class="text-xs text-gives" role="alert">{{ said }}</p>
   </div>

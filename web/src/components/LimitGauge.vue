@@ -9,13 +9,13 @@ import VerdictRing from './VerdictRing.vue';
  * What gives first, as a gauge: multiples of the job on a logarithmic scale, the job's line at 1×,
  * each limit a mark at its place, with a whisker up to the margin it wants.
  */
-const { ladder, before = undefined, selected = undefined, height = 262 } = defineProps<{ ladder: Ladder; before?: Ladder | undefined; selected?: LimitId | undefined; height?: number }>();
+const { ladder, before = undefined, selected = undefined, height = 230 } = defineProps<{ ladder: Ladder; before?: Ladder | undefined; selected?: LimitId | undefined; height?: number }>();
 defineEmits<{ select: [rung: Rung] }>();
 
 const { show } = useDisplay();
 const ROW = 23;
-const AXIS = 52;
-const LABELS = 84;
+const AXIS = 60;
+const LABELS = 90;
 const TOP = 26;
 const TICKS = [10, 5, 2, 1, 0.5];
 const MINOR = [9, 8, 7, 6, 4, 3, 1.5, 0.9, 0.8, 0.7, 0.6];

@@ -110,12 +110,12 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
 
 <template>
   <div class="min-w-0">
-    <label :for="id" class="block truncate text-second" :title="name">{{ name }}</label>
+    <label :for="id" class="block truncate text-[0.8125rem] text-second" :title="name">{{ name }}</label>
     <div class="flex items-baseline gap-1 border-b" :class="read && !read.ok ? 'border-gives' : 'border-ink'">
       <input
         :id="id"
         ref="input"
-        class="figures w-full min-w-0 bg-transparent py-0.5"
+        class="figures w-full min-w-0 bg-transparent py-0.5 text-[0.8125rem]"
         :class="guessed && !editing ? 'text-guess italic' : ''"
         :value="editing ? text : shown ? `${shown.number}${shown.unit.startsWith(':') || shown.unit === '°' ? '' : ' '}${shown.unit}` : ''"
         :placeholder="shown ? `${shown.number} ${shown.unit}` : 'not known'"

@@ -59,7 +59,7 @@ const option = computed(() => {
         markPoint: {
           symbol: 'circle',
           symbolSize: 1,
-          data: [{ coord: points[Math.floor(points.length * 0.4)], label: { formatter: NAMES[heldBy], position: 'right', distance: 6, color: colours[heldBy], fontFamily: SANS, fontSize: 11 } }],
+          data: [{ coord: points[Math.floor(points.length * 0.4)], label: { formatter: NAMES[heldBy], position: 'right', offset: [4, -9], color: colours[heldBy], fontFamily: SANS, fontSize: 11 } }],
         },
       })),
       {

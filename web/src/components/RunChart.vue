@@ -32,7 +32,7 @@ const option = computed(() => {
     symbol: 'circle',
     symbolSize: 1,
     silent: true,
-    data: [{ coord: at, label: { formatter: value, position, color: colour, fontFamily: SANS, fontSize: 11, distance: 5 } }],
+    data: [{ coord: at, label: { formatter: value, position, color: colour, fontFamily: SANS, fontSize: 11, offset: position === 'right' ? [4, -9] : [0, 0] } }],
   });
   const place = (share: number) => data.samples[Math.min(data.samples.length - 1, Math.floor(data.samples.length * share))]!;
   const [early, middle, late] = [place(0.22), place(0.62), place(0.8)];

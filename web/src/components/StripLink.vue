@@ -38,8 +38,7 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
   <li class="relative min-w-0 max-lg:w-full">
     <button
       type="button"
-      class="relative flex h-full w-full flex-col items-stretch px-2 pt-1.5 pb-2 text-left max-lg:flex-row max-lg:items-center max-lg:gap-3"
-      :class="open ? 'z-10 bg-sheet outline-3 -outline-offset-3 outline-ink' : 'hover:bg-sheet/60'"
+      class="group flex h-full w-full flex-col items-stretch pt-1.5 text-left max-lg:flex-row max-lg:items-center max-lg:gap-3 max-lg:pl-3"
       :aria-current="open ? 'true' : undefined"
       @click="$emit('choose')"
     >
@@ -47,7 +46,7 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
         <b v-if="first">gives first</b>
       </span>
       <span class="flex h-10 justify-center"><LinkDrawing :kind="drawing" :count="count" /></span>
-      <span class="mt-1 flex min-w-0 grow flex-col">
+      <span class="mt-1 flex min-w-0 grow flex-col px-2 pt-1 pb-2" :class="open ? 'bg-sheet outline-3 -outline-offset-3 outline-ink' : 'group-hover:bg-sheet/70'">
         <span class="flex items-center gap-1.5">
           <VerdictRing v-if="link.verdict" :verdict="link.verdict" />
           <b class="truncate">{{ link.title }}</b>

@@ -29,9 +29,12 @@ export interface GaugeLayout {
   readonly notKnown: readonly Rung[];
 }
 
+/** Room under the job's line that its own words take. */
+const JOB_WORDS = 20;
+
 /**
  * Places the rungs: everything under 3× is named, above that as many as fit; beyond the scale they
- * are counted, out-of-reach ones folded. `keepOff` is a band that labels must leave free.
+ * are counted, out-of-reach ones folded. No label stands on the job's line.
  */
 export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: number, expanded: boolean): GaugeLayout {
   const known = rungs.filter((rung) => rung.multiple !== undefined && !rung.outOfReach);
@@ -56,6 +59,7 @@ export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: n
 /** Labels at their marks, moved no further than needed so that each has a row's height to itself. */
 function pushApart(marks: readonly { rung: Rung; mark: number }[], height: number, rowHeight: number): readonly GaugeRow[] {
   const labels = marks.map(({ mark }) => mark);
+  const jobLine = heightOf(1, height);
   for (let pass = 0; pass < 60; pass++) {
     let moved = false;
     for (let i = 1; i < labels.length; i++) {
@@ -66,7 +70,10 @@ function pushApart(marks: readonly { rung: Rung; mark: number }[], height: numbe
         moved = true;
       }
     }
-    for (let i = 0; i < labels.length; i++) labels[i] = Math.min(height, Math.max(rowHeight / 2 - 4, labels[i]!));
+    marks.forEach(({ rung }, i) => {
+      const [least, most] = rung.multiple! >= 1 ? [rowHeight / 2 - 4, jobLine - rowHeight / 2 - 1] : [jobLine + JOB_WORDS + rowHeight / 2, Infinity];
+      labels[i] = Math.min(most, Math.max(least, labels[i]!));
+    });
     if (!moved) break;
   }
   return marks.map(({ rung, mark }, i) => ({ rung, mark, label: labels[i]! }));

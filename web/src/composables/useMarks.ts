@@ -41,6 +41,8 @@ export function useMarks(mechanismId: Ref<string>, jobId: Ref<string>, active: R
         });
         void coreWorker.marks(plan, mechanism, job, progress).then((marks) => {
           if (current && marks) search.value = { marks, progress: 1, stop };
+          // Progress comes by another way and may be late: it no longer counts.
+          current = false;
         });
       }, WAIT_MS);
     },

@@ -34,6 +34,8 @@ export function useMends(mechanismId: Ref<string>, target: Ref<Target | undefine
         });
         void coreWorker.mends(plan, mechanismId.value, wanted, progress).then((mends) => {
           if (current && mends) search.value = { mends, done: true };
+          // Progress comes by another way and may be late: it no longer counts.
+          current = false;
         });
       }, WAIT_MS);
     },

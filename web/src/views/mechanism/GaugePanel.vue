@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { showMultiple, SITUATIONS, type Mend, type Rung, type SituationId, type Target, type WorkingRef } from '@rough-gear/core';
+import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import LimitGauge from '../../components/LimitGauge.vue';
 import VerdictRing from '../../components/VerdictRing.vue';
@@ -14,6 +15,8 @@ const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 
 const { job, before, situation, mechanism, result, jobId, commit } = useMechanism();
 
+const room = ref<HTMLElement>();
+const { height: roomHeight } = useElementSize(room);
 const ladder = computed(() => job.value.ladders[situation.value]);
 const chosen = ref<Target>();
 watch([situation, jobId, () => mechanism.value.id], () => (chosen.value = undefined));
@@ -79,7 +82,7 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
 </script>
 
 <template>
-  <section aria-label="What gives first" class="flex flex-col gap-2 bg-sheet px-3 py-2.5">
+  <section aria-label="What gives first" class="flex flex-col gap-1.5 bg-sheet px-3 py-2">
     <div v-if="mechanism.jobs.length > 1" role="group" aria-label="Job" class="flex flex-wrap gap-x-3 gap-y-1 text-sm">
       <button
         v-for="one in result.jobs"
@@ -112,8 +115,10 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
         <span class="sr-only">{{ job.ladders[id].verdict }}</span>
       </button>
     </div>
-    <div id="situation-panel" role="tabpanel" :aria-labelledby="`tab-${situation}`" class="flex flex-col gap-2">
-      <LimitGauge :ladder="ladder" :before="before?.ladders[situation]" :selected="selected" @select="selectRung" />
+    <div id="situation-panel" role="tabpanel" :aria-labelledby="`tab-${situation}`" class="flex grow flex-col gap-1.5">
+      <div ref="room" class="min-h-[236px] grow basis-0 max-lg:basis-[280px]">
+        <LimitGauge :ladder="ladder" :before="before?.ladders[situation]" :selected="selected" :height="Math.max(196, roomHeight - 40)" @select="selectRung" />
+      </div>
       <div>
         <p data-testid="answer">
           <b>{{ ladder.sentence.lead }}</b> {{ ladder.sentence.rest }}
@@ -125,9 +130,9 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
             class="act min-h-6"
             @click="emit('working', { of: 'rung', rung: openRung.id, situation }, `${openRung.name}, ${situation}`)"
           >
-            Working of {{ openRung.name }}
+            Working
           </button>
-          <button v-if="ladder.demand !== undefined" type="button" class="act min-h-6" @click="emit('working', { of: 'demand', situation }, `What the job demands, ${situation}`)">of the demand</button>
+          <button v-if="ladder.demand !== undefined" type="button" class="act min-h-6" @click="emit('working', { of: 'demand', situation }, `What the job demands, ${situation}`)">Demand</button>
           <VerdictKey class="ml-auto" />
         </p>
       </div>

@@ -60,18 +60,18 @@ function remove(): void {
   <div class="flex min-h-0 min-w-0 flex-col">
     <GaugeLine class="lg:hidden" />
     <PowerPath />
-    <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px]">
-      <div class="flex min-w-0 flex-col gap-2.5 px-4 py-2.5">
+    <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
+      <div class="flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
         <section aria-label="The open link"><LinkPanel @working="showWorking" /></section>
         <RatioRuler :marks="marks.marks" :progress="canRun ? marks.progress : 1" @stop="marks.stop" @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')" />
         <div class="grid min-h-[230px] grow grid-cols-1 gap-5 sm:grid-cols-2"><ReachChart /><RunChart /></div>
-        <p class="flex gap-5 text-xs text-second">
-          <span class="grow">Stalled motors start fires, chains and gears catch fingers: guards, eye protection, power off before hands go in. Event rules and local codes overrule this program.</span>
+        <p class="flex items-baseline gap-5 text-xs text-second">
+          <span class="min-w-0 grow">Guards, eye protection, power off before hands go in. Event rules and local codes overrule this program.</span>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="startRename">Rename</button>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="remove">Remove mechanism</button>
         </p>
       </div>
-      <GaugePanel id="gauge" class="border-ink max-lg:border-t lg:border-l" @working="showWorking" />
+      <GaugePanel id="gauge" class="min-h-0 border-ink max-lg:border-t lg:overflow-y-auto lg:border-l" @working="showWorking" />
     </div>
     <BaseDialog :open="renaming" title="Rename" @close="renaming = false">
       <form @submit.prevent="rename">

@@ -44,7 +44,7 @@ watch(() => mechanismId, () => (menuOpen.value = false));
     <p>This plan could not be opened: {{ plan.failure }}.</p>
     <p><RouterLink class="act underline" to="/robots">To the robots</RouterLink> <button type="button" class="act ml-4 underline" @click="plan.open(planId)">Try again</button></p>
   </div>
-  <div v-else-if="plan.document" class="grid min-h-0 grow lg:grid-cols-[188px_minmax(0,1fr)]">
+  <div v-else-if="plan.document" class="grid min-h-0 grow lg:grid-cols-[188px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
     <aside class="border-ink max-lg:border-b lg:border-r">
       <button type="button" class="act flex min-h-10 w-full items-center px-4 lg:hidden" :aria-expanded="menuOpen" @click="menuOpen = !menuOpen">Mechanisms of {{ plan.document.name }}</button>
       <MechanismList :class="menuOpen ? '' : 'max-lg:hidden'" :results="results" :current="open ? current : undefined" @add="adding = true" />

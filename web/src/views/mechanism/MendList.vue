@@ -10,7 +10,7 @@ defineEmits<{ apply: [mend: Mend] }>();
 
 <template>
   <div>
-    <h3 class="text-xs font-normal text-second">What would mend the {{ name }}, first to give before → after</h3>
+    <h3 class="text-xs font-normal text-second">Mends the {{ name }}; first to give, before → after</h3>
     <ul data-testid="mends">
       <li v-for="mend in search.mends" :key="mend.lever">
         <button type="button" class="flex min-h-7 w-full items-baseline gap-2 border-t border-hair py-0.5 text-left hover:bg-ground" :title="mend.firstAfter ? `then ${mend.firstAfter} gives first` : ''" @click="$emit('apply', mend)">

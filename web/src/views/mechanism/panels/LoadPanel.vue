@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import FigureField from '../../../components/FigureField.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
 
 /** The job: the numbers that decide in front, the rest folded with what is typical. */
 const { path, job } = useMechanism();
+const more = ref(false);
 const kind = computed(() => path.value.job.kind);
 const DECIDING = {
   sprint: ['output.mass', 'job.distance', 'job.time', 'job.every'],
@@ -22,15 +23,14 @@ const DETAILS = { sprint: 'cover a distance in a time', push: 'push against some
 </script>
 
 <template>
-  <PanelHead title="Load" :detail="`${job.name}: ${DETAILS[kind]}`" />
+  <PanelHead title="Load" :detail="`${job.name}: ${DETAILS[kind]}`">
+    <button v-if="REST[kind].length > 3" type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">{{ more ? 'Less' : 'More about this job' }}</button>
+  </PanelHead>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-7">
     <FigureField v-for="figure in DECIDING[kind]" :key="figure" :figure="figure" />
     <FigureField v-for="figure in REST[kind].slice(0, 3)" :key="figure" :figure="figure" :allow="ALLOW[figure] ?? 'positive'" />
   </div>
-  <details v-if="REST[kind].length > 3" class="mt-1 text-sm">
-    <summary class="act inline-block min-h-6">more about this job</summary>
-    <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-6">
+  <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-7">
       <FigureField v-for="figure in REST[kind].slice(3)" :key="figure" :figure="figure" :allow="ALLOW[figure] ?? 'positive'" />
-    </div>
-  </details>
+  </div>
 </template>
