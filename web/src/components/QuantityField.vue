@@ -25,9 +25,9 @@ const editing = ref(false);
 const text = ref('');
 const kept = ref(true);
 
-const shown = computed(() => (figure.value === undefined ? undefined : split(figure.value, figure.dimension)));
-const name = computed(() => label ?? figure.label);
 const guessed = computed(() => figure.source === 'typical' || figure.source === 'estimated');
+const shown = computed(() => (figure.value === undefined ? undefined : split(figure.value, figure.dimension, guessed.value ? 3 : 4)));
+const name = computed(() => label ?? figure.label);
 
 const read = computed(() => {
   if (text.value.trim() === '') return undefined;
@@ -118,7 +118,7 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
         class="figures w-full min-w-0 bg-transparent py-0.5 text-[0.8125rem]"
         :class="guessed && !editing ? 'text-guess italic' : ''"
         :value="editing ? text : shown ? `${shown.number}${shown.unit.startsWith(':') || shown.unit === '°' ? '' : ' '}${shown.unit}` : ''"
-        :placeholder="shown ? `${shown.number} ${shown.unit}` : 'not known'"
+        :placeholder="shown ? `${shown.number} ${shown.unit}` : '?'"
         :aria-invalid="read !== undefined && !read.ok"
         :aria-describedby="`${id}-said`"
         autocomplete="off"

@@ -59,7 +59,7 @@ const option = computed(() => {
         markPoint: {
           symbol: 'circle',
           symbolSize: 1,
-          data: [{ coord: points[Math.floor(points.length * 0.4)], label: { formatter: NAMES[heldBy], position: 'right', offset: [4, -9], color: colours[heldBy], fontFamily: SANS, fontSize: 11 } }],
+          data: [{ coord: points[Math.floor(points.length * (heldBy === 'voltage' ? 0.75 : 0.4))], label: { formatter: NAMES[heldBy], position: 'right', offset: [4, -9], color: colours[heldBy], fontFamily: SANS, fontSize: 11 } }],
         },
       })),
       {
@@ -90,7 +90,7 @@ const option = computed(() => {
                     symbol: 'circle',
                     symbolSize: 10,
                     itemStyle: { color: sheet, borderColor: pen, borderWidth: 1.6 },
-                    label: { formatter: show(data.settles, 'velocity'), position: 'bottom', color: pen, fontFamily: MONO, fontSize: 11 },
+                    label: { formatter: show(data.settles, 'velocity'), position: 'left', offset: [2, 11], color: pen, fontFamily: MONO, fontSize: 11 },
                   },
                 ],
         },
@@ -100,8 +100,7 @@ const option = computed(() => {
 });
 
 function axis(max: number, second: string, hair: string) {
-  const step = 10 ** Math.floor(Math.log10(max)) * ([1, 2, 5].find((n) => max / (10 ** Math.floor(Math.log10(max)) * n) <= 5) ?? 5) * 0.5;
-  return { type: 'value', min: 0, max, interval: step * 2, axisLabel: { color: second, fontFamily: MONO, fontSize: 11, showMaxLabel: false }, axisLine: { show: true, lineStyle: { color: second } }, splitLine: { lineStyle: { color: hair } } };
+  return { type: 'value', min: 0, max, splitNumber: 4, axisLabel: { color: second, fontFamily: MONO, fontSize: 11, showMaxLabel: false }, axisLine: { show: true, lineStyle: { color: second } }, splitLine: { lineStyle: { color: hair } } };
 }
 
 function tip(items: readonly { seriesName: string; data: readonly [number, number] }[]): string {
@@ -124,5 +123,4 @@ const summary = computed(() => {
 
 <template>
   <ChartFrame v-if="reach" title="Reach" :caption="`${word}, ${split(1, 'force').unit}, against speed, ${split(1, 'velocity').unit}`" :option="option" :table="table" :summary="summary" />
-  <div v-else class="text-second"><h3 class="text-ink">Reach</h3>Not known until the missing figures are there.</div>
 </template>

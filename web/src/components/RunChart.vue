@@ -110,5 +110,4 @@ const caption = computed(() => {
 
 <template>
   <ChartFrame v-if="run" title="Run" :caption="caption" :option="option" :table="table" :summary="summary" />
-  <div v-else class="text-second"><h3 class="text-ink">Run</h3>Not known until the missing figures are there.</div>
 </template>

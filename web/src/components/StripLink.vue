@@ -29,7 +29,7 @@ const key = computed(() => {
   return [text(there), join && other ? `${join} ${text(other)}` : '', word ?? ''].filter(Boolean).join(' ');
 });
 const passes = computed(() => link.passes && show(link.passes.value, link.passes.dimension));
-const turning = computed(() => link.passes?.dimension !== 'current');
+const turning = computed(() => !['pack', 'branch', 'controller'].includes(link.kind));
 const share = computed(() => Math.min(1, link.used ?? 0));
 const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 'not known': 'bg-second' } as const;
 </script>
@@ -50,13 +50,13 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
         <span class="flex items-center gap-1.5">
           <VerdictRing v-if="link.verdict" :verdict="link.verdict" />
           <b class="truncate">{{ link.title }}</b>
-          <VerdictWord v-if="link.verdict" :verdict="link.verdict" class="ml-auto text-xs whitespace-nowrap" />
           <span v-if="first" class="text-xs font-semibold lg:hidden">gives first</span>
         </span>
         <span class="truncate text-second" :title="link.detail">{{ link.detail }}</span>
-        <span class="figures truncate text-xs" :title="key">{{ key ?? (link.verdict === 'not known' ? 'a figure is missing' : ' ') }}</span>
-        <span class="mt-1 block h-1.5 border" :class="link.used === undefined ? 'border-transparent' : 'border-line'">
-          <span v-if="link.used !== undefined && link.verdict" class="block h-full" :class="FILL[link.verdict]" :style="{ width: `${share * 100}%` }" />
+        <span class="figures truncate text-xs" :title="key">{{ key ?? (link.verdict === 'not known' ? 'figure missing' : ' ') }}</span>
+        <span class="flex h-4 items-center gap-2 text-xs">
+          <span v-if="link.used !== undefined && link.verdict" class="h-1.5 grow border border-line"><span class="block h-full" :class="FILL[link.verdict]" :style="{ width: `${share * 100}%` }" /></span>
+          <VerdictWord v-if="link.verdict" :verdict="link.verdict" class="whitespace-nowrap" />
         </span>
       </span>
     </button>

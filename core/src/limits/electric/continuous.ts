@@ -17,7 +17,7 @@ function steady(path: PowerPath, situation: Situation): number {
 /** What the motor carries for ever, over its share of the time at work. */
 export const continuous = electricLimit({
   id: 'continuous',
-  name: 'motor, steady heat',
+  name: 'steady heat',
   subject: 'The motor’s steady current',
   link: 'motor',
   wants: 1.5,

@@ -6,7 +6,7 @@ import { supplySideLimit } from './electricLimit.js';
 /** The pack's discharge limit, less what the rest of the robot draws, shared by the motors. */
 export const discharge = supplySideLimit({
   id: 'discharge',
-  name: 'pack’s discharge limit',
+  name: 'pack discharge',
   subject: 'The pack’s discharge limit',
   link: 'pack',
   wants: 1.5,

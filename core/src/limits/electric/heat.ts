@@ -5,7 +5,7 @@ import { electricLimit } from './electricLimit.js';
 /** The current that brings the winding to its limit in the time it is held. */
 export const heat = electricLimit({
   id: 'heat',
-  name: 'motor, heat while held',
+  name: 'heat while held',
   subject: 'The motor’s heat',
   link: 'motor',
   wants: 1.5,

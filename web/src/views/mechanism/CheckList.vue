@@ -46,7 +46,7 @@ const isChosen = (check: Check): boolean => chosen !== undefined && 'check' in c
         <span class="grow truncate">{{ check.name }}<span class="sr-only">: {{ check.verdict }}</span></span>
         <span class="figures text-xs whitespace-nowrap"><span v-if="moved(check)" class="text-second">{{ moved(check) }} → </span>{{ answer(check) }}</span>
       </button>
-      <p v-if="check.verdict === 'gives way' || check.verdict === 'not known'" class="pl-5 text-xs text-second">{{ check.sentence }}</p>
+      <p v-if="check.verdict === 'not known' && check.id === 'in-time'" class="pl-5 text-xs text-second">{{ check.sentence }}</p>
     </li>
   </ul>
   <button v-if="rest.length > 0" type="button" class="act min-h-6 self-start text-xs" :aria-expanded="open" @click="open = !open">{{ open ? 'fold' : `${rest.length} more are well` }}</button>

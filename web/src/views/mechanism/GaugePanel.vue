@@ -21,13 +21,16 @@ const ladder = computed(() => job.value.ladders[situation.value]);
 const chosen = ref<Target>();
 watch([situation, jobId, () => mechanism.value.id], () => (chosen.value = undefined));
 
-/** What the mends are for: what was chosen, else the first that is not enough, rung before check. */
+const failingChecks = computed(() => job.value.checks.filter((check) => check.verdict === 'gives way'));
+
+/** What the mends are for: what was chosen, else the first that is not enough. */
 const target = computed<Target | undefined>(() => {
   if (chosen.value) return chosen.value;
   const rung = ladder.value.rungs.find((candidate) => !candidate.outOfReach && candidate.verdict !== 'enough' && candidate.verdict !== 'not known');
-  if (rung) return { jobId: jobId.value, rung: rung.id, situation: situation.value };
-  const check = job.value.checks.find((candidate) => candidate.verdict === 'gives way');
-  return check && { jobId: jobId.value, check: check.id };
+  const [failing] = failingChecks.value;
+  // A check that fails comes before a limit that is merely tight.
+  if (failing && rung?.verdict !== 'gives way') return { jobId: jobId.value, check: failing.id };
+  return rung && { jobId: jobId.value, rung: rung.id, situation: situation.value };
 });
 const mechanismId = computed(() => mechanism.value.id);
 const search = useMends(mechanismId, target);
@@ -82,7 +85,7 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
 </script>
 
 <template>
-  <section aria-label="What gives first" class="flex flex-col gap-1.5 bg-sheet px-3 py-2">
+  <section aria-label="What gives first" class="relative flex flex-col gap-1.5 bg-sheet px-3 py-2">
     <div v-if="mechanism.jobs.length > 1" role="group" aria-label="Job" class="flex flex-wrap gap-x-3 gap-y-1 text-sm">
       <button
         v-for="one in result.jobs"
@@ -116,10 +119,13 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
       </button>
     </div>
     <div id="situation-panel" role="tabpanel" :aria-labelledby="`tab-${situation}`" class="flex grow flex-col gap-1.5">
-      <div ref="room" class="min-h-[236px] grow basis-0 max-lg:basis-[280px]">
-        <LimitGauge :ladder="ladder" :before="before?.ladders[situation]" :selected="selected" :height="Math.max(196, roomHeight - 40)" @select="selectRung" />
+      <div ref="room" class="min-h-[206px] grow basis-0 max-lg:basis-[280px]">
+        <LimitGauge :ladder="ladder" :before="before?.ladders[situation]" :selected="selected" :height="Math.max(166, roomHeight - 40)" @select="selectRung" />
       </div>
       <div>
+        <p v-for="check in failingChecks" :key="check.id" class="border-l-3 border-gives pl-2" data-testid="failing">
+          <b>Gives way, whatever the gauge says.</b> {{ check.sentence }}
+        </p>
         <p data-testid="answer">
           <b>{{ ladder.sentence.lead }}</b> {{ ladder.sentence.rest }}
         </p>

@@ -14,6 +14,7 @@ import { usePlan } from '../../stores/plan.js';
 import GaugePanel from './GaugePanel.vue';
 import GaugeLine from './GaugeLine.vue';
 import LinkPanel from './LinkPanel.vue';
+import MissingFigures from './MissingFigures.vue';
 
 /** The open mechanism: power path above, the open link's fields, ruler and charts, the gauge at the side. */
 const { mechanismId } = defineProps<{ mechanismId: string }>();
@@ -61,10 +62,11 @@ function remove(): void {
     <GaugeLine class="lg:hidden" />
     <PowerPath />
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
-      <div class="flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
+      <div class="relative flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
         <section aria-label="The open link"><LinkPanel @working="showWorking" /></section>
         <RatioRuler :marks="marks.marks" :progress="canRun ? marks.progress : 1" @stop="marks.stop" @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')" />
-        <div class="grid min-h-[230px] grow grid-cols-1 gap-5 sm:grid-cols-2"><ReachChart /><RunChart /></div>
+        <MissingFigures v-if="job.run === undefined" class="grow" />
+        <div v-else class="grid min-h-[230px] grow grid-cols-1 gap-5 sm:grid-cols-2"><ReachChart /><RunChart /></div>
         <p class="flex items-baseline gap-5 text-xs text-second">
           <span class="min-w-0 grow">Guards, eye protection, power off before hands go in. Event rules and local codes overrule this program.</span>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="startRename">Rename</button>

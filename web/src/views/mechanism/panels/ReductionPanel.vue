@@ -57,12 +57,13 @@ function addChosen(event: Event): void {
     </select>
     <button type="button" class="act min-h-6" @click="emit('working', { of: 'term', term: 'efficiency' }, 'Efficiency of the train')">Working</button>
   </PanelHead>
-  <ol class="grid gap-3 md:grid-cols-2 xl:grid-cols-3">
-    <li v-for="(stage, i) in stages" :key="stage.id" class="border p-1.5" :class="link === stage.id ? 'border-2 border-ink bg-sheet' : 'border-hair'">
+  <ol class="grid gap-3 md:grid-cols-2" :class="stages.length > 2 ? 'xl:grid-cols-3' : ''">
+    <li v-for="(stage, i) in stages" :key="stage.id">
+      <div role="group" :aria-label="`Stage ${i + 1}`" class="border p-1.5" :class="link === stage.id ? 'border-2 border-ink bg-sheet' : 'border-hair'">
       <div class="flex items-center gap-1">
-        <b>{{ i + 1 }}. {{ stage.name ?? STAGE_NAMES[stage.kind] }}</b>
-        <button v-if="choice.tuning !== stage.id && stage.kind !== 'worm' && stage.kind !== 'screw'" type="button" class="act ml-2 min-h-6 text-xs" @click="commit([{ at: [...choiceAt, 'tuning'], to: stage.id }])">tune with this</button>
-        <span v-else-if="choice.tuning === stage.id" class="ml-2 text-xs text-second">moves with the ruler</span>
+        <b class="truncate">{{ i + 1 }}. {{ stage.name ?? STAGE_NAMES[stage.kind] }}</b>
+        <button v-if="choice.tuning !== stage.id && stage.kind !== 'worm' && stage.kind !== 'screw'" type="button" class="act ml-2 min-h-6 text-xs whitespace-nowrap" @click="commit([{ at: [...choiceAt, 'tuning'], to: stage.id }])">put on the ruler</button>
+        <span v-else-if="choice.tuning === stage.id" class="ml-2 text-xs text-second">on the ruler</span>
         <span class="ml-auto flex">
           <button type="button" class="act grid size-6 place-items-center" :aria-label="`Stage ${i + 1} towards the motor`" :disabled="i === 0" @click="move(i, -1)"><ArrowLeft :size="14" /></button>
           <button type="button" class="act grid size-6 place-items-center" :aria-label="`Stage ${i + 1} towards the load`" :disabled="i === stages.length - 1" @click="move(i, 1)"><ArrowRight :size="14" /></button>
@@ -70,6 +71,7 @@ function addChosen(event: Event): void {
         </span>
       </div>
       <StageFields :stage="stage" :index="i" />
+      </div>
     </li>
   </ol>
 </template>

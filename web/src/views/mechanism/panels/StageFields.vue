@@ -44,9 +44,9 @@ function swap(): void {
 
 <template>
   <div v-if="stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt'">
-    <div class="grid grid-cols-[1.3fr_1fr_1fr] gap-x-3">
-      <CountField :value="stage.driver" :label="`driver, stage ${index + 1}`" :least="6" @change="setTeeth(Number($event), stage.driven)" />
-      <CountField :value="stage.driven" :label="`driven, stage ${index + 1}`" :least="6" @change="setTeeth(stage.driver, Number($event))" />
+    <div class="grid grid-cols-3 gap-x-3">
+      <CountField :value="stage.driver" label="driver" :least="6" @change="setTeeth(Number($event), stage.driven)" />
+      <CountField :value="stage.driven" label="driven" :least="6" @change="setTeeth(stage.driver, Number($event))" />
       <FigureField :figure="`stage.${stage.id}.efficiency`" allow="efficiency" />
     </div>
     <p class="mt-0.5 flex flex-wrap items-baseline gap-x-2 text-xs text-second">
