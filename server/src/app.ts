@@ -41,8 +41,22 @@ export function createApp({ plans, shelf, log, host, webFolder }: AppParts): Exp
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
-  app.use(pinoHttp({ logger: log, quietReqLogger: true, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url }), res: ({ statusCode }: { statusCode: number }) => ({ statusCode }) } }));
-  app.use(helmet({ contentSecurityPolicy: { useDefaults: false, directives: CONTENT_POLICY }, strictTransportSecurity: false }));
+  app.use(
+    pinoHttp({
+      logger: log,
+      quietReqLogger: true,
+      serializers: {
+        req: ({ method, url }: { method: string; url: string }) => ({ method, url }),
+        res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+      },
+    }),
+  );
+  app.use(
+    helmet({
+      contentSecurityPolicy: { useDefaults: false, directives: CONTENT_POLICY },
+      strictTransportSecurity: false,
+    }),
+  );
   app.use(sameOrigin(host));
   app.use(compression());
   app.use('/api', (_request, response, next) => {

@@ -29,7 +29,13 @@ if (await plans.isEmpty()) {
   for (const plan of readDemo()) await plans.create(plan);
 }
 
-const app = createApp({ plans, shelf, log, host: settings.host, webFolder: fileURLToPath(new URL('../../web/dist', import.meta.url)) });
+const app = createApp({
+  plans,
+  shelf,
+  log,
+  host: settings.host,
+  webFolder: fileURLToPath(new URL('../../web/dist', import.meta.url)),
+});
 const server = app.listen(settings.port, settings.host, (error?: Error) => {
   if (error) {
     process.stderr.write(`PORT: ${settings.host}:${settings.port} cannot be listened on: ${error.message}\n`);

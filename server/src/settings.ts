@@ -29,5 +29,10 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     throw new Error(`${name}: ${error.message} (is "${String(environment[String(name)])}")`);
   }
   const read = value as { PORT: number; HOST: string; ROUGH_GEAR_DATA: string; ROUGH_GEAR_LOG: string };
-  return { port: read.PORT, host: read.HOST, dataFolder: resolve(root, read.ROUGH_GEAR_DATA), logLevel: read.ROUGH_GEAR_LOG };
+  return {
+    port: read.PORT,
+    host: read.HOST,
+    dataFolder: resolve(root, read.ROUGH_GEAR_DATA),
+    logLevel: read.ROUGH_GEAR_LOG,
+  };
 }

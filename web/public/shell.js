@@ -8,14 +8,17 @@ self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim(
 // The page names what it had loaded before this worker took over.
 self.addEventListener('message', (event) => {
   const { keep } = event.data;
-  event.waitUntil(caches.open(CACHE).then((cache) => Promise.all(keep.map((url) => keptFirst(new Request(url), cache)))));
+  event.waitUntil(
+    caches.open(CACHE).then((cache) => Promise.all(keep.map((url) => keptFirst(new Request(url), cache)))),
+  );
 });
 
 self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin || url.pathname.startsWith('/api/')) return;
-  if (url.pathname.startsWith('/assets/')) event.respondWith(caches.open(CACHE).then((cache) => keptFirst(request, cache)));
+  if (url.pathname.startsWith('/assets/'))
+    event.respondWith(caches.open(CACHE).then((cache) => keptFirst(request, cache)));
   else event.respondWith(freshFirst(request.mode === 'navigate' ? new Request('/') : request));
 });
 

@@ -14,7 +14,9 @@ useShortcuts(() => (sheet.value = !sheet.value));
 
 <template>
   <div class="flex min-h-screen flex-col lg:h-screen">
-    <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2">To the content</a>
+    <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2"
+      >To the content</a
+    >
     <AppHeader @shortcuts="sheet = true" />
     <main id="main" class="flex min-h-0 grow flex-col lg:overflow-y-auto"><RouterView /></main>
     <ShortcutSheet :open="sheet" @close="sheet = false" />

@@ -30,16 +30,36 @@ const STATES = {
     </nav>
     <div class="ml-auto flex flex-wrap items-center gap-x-4">
       <template v-if="inPlan">
-        <span role="status" class="text-sm" :class="plan.state === 'saved' || plan.state === 'saving' ? 'text-second' : 'text-gives'" data-testid="save-state">{{ STATES[plan.state] }}<template v-if="plan.refusal">: {{ plan.refusal }}</template></span>
+        <span
+          role="status"
+          class="text-sm"
+          :class="plan.state === 'saved' || plan.state === 'saving' ? 'text-second' : 'text-gives'"
+          data-testid="save-state"
+          >{{ STATES[plan.state] }}<template v-if="plan.refusal">: {{ plan.refusal }}</template></span
+        >
         <PlanHistory />
         <button type="button" class="act min-h-6" :disabled="!plan.canUndo" @click="plan.undo()">Undo</button>
         <button type="button" class="act min-h-6" :disabled="!plan.canRedo" @click="plan.redo()">Redo</button>
       </template>
-      <button type="button" class="act min-h-6" :aria-label="`Units: ${preferences.units}. Change to ${preferences.units === 'metric' ? 'inch' : 'metric'}`" @click="preferences.units = preferences.units === 'metric' ? 'inch' : 'metric'">{{ preferences.units }}</button>
-      <button type="button" class="act grid size-7 place-items-center" :aria-label="preferences.theme === 'dark' ? 'Change to light' : 'Change to dark'" @click="preferences.theme = preferences.theme === 'dark' ? 'light' : 'dark'">
+      <button
+        type="button"
+        class="act min-h-6"
+        :aria-label="`Units: ${preferences.units}. Change to ${preferences.units === 'metric' ? 'inch' : 'metric'}`"
+        @click="preferences.units = preferences.units === 'metric' ? 'inch' : 'metric'"
+      >
+        {{ preferences.units }}
+      </button>
+      <button
+        type="button"
+        class="act grid size-7 place-items-center"
+        :aria-label="preferences.theme === 'dark' ? 'Change to light' : 'Change to dark'"
+        @click="preferences.theme = preferences.theme === 'dark' ? 'light' : 'dark'"
+      >
         <Sun v-if="preferences.theme === 'dark'" :size="16" /><Moon v-else :size="16" />
       </button>
-      <button type="button" class="act size-7 font-semibold" aria-label="Shortcuts" @click="$emit('shortcuts')">?</button>
+      <button type="button" class="act size-7 font-semibold" aria-label="Shortcuts" @click="$emit('shortcuts')">
+        ?
+      </button>
     </div>
   </header>
 </template>

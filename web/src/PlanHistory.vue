@@ -38,8 +38,14 @@ async function bringBack(revision: number): Promise<void> {
   <BaseDialog :open="open" title="Revisions of this plan" @close="open = false">
     <p v-if="failure" role="alert" class="text-gives">They could not be fetched: {{ failure }}.</p>
     <ul class="max-h-[55vh] overflow-auto">
-      <li v-for="{ revision, savedAt } in revisions" :key="revision" class="flex items-baseline justify-between gap-4 border-b border-hair py-1">
-        <span class="figures">{{ revision }}</span><span class="grow text-second">{{ format(new Date(savedAt), 'd MMM yyyy, HH:mm:ss') }}</span>
+      <li
+        v-for="{ revision, savedAt } in revisions"
+        :key="revision"
+        class="flex items-baseline justify-between gap-4 border-b border-hair py-1"
+      >
+        <span class="figures">{{ revision }}</span><span class="grow text-second">{{
+          format(new Date(savedAt), 'd MMM yyyy, HH:mm:ss')
+        }}</span>
         <span v-if="revision === plan.revision" class="text-second">open now</span>
         <button v-else type="button" class="act min-h-6" @click="bringBack(revision)">Bring back</button>
       </li>

@@ -13,9 +13,13 @@ const preferences = usePreferences();
   <BaseDialog :open="open" title="Keys" @close="$emit('close')">
     <ul>
       <li v-for="{ keys, does } in SHORTCUTS" :key="does" class="flex justify-between gap-4 border-b border-hair py-1">
-        <span>{{ does }}</span><span class="whitespace-nowrap"><kbd v-for="key in keys" :key="key" class="key ml-1">{{ key }}</kbd></span>
+        <span>{{ does }}</span><span class="whitespace-nowrap"
+          ><kbd v-for="key in keys" :key="key" class="key ml-1">{{ key }}</kbd></span
+        >
       </li>
     </ul>
-    <label class="mt-3 flex items-center gap-2"><input v-model="preferences.singleKeys" type="checkbox" class="size-4" /> single-key shortcuts are on</label>
+    <label class="mt-3 flex items-center gap-2"
+      ><input v-model="preferences.singleKeys" type="checkbox" class="size-4" /> single-key shortcuts are on</label
+    >
   </BaseDialog>
 </template>

@@ -4,11 +4,17 @@ import RobotsView from './views/robots/RobotsView.vue';
 const routes: RouteRecordRaw[] = [
   { path: '/', redirect: '/robots' },
   { path: '/robots', name: 'robots', component: RobotsView },
-  { path: '/robots/:planId/:mechanismId?/:link?', name: 'mechanism', component: () => import('./views/mechanism/MechanismView.vue'), props: true },
+  {
+    path: '/robots/:planId/:mechanismId?/:link?',
+    name: 'mechanism',
+    component: () => import('./views/mechanism/MechanismView.vue'),
+    props: true,
+  },
   { path: '/:rest(.*)*', redirect: '/robots' },
 ];
 
 // All components in every state on one page: for those who change them.
-if (import.meta.env.DEV) routes.unshift({ path: '/patterns', name: 'patterns', component: () => import('./views/patterns/PatternsView.vue') });
+if (import.meta.env.DEV)
+  routes.unshift({ path: '/patterns', name: 'patterns', component: () => import('./views/patterns/PatternsView.vue') });
 
 export const router = createRouter({ history: createWebHistory(), routes });

@@ -38,7 +38,12 @@ type Given = Readonly<Record<string, unknown>>;
 const HELD_BY: Readonly<Record<HeldBy, string>> = { voltage: 'voltage', stator: 'stator', supply: 'supply' };
 
 interface DriveGiven {
-  readonly motor: { readonly resistance: number; readonly torqueConstant: number; readonly backEmfConstant: number; readonly freeCurrent: number };
+  readonly motor: {
+    readonly resistance: number;
+    readonly torqueConstant: number;
+    readonly backEmfConstant: number;
+    readonly freeCurrent: number;
+  };
   readonly rotorInertia?: number;
   readonly controllerResistance: number;
   readonly motors: number;
@@ -146,12 +151,36 @@ export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
     };
   }),
   'drive-sprint': adapter(
-    (given: RunGiven & { mass: number; wheelRadius: number; rollingResistance: number; grip: number; drivenShare: number; slope: number; distance: number }) =>
-      runGot(given, given.wheelRadius, driveBase(given), given.distance),
+    (
+      given: RunGiven & {
+        mass: number;
+        wheelRadius: number;
+        rollingResistance: number;
+        grip: number;
+        drivenShare: number;
+        slope: number;
+        distance: number;
+      },
+    ) => runGot(given, given.wheelRadius, driveBase(given), given.distance),
   ),
   'lift-raise': adapter(
-    (given: RunGiven & { mass: number; drumRadius: number; friction: number; counterforce: number; loadPerRope: number; slopeDegrees: number; ropeTravel: number }) =>
-      runGot(given, given.drumRadius, lift({ ...given, slope: (given.slopeDegrees * Math.PI) / 180 }), given.ropeTravel),
+    (
+      given: RunGiven & {
+        mass: number;
+        drumRadius: number;
+        friction: number;
+        counterforce: number;
+        loadPerRope: number;
+        slopeDegrees: number;
+        ropeTravel: number;
+      },
+    ) =>
+      runGot(
+        given,
+        given.drumRadius,
+        lift({ ...given, slope: (given.slopeDegrees * Math.PI) / 180 }),
+        given.ropeTravel,
+      ),
   ),
   pack: adapter((given: PackFigures & { charge: number; current: number }) => ({
     restVoltage: packRestVoltage(given, given.charge),
@@ -168,27 +197,46 @@ export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
   })),
   'wheel-slip': adapter(
     (
-      given: DriveGiven & { reduction: number; efficiency: number; wheelRadius: number; mass: number; grip: number; drivenShare: number; slopeDegrees: number },
+      given: DriveGiven & {
+        reduction: number;
+        efficiency: number;
+        wheelRadius: number;
+        mass: number;
+        grip: number;
+        drivenShare: number;
+        slopeDegrees: number;
+      },
     ) => {
       const base = driveBase({ ...given, rollingResistance: 0, slope: (given.slopeDegrees * Math.PI) / 180 });
       const push = base.grip ?? 0;
-      const perAmpere = (given.reduction * given.efficiency * given.motor.torqueConstant * given.motors) / given.wheelRadius;
+      const perAmpere =
+        (given.reduction * given.efficiency * given.motor.torqueConstant * given.motors) / given.wheelRadius;
       return { pushAtSlip: push, motorCurrentAtSlip: given.motor.freeCurrent + push / perAmpere };
     },
   ),
-  train: adapter((given: { stages: { driver: number; driven: number; efficiency: number }[]; motorTorque: number; motorSpeed: number }) => {
-    const train = trainOf(
-      given.stages.map(({ driver, driven, efficiency }) => ({ ratio: driven / driver, efficiency, backEfficiency: backEfficiency(efficiency) })),
-    );
-    const shafts = alongTrain(train, given.motorTorque, given.motorSpeed);
-    return {
-      reduction: train.total,
-      efficiency: train.efficiency,
-      backEfficiency: train.backEfficiency,
-      outputTorque: shafts.at(-1)?.torque ?? given.motorTorque,
-      outputSpeed: shafts.at(-1)?.speed ?? given.motorSpeed,
-      torqueAfterFirst: shafts[0]?.torque ?? given.motorTorque,
-      speedAfterFirst: shafts[0]?.speed ?? given.motorSpeed,
-    };
-  }),
+  train: adapter(
+    (given: {
+      stages: { driver: number; driven: number; efficiency: number }[];
+      motorTorque: number;
+      motorSpeed: number;
+    }) => {
+      const train = trainOf(
+        given.stages.map(({ driver, driven, efficiency }) => ({
+          ratio: driven / driver,
+          efficiency,
+          backEfficiency: backEfficiency(efficiency),
+        })),
+      );
+      const shafts = alongTrain(train, given.motorTorque, given.motorSpeed);
+      return {
+        reduction: train.total,
+        efficiency: train.efficiency,
+        backEfficiency: train.backEfficiency,
+        outputTorque: shafts.at(-1)?.torque ?? given.motorTorque,
+        outputSpeed: shafts.at(-1)?.speed ?? given.motorSpeed,
+        torqueAfterFirst: shafts[0]?.torque ?? given.motorTorque,
+        speedAfterFirst: shafts[0]?.speed ?? given.motorSpeed,
+      };
+    },
+  ),
 };

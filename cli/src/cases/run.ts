@@ -26,9 +26,11 @@ export function readCases(text: string): readonly Case[] {
     if (!isRecord(entry) || typeof entry['id'] !== 'string' || typeof entry['kind'] !== 'string') {
       throw new Error(`case ${i + 1}: "id" and "kind" must be words`);
     }
-    if (!isRecord(entry['given']) || !isRecord(entry['expect'])) throw new Error(`case ${entry['id']}: "given" and "expect" must be objects`);
+    if (!isRecord(entry['given']) || !isRecord(entry['expect']))
+      throw new Error(`case ${entry['id']}: "given" and "expect" must be objects`);
     for (const [name, expected] of Object.entries(entry['expect'])) {
-      if (!isRecord(expected) || !('value' in expected)) throw new Error(`case ${entry['id']}: "expect.${name}" has no "value"`);
+      if (!isRecord(expected) || !('value' in expected))
+        throw new Error(`case ${entry['id']}: "expect.${name}" has no "value"`);
     }
     return entry as unknown as Case;
   });
@@ -47,7 +49,9 @@ export function runCase({ id, kind, given, expect }: Case): CaseResult {
   const names = Object.keys(expect);
   const got = Object.fromEntries(names.filter((name) => name in all).map((name) => [name, all[name]!]));
   const off = names.filter((name) => !(name in all) || !agrees(all[name] ?? null, expect[name]!));
-  return off.length === 0 ? { id, kind, got, pass: true } : { id, kind, got, pass: false, reason: `off: ${off.join(', ')}` };
+  return off.length === 0
+    ? { id, kind, got, pass: true }
+    : { id, kind, got, pass: false, reason: `off: ${off.join(', ')}` };
 }
 
 function agrees(got: Word, { value, relTol = 0 }: { value: Word; relTol?: number }): boolean {

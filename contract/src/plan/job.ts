@@ -13,8 +13,18 @@ const common = {
   acceleration: positive,
 };
 
-const sprint = Joi.object<SprintJob, true>({ ...common, kind: Joi.string().valid('sprint').required(), distance: positive, time: positive });
-const push = Joi.object<PushJob, true>({ ...common, kind: Joi.string().valid('push').required(), push: positive, time: positive });
+const sprint = Joi.object<SprintJob, true>({
+  ...common,
+  kind: Joi.string().valid('sprint').required(),
+  distance: positive,
+  time: positive,
+});
+const push = Joi.object<PushJob, true>({
+  ...common,
+  kind: Joi.string().valid('push').required(),
+  push: positive,
+  time: positive,
+});
 const raise = Joi.object<RaiseJob, true>({
   ...common,
   kind: Joi.string().valid('raise').required(),
@@ -30,6 +40,10 @@ export const job = Joi.alternatives<Job>().conditional('.kind', {
   switch: [
     { is: 'sprint', then: sprint },
     { is: 'push', then: push },
-    { is: 'raise', then: raise, otherwise: Joi.object({ kind: Joi.valid('sprint', 'push', 'raise').required() }).unknown() },
+    {
+      is: 'raise',
+      then: raise,
+      otherwise: Joi.object({ kind: Joi.valid('sprint', 'push', 'raise').required() }).unknown(),
+    },
   ],
 });

@@ -1,4 +1,13 @@
-import type { BreakerPart, ControllerPart, MotorKvData, MotorPart, MotorSheetData, PackPart, Part, PartCopy } from '@rough-gear/core';
+import type {
+  BreakerPart,
+  ControllerPart,
+  MotorKvData,
+  MotorPart,
+  MotorSheetData,
+  PackPart,
+  Part,
+  PartCopy,
+} from '@rough-gear/core';
 import Joi from 'joi';
 import type { Writable } from './writable.js';
 import { efficiency, notNegative, positive, temperature } from './quantity.js';
@@ -36,7 +45,12 @@ export const motorPart = Joi.object<MotorPart, true>({
   kind: Joi.string().valid('motor').required(),
   type: Joi.string().valid('brushed', 'brushless').required(),
   data: Joi.alternatives()
-    .conditional('.form', { switch: [{ is: 'sheet', then: motorSheet }, { is: 'kv', then: motorKv, otherwise: motorSheet }] })
+    .conditional('.form', {
+      switch: [
+        { is: 'sheet', then: motorSheet },
+        { is: 'kv', then: motorKv, otherwise: motorSheet },
+      ],
+    })
     .required(),
   freeCurrentPerSpeed: notNegative,
   rotorInertia: positive,
@@ -88,7 +102,11 @@ export const part = Joi.alternatives<Part>().conditional('.kind', {
     { is: 'motor', then: motorPart },
     { is: 'pack', then: packPart },
     { is: 'controller', then: controllerPart },
-    { is: 'breaker', then: breakerPart, otherwise: Joi.object({ kind: Joi.valid('motor', 'pack', 'controller', 'breaker').required() }).unknown() },
+    {
+      is: 'breaker',
+      then: breakerPart,
+      otherwise: Joi.object({ kind: Joi.valid('motor', 'pack', 'controller', 'breaker').required() }).unknown(),
+    },
   ],
 });
 

@@ -1,4 +1,17 @@
-import { PLAN_FORMAT, PLAN_VERSION, type Choice, type DcDrive, type DrumOutput, type Job, type Mechanism, type Output, type Plan, type Stage, type SupplyNode, type WheelsOutput } from '@rough-gear/core';
+import {
+  PLAN_FORMAT,
+  PLAN_VERSION,
+  type Choice,
+  type DcDrive,
+  type DrumOutput,
+  type Job,
+  type Mechanism,
+  type Output,
+  type Plan,
+  type Stage,
+  type SupplyNode,
+  type WheelsOutput,
+} from '@rough-gear/core';
 import Joi from 'joi';
 import { job } from './job.js';
 import { partCopy } from './part.js';

@@ -9,14 +9,19 @@ export interface Problem {
   readonly reason: string;
 }
 
-export type PlanRead = { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type PlanRead =
+  { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /**
  * Holds a document against the schema and its references. The one gate for the API, the file import
  * and the command line. From the second version on, older documents are brought up to date here first.
  */
 export function readPlan(document: unknown): PlanRead {
-  const { error, value } = planSchema.validate(document, { abortEarly: false, convert: false, errors: { wrap: { label: false } } });
+  const { error, value } = planSchema.validate(document, {
+    abortEarly: false,
+    convert: false,
+    errors: { wrap: { label: false } },
+  });
   if (error) return { ok: false, problems: error.details.slice(0, 20).map(problemOf) };
   const plan = value as Plan;
   const problems = checkReferences(plan);
@@ -33,13 +38,19 @@ export function readPlanText(text: string): PlanRead {
 }
 
 function problemOf({ path, message, context }: ValidationErrorItem): Problem {
-  const field = path.reduce<string>((text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${key}` : key), '') || 'plan';
+  const field =
+    path.reduce<string>(
+      (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${key}` : key),
+      '',
+    ) || 'plan';
   const label = context?.label ?? '';
   const reason = message.startsWith(label) ? message.slice(label.length).replace(/^:? /, '') : message;
   const value: unknown = context?.value;
-  const shown = typeof value === 'number' || typeof value === 'string' ? ` (is ${JSON.stringify(value).slice(0, 60)})` : '';
+  const shown =
+    typeof value === 'number' || typeof value === 'string' ? ` (is ${JSON.stringify(value).slice(0, 60)})` : '';
   return { field, reason: `${reason}${shown}` };
 }
 
 /** Problems in one line each. */
-export const problemText = (problems: readonly Problem[]): string => problems.map(({ field, reason }) => `${field}: ${reason}`).join('\n');
+export const problemText = (problems: readonly Problem[]): string =>
+  problems.map(({ field, reason }) => `${field}: ${reason}`).join('\n');

@@ -13,7 +13,11 @@ export function checkReferences(plan: Plan): readonly Problem[] {
   const needPart = (field: string, id: string | undefined, kind: PartKind) => {
     if (id === undefined) return;
     const found = plan.parts[id]?.part.kind;
-    if (found !== kind) say(field, `names the part ${id}, which is ${found === undefined ? 'not in the plan' : `a ${found}`}; a ${kind} is allowed`);
+    if (found !== kind)
+      say(
+        field,
+        `names the part ${id}, which is ${found === undefined ? 'not in the plan' : `a ${found}`}; a ${kind} is allowed`,
+      );
   };
   unique(plan.supply, 'supply', say);
   unique(plan.mechanisms, 'mechanisms', say);
@@ -31,23 +35,32 @@ export function checkReferences(plan: Plan): readonly Problem[] {
     unique(mechanism.jobs, `${field}.jobs`, say);
     unique(mechanism.choices, `${field}.choices`, say);
     mechanism.jobs.forEach((job, j) => {
-      if (!fits.jobs.includes(job.kind)) say(`${field}.jobs[${j}].kind`, `a ${mechanism.kind} does no ${job.kind}; allowed: ${fits.jobs.join(', ')}`);
+      if (!fits.jobs.includes(job.kind))
+        say(`${field}.jobs[${j}].kind`, `a ${mechanism.kind} does no ${job.kind}; allowed: ${fits.jobs.join(', ')}`);
     });
-    if (!mechanism.choices.some((choice) => choice.id === mechanism.current)) say(`${field}.current`, `${mechanism.current} is none of its choices`);
+    if (!mechanism.choices.some((choice) => choice.id === mechanism.current))
+      say(`${field}.current`, `${mechanism.current} is none of its choices`);
     mechanism.choices.forEach((choice, c) => {
       const at = `${field}.choices[${c}]`;
       needPart(`${at}.drive.motor`, choice.drive.motor, 'motor');
       needPart(`${at}.drive.controller`, choice.drive.controller, 'controller');
-      if (!plan.supply.some((node) => node.id === choice.drive.node)) say(`${at}.drive.node`, `${choice.drive.node} is no supply node`);
-      if (choice.output.kind !== fits.output) say(`${at}.output.kind`, `a ${mechanism.kind} ends in ${fits.output}, not ${choice.output.kind}`);
+      if (!plan.supply.some((node) => node.id === choice.drive.node))
+        say(`${at}.drive.node`, `${choice.drive.node} is no supply node`);
+      if (choice.output.kind !== fits.output)
+        say(`${at}.output.kind`, `a ${mechanism.kind} ends in ${fits.output}, not ${choice.output.kind}`);
       unique(choice.stages, `${at}.stages`, say);
-      if (choice.tuning !== undefined && !choice.stages.some((stage) => stage.id === choice.tuning)) say(`${at}.tuning`, `${choice.tuning} is none of its stages`);
+      if (choice.tuning !== undefined && !choice.stages.some((stage) => stage.id === choice.tuning))
+        say(`${at}.tuning`, `${choice.tuning} is none of its stages`);
     });
   });
   return problems;
 }
 
-function unique(items: readonly { readonly id: string }[], field: string, say: (field: string, reason: string) => void): void {
+function unique(
+  items: readonly { readonly id: string }[],
+  field: string,
+  say: (field: string, reason: string) => void,
+): void {
   const seen = new Set<string>();
   items.forEach(({ id }, i) => {
     if (seen.has(id)) say(`${field}[${i}].id`, `${id} is used twice`);

@@ -16,8 +16,16 @@ const common = {
 
 const teeth = Joi.number().integer().min(6).max(400).required();
 
-const ratio = Joi.object<RatioStage, true>({ ...common, kind: Joi.string().valid('ratio').required(), ratio: positive });
-const planetary = Joi.object<PlanetaryStage, true>({ ...common, kind: Joi.string().valid('planetary').required(), ratio: positive });
+const ratio = Joi.object<RatioStage, true>({
+  ...common,
+  kind: Joi.string().valid('ratio').required(),
+  ratio: positive,
+});
+const planetary = Joi.object<PlanetaryStage, true>({
+  ...common,
+  kind: Joi.string().valid('planetary').required(),
+  ratio: positive,
+});
 const toothed = Joi.object<ToothedStage, true>({
   ...common,
   kind: Joi.string()
@@ -54,7 +62,9 @@ export const stage = Joi.alternatives<Stage>().conditional('.kind', {
     {
       is: 'screw',
       then: screw,
-      otherwise: Joi.object({ kind: Joi.valid('ratio', ...TOOTHED, 'planetary', 'worm', 'screw').required() }).unknown(),
+      otherwise: Joi.object({
+        kind: Joi.valid('ratio', ...TOOTHED, 'planetary', 'worm', 'screw').required(),
+      }).unknown(),
     },
   ],
 });

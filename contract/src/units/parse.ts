@@ -68,8 +68,25 @@ function clean(text: string): string {
     .trim();
 }
 
-const AS_FORCE: Readonly<Record<string, string>> = { lb: 'lbf', lbs: 'lbf', oz: 'ozf', kg: 'kgf', kp: 'kgf', g: 'gf', ozf: 'ozf', pounds: 'lbf', pound: 'lbf' };
-const AS_MASS: Readonly<Record<string, string>> = { lb: 'lbm', lbs: 'lbm', pounds: 'lbm', pound: 'lbm', kgs: 'kg', grams: 'g' };
+const AS_FORCE: Readonly<Record<string, string>> = {
+  lb: 'lbf',
+  lbs: 'lbf',
+  oz: 'ozf',
+  kg: 'kgf',
+  kp: 'kgf',
+  g: 'gf',
+  ozf: 'ozf',
+  pounds: 'lbf',
+  pound: 'lbf',
+};
+const AS_MASS: Readonly<Record<string, string>> = {
+  lb: 'lbm',
+  lbs: 'lbm',
+  pounds: 'lbm',
+  pound: 'lbm',
+  kgs: 'kg',
+  grams: 'g',
+};
 const SPELLINGS: Readonly<Record<string, string>> = {
   '"': 'in',
   '″': 'in',

@@ -19,11 +19,19 @@ const NOTATIONS: readonly Notation[] = [
   { of: ['ratio'], pattern: new RegExp(`^${N} ?(?:→|->|=>) ?${N}$`), read: (m) => number(m[2]) / number(m[1]) },
   { of: ['ratio', 'number'], pattern: new RegExp(`^${N} ?[x×]$`, 'i'), read: (m) => number(m[1]) },
   { of: ['gauge'], pattern: /^(?:#|awg ?|gauge ?)?(\d{1,2}) ?(?:awg|ga|gauge)?$/i, read: (m) => number(m[1]) },
-  { of: ['kv'], pattern: new RegExp(`^${N} ?(?:kv|rpm ?/ ?v|rpm per volt)?$`, 'i'), read: (m) => (number(m[1]) * Math.PI) / 30 },
+  {
+    of: ['kv'],
+    pattern: new RegExp(`^${N} ?(?:kv|rpm ?/ ?v|rpm per volt)?$`, 'i'),
+    read: (m) => (number(m[1]) * Math.PI) / 30,
+  },
   // "3S" is three lithium cells at 3.7 V.
   { of: ['voltage'], pattern: /^(\d{1,2}) ?s(?:1p)?$/i, read: (m) => number(m[1]) * LIPO_NOMINAL },
   // "0.14 s/60°", a servo's way to give a speed.
-  { of: ['speed'], pattern: new RegExp(`^${N} ?s(?:ec)? ?/ ?60 ?(?:°|deg)?$`, 'i'), read: (m) => Math.PI / 3 / number(m[1]) },
+  {
+    of: ['speed'],
+    pattern: new RegExp(`^${N} ?s(?:ec)? ?/ ?60 ?(?:°|deg)?$`, 'i'),
+    read: (m) => Math.PI / 3 / number(m[1]),
+  },
   { of: ['speed'], pattern: new RegExp(`^${N} ?(?:rps|rev/s|turns/s)$`, 'i'), read: (m) => number(m[1]) * 2 * Math.PI },
   { of: ['speed'], pattern: new RegExp(`^${N} ?(?:°|deg)/s$`, 'i'), read: (m) => (number(m[1]) * Math.PI) / 180 },
   // 4'7", 4 ft 7 in

@@ -1,4 +1,3 @@
-/// <reference path="./unitmath.d.ts" />
 import type { Dimension } from '@rough-gear/core';
 import unitmath from 'unitmath';
 

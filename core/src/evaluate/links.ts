@@ -18,7 +18,12 @@ export interface Link {
   /** What it is, in a few words. */
   readonly detail: string;
   /** Its one key number: what is there, and of how much. */
-  readonly key?: { readonly there: Measured; readonly join: 'of' | 'at' | ''; readonly other?: Measured; readonly word?: string };
+  readonly key?: {
+    readonly there: Measured;
+    readonly join: 'of' | 'at' | '';
+    readonly other?: Measured;
+    readonly word?: string;
+  };
   /** Absent where no limit or check speaks of this link. */
   readonly verdict?: Verdict;
   /** The greatest share of it that is used, 0…1 and over. */
@@ -39,12 +44,17 @@ const STAGE_TITLES: Readonly<Record<StageKind, string>> = {
 
 /** "16 → 54", or the ratio of a gearbox bought whole. */
 export function stageRatioText(stage: Stage, ratio: number): string {
-  if (stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt') return `${stage.driver} → ${stage.driven}`;
+  if (stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt')
+    return `${stage.driver} → ${stage.driven}`;
   return Number.isFinite(ratio) ? `${digits(ratio)}:1` : 'ratio missing';
 }
 
 /** The links of a path, pack first, load last. */
-export function linksOf(path: PowerPath, ladders: Readonly<Record<SituationId, Ladder>>, checks: readonly Check[]): readonly Link[] {
+export function linksOf(
+  path: PowerPath,
+  ladders: Readonly<Record<SituationId, Ladder>>,
+  checks: readonly Check[],
+): readonly Link[] {
   const flow = flowOf(path);
   const judge = (kind: LinkKind) => judged(kind, ladders, checks);
   const { drive, pack, stages, train } = path;
@@ -56,7 +66,10 @@ export function linksOf(path: PowerPath, ladders: Readonly<Record<SituationId, L
   const breaker = path.branch.breaker;
   const share = path.branch.together ? n : 1;
   const inTime = checks.find((check) => check.id === 'in-time');
-  const outputFlow: Measured | undefined = flow && { value: situationOf(path, 'working').demand, dimension: path.load.unit === 'm' ? 'force' : 'torque' };
+  const outputFlow: Measured | undefined = flow && {
+    value: situationOf(path, 'working').demand,
+    dimension: path.load.unit === 'm' ? 'force' : 'torque',
+  };
 
   const stageLinks = stages.map((stage, i): Link => {
     const shaft = flow?.shafts[i];
@@ -65,7 +78,12 @@ export function linksOf(path: PowerPath, ladders: Readonly<Record<SituationId, L
       kind: 'stage',
       title: stage.name ?? STAGE_TITLES[stage.kind],
       detail: stageRatioText(stage, train.stages[i]!.ratio),
-      ...(shaft ? { key: { there: { value: shaft.speed, dimension: 'speed' }, join: '' }, passes: { value: shaft.torque, dimension: 'torque' } } : {}),
+      ...(shaft
+        ? {
+            key: { there: { value: shaft.speed, dimension: 'speed' }, join: '' },
+            passes: { value: shaft.torque, dimension: 'torque' },
+          }
+        : {}),
     };
   });
 
@@ -77,7 +95,10 @@ export function linksOf(path: PowerPath, ladders: Readonly<Record<SituationId, L
       detail: `${digits(pack.figures.series * CELLS[pack.figures.chemistry].nominal)} V ${CELLS[pack.figures.chemistry].name}`,
       ...judge('pack'),
       ...(flow?.packVoltage !== undefined && total !== undefined
-        ? { key: { there: { value: flow.packVoltage, dimension: 'voltage' }, join: 'at', other: amperes(total) }, passes: amperes(total) }
+        ? {
+            key: { there: { value: flow.packVoltage, dimension: 'voltage' }, join: 'at', other: amperes(total) },
+            passes: amperes(total),
+          }
         : {}),
     },
     {
@@ -100,11 +121,20 @@ export function linksOf(path: PowerPath, ladders: Readonly<Record<SituationId, L
       id: 'controller',
       kind: 'controller',
       title: 'Controller',
-      detail: drive.supplyLimit !== undefined ? `pack-side ${show(drive.supplyLimit, 'current')}` : drive.statorLimit !== undefined ? `motor-side ${show(drive.statorLimit, 'current')}` : 'no current limit',
+      detail:
+        drive.supplyLimit !== undefined
+          ? `pack-side ${show(drive.supplyLimit, 'current')}`
+          : drive.statorLimit !== undefined
+            ? `motor-side ${show(drive.statorLimit, 'current')}`
+            : 'no current limit',
       ...judge('controller'),
       ...(flow && supply !== undefined
         ? {
-            key: { there: amperes(drive.supplyLimit === undefined ? flow.motorCurrent : supply), join: limit === undefined ? '' : 'of', ...(limit === undefined ? {} : { other: amperes(limit) }) },
+            key: {
+              there: amperes(drive.supplyLimit === undefined ? flow.motorCurrent : supply),
+              join: limit === undefined ? '' : 'of',
+              ...(limit === undefined ? {} : { other: amperes(limit) }),
+            },
             passes: amperes(flow.motorCurrent),
           }
         : {}),
@@ -115,7 +145,12 @@ export function linksOf(path: PowerPath, ladders: Readonly<Record<SituationId, L
       title: n === 1 ? 'Motor' : `${n} motors`,
       detail: `${path.motor.type}, ${n === 1 ? 'one' : n} in all`,
       ...judge('motor'),
-      ...(flow ? { key: { there: amperes(flow.motorCurrent), join: '', word: n === 1 ? 'moving' : 'each' }, passes: { value: flow.motorTorque * n, dimension: 'torque' } } : {}),
+      ...(flow
+        ? {
+            key: { there: amperes(flow.motorCurrent), join: '', word: n === 1 ? 'moving' : 'each' },
+            passes: { value: flow.motorTorque * n, dimension: 'torque' },
+          }
+        : {}),
     },
     ...stageLinks,
     {
@@ -124,7 +159,12 @@ export function linksOf(path: PowerPath, ladders: Readonly<Record<SituationId, L
       title: path.job.kind === 'raise' ? 'Drum' : 'Wheels',
       detail: Number.isNaN(path.radius) ? 'radius missing' : `⌀ ${digits(path.radius * 2000)} mm`,
       ...judge('output'),
-      ...(outputFlow ? { key: { there: outputFlow, join: '', word: path.job.kind === 'raise' ? 'rope' : 'push' }, passes: outputFlow } : {}),
+      ...(outputFlow
+        ? {
+            key: { there: outputFlow, join: '', word: path.job.kind === 'raise' ? 'rope' : 'push' },
+            passes: outputFlow,
+          }
+        : {}),
     },
     {
       id: 'load',
@@ -147,20 +187,29 @@ function flowOf(path: PowerPath): Operating | undefined {
 }
 
 /** The worst verdict of what speaks of a link, and the greatest share used. */
-function judged(kind: LinkKind, ladders: Readonly<Record<SituationId, Ladder>>, checks: readonly Check[]): Pick<Link, 'verdict' | 'used'> {
+function judged(
+  kind: LinkKind,
+  ladders: Readonly<Record<SituationId, Ladder>>,
+  checks: readonly Check[],
+): Pick<Link, 'verdict' | 'used'> {
   const rungs: Rung[] = SITUATIONS.flatMap((id) => ladders[id].rungs.filter((rung) => rung.link === kind));
   const own = checks.filter((check) => check.link === kind);
   const all = [...rungs.filter((rung) => !rung.outOfReach), ...own];
   if (rungs.length + own.length === 0) return {};
   const multiples = [...rungs, ...own].flatMap((item) => (item.multiple === undefined ? [] : [item.multiple]));
   const least = Math.min(...multiples);
-  return { verdict: worstVerdict(all.map((item) => item.verdict)), ...(multiples.length > 0 ? { used: least > 0 ? 1 / least : 9.99 } : {}) };
+  return {
+    verdict: worstVerdict(all.map((item) => item.verdict)),
+    ...(multiples.length > 0 ? { used: least > 0 ? 1 / least : 9.99 } : {}),
+  };
 }
 
 function branchDetail(path: PowerPath): string {
   const { breaker, gauge } = path.branch;
   const wire = Number.isNaN(gauge) ? 'no wire' : show(gauge, 'gauge');
-  return breaker && !Number.isNaN(breaker.rated) ? `${show(breaker.rated, 'current')} · ${wire}` : `no breaker · ${wire}`;
+  return breaker && !Number.isNaN(breaker.rated)
+    ? `${show(breaker.rated, 'current')} · ${wire}`
+    : `no breaker · ${wire}`;
 }
 
 function loadDetail(path: PowerPath): string {
@@ -171,4 +220,5 @@ function loadDetail(path: PowerPath): string {
   return `${part(mass, 'mass')} ${job.kind === 'raise' ? 'up' : 'over'} ${part(figure('job.distance'), 'length')}`;
 }
 
-const part = (value: number | undefined, dimension: Measured['dimension']): string => (value === undefined ? '?' : show(value, dimension));
+const part = (value: number | undefined, dimension: Measured['dimension']): string =>
+  value === undefined ? '?' : show(value, dimension);

@@ -20,7 +20,9 @@ export interface JobResult {
   readonly name: string;
   readonly kind: JobKind;
   readonly verdict: Verdict;
-  readonly ladders: Readonly<Record<SituationId, Ladder & { readonly sentence: { readonly lead: string; readonly rest: string } }>>;
+  readonly ladders: Readonly<
+    Record<SituationId, Ladder & { readonly sentence: { readonly lead: string; readonly rest: string } }>
+  >;
   readonly checks: readonly Check[];
   readonly links: readonly Link[];
   /** The run at full effort; absent where a figure it needs is missing. */
@@ -50,7 +52,18 @@ export interface MechanismResult {
   readonly jobs: readonly JobResult[];
 }
 
-const RUN_NEEDS: readonly Need[] = ['motor', 'rotor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'grip', 'job'];
+const RUN_NEEDS: readonly Need[] = [
+  'motor',
+  'rotor',
+  'pack',
+  'wiring',
+  'controller',
+  'train',
+  'output',
+  'load',
+  'grip',
+  'job',
+];
 
 /** The run of a path at full effort; `undefined` where a figure is missing. */
 export function runOf(path: PowerPath): Run | undefined {
@@ -68,7 +81,10 @@ export function evaluateJob(plan: Plan, mechanism: Mechanism, jobId: string): Jo
     }),
   ) as unknown as JobResult['ladders'];
   const checks = CHECKS.filter((rule) => rule.applies(path)).map((rule) => checkOf(rule, path, run));
-  const verdicts = [...SITUATIONS.map((id) => ladders[id].verdict), ...checks.filter((check) => check.verdict !== 'not known').map((check) => check.verdict)];
+  const verdicts = [
+    ...SITUATIONS.map((id) => ladders[id].verdict),
+    ...checks.filter((check) => check.verdict !== 'not known').map((check) => check.verdict),
+  ];
   return {
     jobId,
     name: path.job.name,
@@ -90,22 +106,42 @@ export function evaluateMechanism(plan: Plan, mechanism: Mechanism): MechanismRe
 type Candidate = Omit<Headline, 'notKnown'>;
 
 function headlineOf(jobs: readonly JobResult[]): Headline {
-  const candidates = jobs.flatMap((job) => [...SITUATIONS.map((id) => fromLadder(job, id)), ...job.checks.filter((check) => check.verdict !== 'not known').map((check) => fromCheck(job, check))]);
+  const candidates = jobs.flatMap((job) => [
+    ...SITUATIONS.map((id) => fromLadder(job, id)),
+    ...job.checks.filter((check) => check.verdict !== 'not known').map((check) => fromCheck(job, check)),
+  ]);
   const worst = worstVerdict(candidates.map((candidate) => candidate.verdict));
   const leading = candidates.filter((candidate) => candidate.verdict === worst);
-  const first = leading.reduce((least, candidate) => ((candidate.multiple ?? Infinity) < (least.multiple ?? Infinity) ? candidate : least), leading[0]!);
-  const lacking = new Set(jobs.flatMap((job) => [...SITUATIONS.flatMap((id) => job.ladders[id].rungs), ...job.checks].filter((item) => item.verdict === 'not known').map((item) => item.id)));
+  const first = leading.reduce(
+    (least, candidate) => ((candidate.multiple ?? Infinity) < (least.multiple ?? Infinity) ? candidate : least),
+    leading[0]!,
+  );
+  const lacking = new Set(
+    jobs.flatMap((job) =>
+      [...SITUATIONS.flatMap((id) => job.ladders[id].rungs), ...job.checks]
+        .filter((item) => item.verdict === 'not known')
+        .map((item) => item.id),
+    ),
+  );
   return { ...first, notKnown: lacking.size };
 }
 
 function fromLadder(job: JobResult, situation: SituationId): Candidate {
   const ladder = job.ladders[situation];
   // The rung that made the verdict: the first of that verdict, the first of all where it is the idle or unknown one.
-  const rung = ladder.rungs.find((candidate) => !candidate.outOfReach && candidate.verdict === ladder.verdict && candidate.multiple !== undefined) ?? ladder.first;
+  const rung =
+    ladder.rungs.find(
+      (candidate) => !candidate.outOfReach && candidate.verdict === ladder.verdict && candidate.multiple !== undefined,
+    ) ?? ladder.first;
   const common = { verdict: ladder.verdict, jobId: job.jobId, situation };
   if (ladder.verdict === 'not known') return { ...common, name: ladder.lacks[0]?.label ?? 'a figure' };
   if (!rung) return { ...common, name: ladder.idle ?? 'nothing asked' };
-  return { ...common, rung: rung.id, name: rung.name, ...(rung.multiple === undefined ? {} : { multiple: rung.multiple }) };
+  return {
+    ...common,
+    rung: rung.id,
+    name: rung.name,
+    ...(rung.multiple === undefined ? {} : { multiple: rung.multiple }),
+  };
 }
 
 function fromCheck(job: JobResult, check: Check): Candidate {

@@ -31,7 +31,11 @@ export function reachOf(path: PowerPath, count = 80): Reach | undefined {
   const { drive, train, radius, load, asked } = path;
   const forceAt = (speed: number): ReachPoint => {
     const point = drivePoint(drive, motorSpeed(path, speed));
-    return { speed, force: (drive.motors * point.shaftTorque * train.efficiency * train.total) / radius, heldBy: point.heldBy };
+    return {
+      speed,
+      force: (drive.motors * point.shaftTorque * train.efficiency * train.total) / radius,
+      heldBy: point.heldBy,
+    };
   };
   const fastest = freeSpeed(path);
   const points: ReachPoint[] = [];

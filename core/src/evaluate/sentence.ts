@@ -25,7 +25,12 @@ const IDLE: Readonly<Record<NonNullable<Ladder['idle']>, string>> = {
   'held by ratchet': 'The ratchet holds it: the motor may rest.',
 };
 
-const WORD: Readonly<Record<Verdict, string>> = { enough: 'Enough.', tight: 'Tight.', 'gives way': 'Gives way.', 'not known': 'Not known.' };
+const WORD: Readonly<Record<Verdict, string>> = {
+  enough: 'Enough.',
+  tight: 'Tight.',
+  'gives way': 'Gives way.',
+  'not known': 'Not known.',
+};
 
 /** The answer of one situation in a sentence or two: the verdict first. */
 export function sentenceOf(ladder: Ladder): { readonly lead: string; readonly rest: string } {
@@ -37,20 +42,30 @@ export function sentenceOf(ladder: Ladder): { readonly lead: string; readonly re
     const missing = names.length === 1 ? `${capital(names[0]!)} is missing.` : `Missing: ${names.join(', ')}.`;
     return { lead: WORD[ladder.verdict], rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
   }
-  return { lead: WORD[ladder.verdict], rest: `${first.subject} gives first, at ${showMultiple(first.multiple!)} the job: ${comment(first)}.${besides(ladder, first)}` };
+  return {
+    lead: WORD[ladder.verdict],
+    rest: `${first.subject} gives first, at ${showMultiple(first.multiple!)} the job: ${comment(first)}.${besides(ladder, first)}`,
+  };
 }
 
 function comment(first: Rung): string {
   const { multiple = 0, wants, goodFirst } = first;
-  if (multiple < 1) return multiple === 0 ? 'it cannot do it at all' : `it lacks ${Math.ceil((1 - multiple) * 100)} % of what the job takes`;
+  if (multiple < 1)
+    return multiple === 0
+      ? 'it cannot do it at all'
+      : `it lacks ${Math.ceil((1 - multiple) * 100)} % of what the job takes`;
   if (multiple >= wants) return WHEN_FIRST[first.id];
   return goodFirst ? 'good to give first, a little close' : 'too close: the wanted margin is ' + showMultiple(wants);
 }
 
 /** A rung behind the first that is worse off by its own margin. */
 function besides(ladder: Ladder, first: Rung): string {
-  const other = ladder.rungs.find((rung) => rung !== first && !rung.outOfReach && rung.verdict === ladder.verdict && rung.verdict !== first.verdict);
-  return other && other.multiple !== undefined ? ` ${capital(other.name)} is ${other.verdict} at ${showMultiple(other.multiple)}.` : '';
+  const other = ladder.rungs.find(
+    (rung) => rung !== first && !rung.outOfReach && rung.verdict === ladder.verdict && rung.verdict !== first.verdict,
+  );
+  return other && other.multiple !== undefined
+    ? ` ${capital(other.name)} is ${other.verdict} at ${showMultiple(other.multiple)}.`
+    : '';
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

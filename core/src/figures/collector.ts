@@ -27,7 +27,13 @@ export class FigureCollector {
     return this.record(name, quantity, at, name);
   }
 
-  private record(name: FigureName, quantity: Quantity | undefined, at: Place, key: string, estimate?: Estimate): number | undefined {
+  private record(
+    name: FigureName,
+    quantity: Quantity | undefined,
+    at: Place,
+    key: string,
+    estimate?: Estimate,
+  ): number | undefined {
     const { label, symbol, dimension, need, fallback, optional = false } = figureMeta(name);
     const common = { key, label, symbol, dimension, need, at, optional };
     if (quantity) {
@@ -36,7 +42,12 @@ export class FigureCollector {
       return quantity.si;
     }
     if (estimate?.value !== undefined) {
-      this.byKey.set(key, { ...common, value: estimate.value, source: estimate.source ?? 'estimated', from: estimate.why });
+      this.byKey.set(key, {
+        ...common,
+        value: estimate.value,
+        source: estimate.source ?? 'estimated',
+        from: estimate.why,
+      });
       return estimate.value;
     }
     if (fallback && 'typical' in fallback) {

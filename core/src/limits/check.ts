@@ -5,7 +5,8 @@ import type { Expression } from '../worked/expression.js';
 import type { LeverId } from './mends/lever.js';
 import { verdictOf, type Verdict } from './verdict.js';
 
-export type CheckId = 'in-time' | 'stays-up' | 'motor-kind' | 'volts-full' | 'volts-least' | 'branch-wire' | 'main-wire' | 'erpm';
+export type CheckId =
+  'in-time' | 'stays-up' | 'motor-kind' | 'volts-full' | 'volts-least' | 'branch-wire' | 'main-wire' | 'erpm';
 
 export interface Measured {
   readonly value: number;
@@ -54,7 +55,14 @@ export function checkOf(rule: CheckRule, path: PowerPath, run: Run | undefined):
   const { id, name, link } = rule;
   const lacks = lacksOf(path, rule.needs);
   if (lacks.length > 0) {
-    return { id, name, link, verdict: 'not known', lacks, sentence: `Not known: ${lacks.map((lack) => lack.label).join(', ')} missing.` };
+    return {
+      id,
+      name,
+      link,
+      verdict: 'not known',
+      lacks,
+      sentence: `Not known: ${lacks.map((lack) => lack.label).join(', ')} missing.`,
+    };
   }
   const { outcome, asked, there, sentence } = rule.answer(path, run);
   const common = { id, name, link, asked, there, sentence, lacks };

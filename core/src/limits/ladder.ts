@@ -84,6 +84,8 @@ function markOutOfReach(rungs: readonly Rung[]): readonly Rung[] {
   if (ceiling === undefined) return rungs;
   const electric = new Set(LIMITS.filter((limit) => limit.electric).map((limit) => limit.id));
   return rungs.map((rung) =>
-    rung.id !== 'volts' && electric.has(rung.id) && (rung.capacity ?? 0) > ceiling ? { ...rung, outOfReach: true, verdict: 'enough' } : rung,
+    rung.id !== 'volts' && electric.has(rung.id) && (rung.capacity ?? 0) > ceiling
+      ? { ...rung, outOfReach: true, verdict: 'enough' }
+      : rung,
   );
 }

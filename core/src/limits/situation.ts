@@ -34,12 +34,33 @@ export function situationOf(path: PowerPath, id: SituationId): Situation {
     case 'starting': {
       const acceleration = asked.acceleration;
       const demand = asked.shock * worstOver(asked.travel, (q) => load.force(q) + load.inertia(q) * acceleration);
-      return { id, demand, speed: 0, motorSpeed: 0, acceleration, seconds: acceleration > 0 ? asked.speed / acceleration : asked.time };
+      return {
+        id,
+        demand,
+        speed: 0,
+        motorSpeed: 0,
+        acceleration,
+        seconds: acceleration > 0 ? asked.speed / acceleration : asked.time,
+      };
     }
     case 'working':
-      return { id, demand: worstForce, speed: asked.speed, motorSpeed: motorSpeed(path, asked.speed), acceleration: 0, seconds: asked.time };
+      return {
+        id,
+        demand: worstForce,
+        speed: asked.speed,
+        motorSpeed: motorSpeed(path, asked.speed),
+        acceleration: 0,
+        seconds: asked.time,
+      };
     case 'holding':
-      return { id, demand: worstOver(asked.travel, load.holdForce), speed: 0, motorSpeed: 0, acceleration: 0, seconds: asked.held };
+      return {
+        id,
+        demand: worstOver(asked.travel, load.holdForce),
+        speed: 0,
+        motorSpeed: 0,
+        acceleration: 0,
+        seconds: asked.held,
+      };
   }
 }
 
@@ -53,4 +74,5 @@ export function demandWorking(path: PowerPath, id: SituationId): Expression {
 }
 
 /** v of a situation as a term. */
-export const speedWorking = (path: PowerPath, id: SituationId): Expression => (id === 'working' ? askedSpeedOf(path) : num(0));
+export const speedWorking = (path: PowerPath, id: SituationId): Expression =>
+  id === 'working' ? askedSpeedOf(path) : num(0);

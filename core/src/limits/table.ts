@@ -11,7 +11,19 @@ import { rope } from './mechanical/rope.js';
 import { slip } from './mechanical/slip.js';
 
 /** Every limit that is a force. A new one is one new file and one line here. */
-export const LIMITS: readonly Limit[] = [volts, stator, supply, brownOut, discharge, branchBreaker, mainBreaker, continuous, heat, slip, rope];
+export const LIMITS: readonly Limit[] = [
+  volts,
+  stator,
+  supply,
+  brownOut,
+  discharge,
+  branchBreaker,
+  mainBreaker,
+  continuous,
+  heat,
+  slip,
+  rope,
+];
 
 /** The limit of an id. Throws for one that does not exist. */
 export function limitOf(id: LimitId): Limit {

@@ -11,5 +11,8 @@ export function verdictOf(multiple: number, wants: number): Verdict {
 
 /** The worst of some verdicts; `enough` where there are none. */
 export function worstVerdict(verdicts: readonly Verdict[]): Verdict {
-  return verdicts.reduce<Verdict>((worst, verdict) => (SEVERITY[verdict] > SEVERITY[worst] ? verdict : worst), 'enough');
+  return verdicts.reduce<Verdict>(
+    (worst, verdict) => (SEVERITY[verdict] > SEVERITY[worst] ? verdict : worst),
+    'enough',
+  );
 }

@@ -101,19 +101,31 @@ function slopeAt(system: MotionSystem, state: State, pull: Pull): State {
   const { motorCurrent: current, supplyCurrent } = pull.point;
   const total = drive.motors * supplyCurrent;
   const power = (drive.restVoltage - packResistance * total) * total;
-  const breakerSlope = breaker ? (((supplyCurrent * breaker.share) / breaker.holds) ** 2 - state[BREAKER]!) / breaker.timeConstant : 0;
+  const breakerSlope = breaker
+    ? (((supplyCurrent * breaker.share) / breaker.holds) ** 2 - state[BREAKER]!) / breaker.timeConstant
+    : 0;
   const heat = thermal ? heatSlope(system, thermal, state, current) : [0, 0];
   return [state[V]!, pull.acceleration, power, current * current, heat[0]!, heat[1]!, breakerSlope];
 }
 
-function heatSlope({ drive, total, radius }: MotionSystem, thermal: NonNullable<MotionSystem['thermal']>, state: State, current: number) {
+function heatSlope(
+  { drive, total, radius }: MotionSystem,
+  thermal: NonNullable<MotionSystem['thermal']>,
+  state: State,
+  current: number,
+) {
   const { motor } = drive;
   const winding = state[WINDING]!;
   const shell = state[CASE]!;
   const across = (winding - shell) / thermal.windingToCase;
   const copper = current * current * motor.resistance * (1 + COPPER_ALPHA * (winding - 20));
-  const friction = (motor.torqueConstant * motor.freeCurrent + (motor.backEmfConstant - motor.torqueConstant) * current) * ((state[V]! * total) / radius);
-  return [(copper - across) / thermal.windingCapacity, (across + friction - (shell - thermal.ambient) / thermal.caseToAir) / thermal.caseCapacity];
+  const friction =
+    (motor.torqueConstant * motor.freeCurrent + (motor.backEmfConstant - motor.torqueConstant) * current) *
+    ((state[V]! * total) / radius);
+  return [
+    (copper - across) / thermal.windingCapacity,
+    (across + friction - (shell - thermal.ambient) / thermal.caseToAir) / thermal.caseCapacity,
+  ];
 }
 
 const along = (state: State, step: number, ...slopes: readonly (readonly [number, State])[]): State =>

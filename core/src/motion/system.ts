@@ -34,7 +34,9 @@ export function systemOf(path: PowerPath): MotionSystem {
     load,
     until: asked.travel === undefined ? { time: asked.time } : { travel: asked.travel },
     ...(Number.isNaN(motor.thermal.windingCapacity) ? {} : { thermal: motor.thermal }),
-    ...(branch.breaker && !path.lacks['branch breaker'] ? { breaker: breakerState(branch.breaker, branch.together ? drive.motors : 1) } : {}),
+    ...(branch.breaker && !path.lacks['branch breaker']
+      ? { breaker: breakerState(branch.breaker, branch.together ? drive.motors : 1) }
+      : {}),
   };
 }
 

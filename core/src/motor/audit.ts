@@ -31,9 +31,13 @@ export function auditMotor(motor: MotorConstants, stated: StatedFigures = {}): M
   const verdict = ratio > IMPOSSIBLE_ABOVE ? 'impossible' : ratio < SUSPICIOUS_BELOW ? 'suspicious' : 'plausible';
   const findings: string[] = [];
   if (verdict === 'impossible') {
-    findings.push(`Torque per ampere is ${ratio.toFixed(2)} times the back-EMF constant: this motor would make power from nothing.`);
+    findings.push(
+      `Torque per ampere is ${ratio.toFixed(2)} times the back-EMF constant: this motor would make power from nothing.`,
+    );
   } else if (verdict === 'suspicious') {
-    findings.push(`Torque per ampere is only ${ratio.toFixed(2)} times the back-EMF constant: a gearbox's losses may be in these figures.`);
+    findings.push(
+      `Torque per ampere is only ${ratio.toFixed(2)} times the back-EMF constant: a gearbox's losses may be in these figures.`,
+    );
   }
   if (stated.kv !== undefined && differs(stated.kv, 1 / motor.backEmfConstant)) {
     findings.push('The stated Kv does not agree with free speed and voltage.');

@@ -45,7 +45,9 @@ export function resistanceAt(resistance20: number, temperature: number): number 
 /** Icont = √((Tlim − Ta)/(R(Tlim)·(Rwc + Rca))), A. */
 export function continuousCurrent(resistance20: number, thermal: MotorThermal): number {
   const rise = thermal.windingLimit - thermal.ambient;
-  return Math.sqrt(rise / (resistanceAt(resistance20, thermal.windingLimit) * (thermal.windingToCase + thermal.caseToAir)));
+  return Math.sqrt(
+    rise / (resistanceAt(resistance20, thermal.windingLimit) * (thermal.windingToCase + thermal.caseToAir)),
+  );
 }
 
 /**

@@ -85,6 +85,7 @@ export interface Plan {
 /** The choice a mechanism is judged by. Throws where the document names one that is not there. */
 export function currentChoice(mechanism: Mechanism): Choice {
   const found = mechanism.choices.find((choice) => choice.id === mechanism.current);
-  if (!found) throw new Error(`mechanism ${mechanism.name}: its current choice ${mechanism.current} is not among its choices`);
+  if (!found)
+    throw new Error(`mechanism ${mechanism.name}: its current choice ${mechanism.current} is not among its choices`);
   return found;
 }

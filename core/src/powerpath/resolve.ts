@@ -64,14 +64,25 @@ export function resolvePath(plan: Plan, mechanism: Mechanism, jobId: string): Po
   };
 }
 
-function resolveController(plan: Plan, drive: Mechanism['choices'][number]['drive'], choiceAt: readonly (string | number)[], collect: FigureCollector) {
+function resolveController(
+  plan: Plan,
+  drive: Mechanism['choices'][number]['drive'],
+  choiceAt: readonly (string | number)[],
+  collect: FigureCollector,
+) {
   const part: ControllerPart = partOf(plan, drive.controller, 'controller');
   const at = ['parts', drive.controller, 'part'];
   const driveAt = [...choiceAt, 'drive'];
   return {
     resistance: collect.take('controller.resistance', part.resistance, [...at, 'resistance']),
-    statorLimit: collect.takeOptional('controller.statorLimit', drive.statorLimit ?? part.statorLimit, [...driveAt, 'statorLimit']),
-    supplyLimit: collect.takeOptional('controller.supplyLimit', drive.supplyLimit ?? part.supplyLimit, [...driveAt, 'supplyLimit']),
+    statorLimit: collect.takeOptional('controller.statorLimit', drive.statorLimit ?? part.statorLimit, [
+      ...driveAt,
+      'statorLimit',
+    ]),
+    supplyLimit: collect.takeOptional('controller.supplyLimit', drive.supplyLimit ?? part.supplyLimit, [
+      ...driveAt,
+      'supplyLimit',
+    ]),
     lowestVoltage: collect.take('controller.lowestVoltage', part.lowestVoltage, [...at, 'lowestVoltage']),
     highestVoltage: collect.take('controller.highestVoltage', part.highestVoltage, [...at, 'highestVoltage']),
     greatestDuty: collect.take('controller.greatestDuty', part.greatestDuty, [...at, 'greatestDuty']),

@@ -27,7 +27,14 @@ const STRAIGHT_UP = Math.PI / 2;
 const FRICTION_SHARE = 0.05;
 
 /** One reader a kind of job; a new kind is one more line here. */
-const READERS: { readonly [K in Job['kind']]: (job: Extract<Job, { kind: K }>, output: Output, at: Places, collect: FigureCollector) => ResolvedJob } = {
+const READERS: {
+  readonly [K in Job['kind']]: (
+    job: Extract<Job, { kind: K }>,
+    output: Output,
+    at: Places,
+    collect: FigureCollector,
+  ) => ResolvedJob;
+} = {
   sprint: (job, output, at, collect) => readSprint(job, expectOutput(output, 'wheels'), at, collect),
   push: (job, output, at, collect) => readPush(job, expectOutput(output, 'wheels'), at, collect),
   raise: (job, output, at, collect) => readRaise(job, expectOutput(output, 'drum'), at, collect),
@@ -55,7 +62,11 @@ function readPush(job: PushJob, output: WheelsOutput, at: Places, collect: Figur
   const push = collect.take('job.push', job.push, [...at.job, 'push']);
   const timing = readTiming(job, at.job, collect);
   const speed = collect.take('job.pushSpeed', job.speed, [...at.job, 'speed']);
-  return { ...wheels, load: driveBase({ ...wheels.base, push }), asked: { ...timing, speed, acceleration: 0, perCoordinate: 1 } };
+  return {
+    ...wheels,
+    load: driveBase({ ...wheels.base, push }),
+    asked: { ...timing, speed, acceleration: 0, perCoordinate: 1 },
+  };
 }
 
 function readWheels(job: SprintJob | PushJob, output: WheelsOutput, at: Places, collect: FigureCollector) {
@@ -66,8 +77,15 @@ function readWheels(job: SprintJob | PushJob, output: WheelsOutput, at: Places, 
       mass: collect.take('output.mass', output.mass, [...at.output, 'mass']),
       grip: collect.take('output.grip', output.grip, [...at.output, 'grip']),
       drivenShare: collect.take('output.drivenShare', output.drivenShare, [...at.output, 'drivenShare']),
-      rollingResistance: collect.take('output.rollingResistance', output.rollingResistance, [...at.output, 'rollingResistance']),
-      slope: collect.take('job.slope', job.slope, [...at.job, 'slope'], { value: LEVEL, why: 'level ground', source: 'typical' }),
+      rollingResistance: collect.take('output.rollingResistance', output.rollingResistance, [
+        ...at.output,
+        'rollingResistance',
+      ]),
+      slope: collect.take('job.slope', job.slope, [...at.job, 'slope'], {
+        value: LEVEL,
+        why: 'level ground',
+        source: 'typical',
+      }),
     },
   };
 }
@@ -80,7 +98,11 @@ function readRaise(job: RaiseJob, output: DrumOutput, at: Places, collect: Figur
   const load = lift({
     mass,
     loadPerRope,
-    slope: collect.take('job.slope', job.slope, [...at.job, 'slope'], { value: STRAIGHT_UP, why: 'straight up', source: 'typical' }),
+    slope: collect.take('job.slope', job.slope, [...at.job, 'slope'], {
+      value: STRAIGHT_UP,
+      why: 'straight up',
+      source: 'typical',
+    }),
     friction: collect.take('job.friction', job.friction, [...at.job, 'friction'], {
       value: Number.isNaN(mass) ? undefined : FRICTION_SHARE * mass * GRAVITY,
       why: '5 % of the load’s weight',
@@ -97,7 +119,13 @@ function readRaise(job: RaiseJob, output: DrumOutput, at: Places, collect: Figur
 }
 
 /** Speed and acceleration where they are not typed: the least that can arrive in time. */
-function readAsked(job: SprintJob | RaiseJob, travel: number, perCoordinate: number, at: Place, collect: FigureCollector): Asked {
+function readAsked(
+  job: SprintJob | RaiseJob,
+  travel: number,
+  perCoordinate: number,
+  at: Place,
+  collect: FigureCollector,
+): Asked {
   const timing = readTiming(job, at, collect);
   const speed = collect.takeOptional('job.speed', job.speed, [...at, 'speed']);
   const acceleration = collect.takeOptional('job.acceleration', job.acceleration, [...at, 'acceleration']);

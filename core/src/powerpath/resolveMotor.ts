@@ -25,7 +25,8 @@ export function resolveMotor(part: MotorPart, at: Place, collect: FigureCollecto
   const mass = collect.take('motor.mass', part.mass, [...at, 'mass']);
   const can = collect.takeOptional('motor.canDiameter', part.canDiameter, [...at, 'canDiameter']);
   const rotorRadius = can === undefined ? undefined : (ROTOR_DIAMETER_SHARE * can) / 2;
-  const estimatedInertia = rotorRadius === undefined || Number.isNaN(mass) ? undefined : 0.5 * ROTOR_MASS_SHARE * mass * rotorRadius ** 2;
+  const estimatedInertia =
+    rotorRadius === undefined || Number.isNaN(mass) ? undefined : 0.5 * ROTOR_MASS_SHARE * mass * rotorRadius ** 2;
   const rotorInertia = collect.take('motor.rotorInertia', part.rotorInertia, [...at, 'rotorInertia'], {
     value: estimatedInertia,
     why: 'from mass and can diameter',
@@ -50,10 +51,17 @@ export function resolveMotor(part: MotorPart, at: Place, collect: FigureCollecto
   };
 }
 
-function readConstants(part: MotorPart, at: Place, collect: FigureCollector): { constants: MotorConstants; audit: MotorAudit } {
+function readConstants(
+  part: MotorPart,
+  at: Place,
+  collect: FigureCollector,
+): { constants: MotorConstants; audit: MotorAudit } {
   const data = part.data;
   const dataAt = [...at, 'data'];
-  const freeCurrentPerSpeed = collect.take('motor.freeCurrentPerSpeed', part.freeCurrentPerSpeed, [...at, 'freeCurrentPerSpeed']);
+  const freeCurrentPerSpeed = collect.take('motor.freeCurrentPerSpeed', part.freeCurrentPerSpeed, [
+    ...at,
+    'freeCurrentPerSpeed',
+  ]);
   if (data.form === 'kv') {
     const form = {
       kv: collect.take('motor.kv', data.kv, [...dataAt, 'kv']),
@@ -70,7 +78,10 @@ function readConstants(part: MotorPart, at: Place, collect: FigureCollector): { 
     stallCurrent: collect.take('motor.stallCurrent', data.stallCurrent, [...dataAt, 'stallCurrent']),
     freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...dataAt, 'freeCurrent']),
   };
-  const resistance = collect.takeOptional('motor.statedResistance', data.statedResistance, [...dataAt, 'statedResistance']);
+  const resistance = collect.takeOptional('motor.statedResistance', data.statedResistance, [
+    ...dataAt,
+    'statedResistance',
+  ]);
   const kv = collect.takeOptional('motor.statedKv', data.statedKv, [...dataAt, 'statedKv']);
   const constants = { ...motorFromSheet(sheet), freeCurrentPerSpeed };
   const stated = { ...(resistance === undefined ? {} : { resistance }), ...(kv === undefined ? {} : { kv }) };

@@ -18,7 +18,13 @@ export function resolveStage(stage: Stage, at: Place, collect: FigureCollector):
   const key = (name: string) => `stage.${stage.id}.${name}`;
   if (stage.kind === 'worm' || stage.kind === 'screw') {
     const angle = collect.take('stage.leadAngle', stage.leadAngle, [...at, 'leadAngle'], undefined, key('leadAngle'));
-    const flank = collect.take('stage.flankAngle', stage.flankAngle, [...at, 'flankAngle'], undefined, key('flankAngle'));
+    const flank = collect.take(
+      'stage.flankAngle',
+      stage.flankAngle,
+      [...at, 'flankAngle'],
+      undefined,
+      key('flankAngle'),
+    );
     const friction = collect.take('stage.friction', stage.friction, [...at, 'friction'], undefined, key('friction'));
     const ratio =
       stage.kind === 'worm'

@@ -35,8 +35,7 @@ export function resolveSupply(plan: Plan, nodeId: string, motors: number, collec
   const nodes = pathToPack(plan.supply, nodeId);
   const packNode = nodes.find((node): node is PackNode => node.kind === 'pack');
   if (!packNode) throw new Error(`supply node ${nodeId} does not lead to a pack`);
-  const find = (kind: 'main' | 'branch') =>
-    nodes.find((node): node is ProtectedNode => node.kind === kind);
+  const find = (kind: 'main' | 'branch') => nodes.find((node): node is ProtectedNode => node.kind === kind);
   const pack = resolvePack(plan, packNode, collect);
   const mainNode = find('main');
   const branchNode = find('branch');
@@ -94,7 +93,12 @@ function resolvePack(plan: Plan, node: PackNode, collect: FigureCollector): Path
   };
 }
 
-function resolveProtection(plan: Plan, node: ProtectedNode, where: 'main' | 'branch', collect: FigureCollector): PathProtection {
+function resolveProtection(
+  plan: Plan,
+  node: ProtectedNode,
+  where: 'main' | 'branch',
+  collect: FigureCollector,
+): PathProtection {
   const wireAt = ['supply', plan.supply.indexOf(node), 'wire'];
   const gauge = collect.take(`${where}.gauge`, node.wire?.gauge, [...wireAt, 'gauge']);
   const length = collect.take(`${where}.length`, node.wire?.length, [...wireAt, 'length']);
@@ -108,8 +112,18 @@ function resolveProtection(plan: Plan, node: ProtectedNode, where: 'main' | 'bra
     ...wire,
     breaker: {
       rated: collect.take(`${where}.rated`, part.rated, [...at, 'rated']),
-      holdMultiple: collect.take(`${where}.holdMultiple`, part.holdMultiple, [...at, 'holdMultiple'], typicalOf(usual.hold)),
-      timeConstant: collect.take(`${where}.timeConstant`, part.timeConstant, [...at, 'timeConstant'], typicalOf(usual.seconds)),
+      holdMultiple: collect.take(
+        `${where}.holdMultiple`,
+        part.holdMultiple,
+        [...at, 'holdMultiple'],
+        typicalOf(usual.hold),
+      ),
+      timeConstant: collect.take(
+        `${where}.timeConstant`,
+        part.timeConstant,
+        [...at, 'timeConstant'],
+        typicalOf(usual.seconds),
+      ),
     },
   };
 }

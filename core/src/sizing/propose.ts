@@ -43,7 +43,11 @@ const HEAVY = 8;
  * breaker to suit, one stage for the speed, all marked typical, so that the gauge can answer at once.
  * Throws where the shelf has no motor at all for this pack.
  */
-export function proposeMechanism(plan: Plan, wish: Wish, shelf: readonly Shelved[]): { readonly id: string; readonly changes: readonly Change[] } {
+export function proposeMechanism(
+  plan: Plan,
+  wish: Wish,
+  shelf: readonly Shelved[],
+): { readonly id: string; readonly changes: readonly Change[] } {
   const pack = packOf(plan);
   const volts = pack.series * CELLS[pack.chemistry].nominal;
   const full = pack.series * CELLS[pack.chemistry].full;
@@ -56,12 +60,21 @@ export function proposeMechanism(plan: Plan, wish: Wish, shelf: readonly Shelved
 
   const motor = pickMotor(shelf, volts, powerOf(wish, speed) / TRAIN_EFFICIENCY / motors);
   const controller = pickController(shelf, motor.part, full);
-  const total = Number(((HAPPY_SPEED * freeSpeedAt(constantsOf(motor.part)!, volts) * radius) / topSpeed).toPrecision(2));
+  const total = Number(
+    ((HAPPY_SPEED * freeSpeedAt(constantsOf(motor.part)!, volts) * radius) / topSpeed).toPrecision(2),
+  );
   const breaker = pickBreaker(shelf, controller.part.supplyLimit?.si ?? 20);
 
-  const id = freshName(plan.mechanisms.map((mechanism) => mechanism.id), wish.kind);
+  const id = freshName(
+    plan.mechanisms.map((mechanism) => mechanism.id),
+    wish.kind,
+  );
   const nodeId = `branch-${id}`;
-  const parts = { motor: freshName(Object.keys(plan.parts), 'motor'), controller: freshName(Object.keys(plan.parts), 'controller'), breaker: freshName(Object.keys(plan.parts), 'breaker') };
+  const parts = {
+    motor: freshName(Object.keys(plan.parts), 'motor'),
+    controller: freshName(Object.keys(plan.parts), 'controller'),
+    breaker: freshName(Object.keys(plan.parts), 'breaker'),
+  };
   const parent = plan.supply.find((node) => node.kind === 'main') ?? plan.supply.find((node) => node.kind === 'pack')!;
   const gauge = thinnestWire(breaker.part.rated?.si ?? 0) ?? 12;
   const mechanism: Mechanism = {
@@ -88,7 +101,16 @@ export function proposeMechanism(plan: Plan, wish: Wish, shelf: readonly Shelved
       { at: ['parts', parts.motor], to: copy(motor) },
       { at: ['parts', parts.controller], to: copy(controller) },
       { at: ['parts', parts.breaker], to: copy(breaker) },
-      { at: ['supply', plan.supply.length], to: { id: nodeId, kind: 'branch', parent: parent.id, breaker: parts.breaker, wire: { gauge: quantityOf(gauge, `${gauge} AWG`, 'typical') } } },
+      {
+        at: ['supply', plan.supply.length],
+        to: {
+          id: nodeId,
+          kind: 'branch',
+          parent: parent.id,
+          breaker: parts.breaker,
+          wire: { gauge: quantityOf(gauge, `${gauge} AWG`, 'typical') },
+        },
+      },
       { at: ['mechanisms', plan.mechanisms.length], to: mechanism },
     ],
   };
@@ -115,7 +137,14 @@ function jobsOf(wish: Wish): readonly Job[] {
   const rounded = Number(push.toPrecision(2));
   return [
     { id: 'sprint', kind: 'sprint', name: 'Sprint', ...common },
-    { id: 'push', kind: 'push', name: 'Push', push: wish.push ?? quantityOf(rounded, `${rounded} N`, 'typical'), time: quantityOf(3, '3 s', 'typical'), every: quantityOf(40, '40 s', 'typical') },
+    {
+      id: 'push',
+      kind: 'push',
+      name: 'Push',
+      push: wish.push ?? quantityOf(rounded, `${rounded} N`, 'typical'),
+      time: quantityOf(3, '3 s', 'typical'),
+      every: quantityOf(40, '40 s', 'typical'),
+    },
   ];
 }
 
@@ -130,11 +159,19 @@ function constantsOf(part: Part): MotorConstants | undefined {
   const { data } = part;
   if (data.form === 'kv') {
     const { kv, resistance, freeCurrent } = data;
-    return kv && resistance && freeCurrent ? motorFromKv({ kv: kv.si, resistance: resistance.si, freeCurrent: freeCurrent.si }) : undefined;
+    return kv && resistance && freeCurrent
+      ? motorFromKv({ kv: kv.si, resistance: resistance.si, freeCurrent: freeCurrent.si })
+      : undefined;
   }
   const { ratedVoltage, freeSpeed, freeCurrent, stallTorque, stallCurrent } = data;
   if (!ratedVoltage || !freeSpeed || !freeCurrent || !stallTorque || !stallCurrent) return undefined;
-  return motorFromSheet({ ratedVoltage: ratedVoltage.si, freeSpeed: freeSpeed.si, freeCurrent: freeCurrent.si, stallTorque: stallTorque.si, stallCurrent: stallCurrent.si });
+  return motorFromSheet({
+    ratedVoltage: ratedVoltage.si,
+    freeSpeed: freeSpeed.si,
+    freeCurrent: freeCurrent.si,
+    stallTorque: stallTorque.si,
+    stallCurrent: stallCurrent.si,
+  });
 }
 
 const ratedFor = (part: MotorPart, volts: number): boolean => {
@@ -144,7 +181,10 @@ const ratedFor = (part: MotorPart, volts: number): boolean => {
 
 function pickMotor(shelf: readonly Shelved[], volts: number, power: number): Shelved & { part: MotorPart } {
   const able = shelf
-    .filter((item): item is Shelved & { part: MotorPart } => item.part.kind === 'motor' && item.part.type === 'brushed' && ratedFor(item.part, volts))
+    .filter(
+      (item): item is Shelved & { part: MotorPart } =>
+        item.part.kind === 'motor' && item.part.type === 'brushed' && ratedFor(item.part, volts),
+    )
     .flatMap((item) => {
       const constants = constantsOf(item.part);
       return constants ? [{ item, power: WORKING_SHARE * peakPower(constants, volts) }] : [];
@@ -160,7 +200,11 @@ function pickController(shelf: readonly Shelved[], motor: Part, full: number): S
   const able = shelf
     .filter(
       (item): item is Shelved & { part: ControllerPart } =>
-        item.part.kind === 'controller' && item.part.drives.includes('brushed') && item.part.supplyLimit !== undefined && (item.part.highestVoltage?.si ?? 0) >= full && (item.part.lowestVoltage?.si ?? Infinity) < 0.7 * full,
+        item.part.kind === 'controller' &&
+        item.part.drives.includes('brushed') &&
+        item.part.supplyLimit !== undefined &&
+        (item.part.highestVoltage?.si ?? 0) >= full &&
+        (item.part.lowestVoltage?.si ?? Infinity) < 0.7 * full,
     )
     .sort((a, b) => a.part.supplyLimit!.si - b.part.supplyLimit!.si);
   const chosen = able.find((item) => item.part.supplyLimit!.si >= stall / 3) ?? able.at(-1);
@@ -170,7 +214,10 @@ function pickController(shelf: readonly Shelved[], motor: Part, full: number): S
 
 function pickBreaker(shelf: readonly Shelved[], amperes: number): Shelved & { part: BreakerPart } {
   const able = shelf
-    .filter((item): item is Shelved & { part: BreakerPart } => item.part.kind === 'breaker' && item.part.type === 'snap' && item.part.rated !== undefined)
+    .filter(
+      (item): item is Shelved & { part: BreakerPart } =>
+        item.part.kind === 'breaker' && item.part.type === 'snap' && item.part.rated !== undefined,
+    )
     .sort((a, b) => a.part.rated!.si - b.part.rated!.si);
   const chosen = able.find((item) => item.part.rated!.si >= amperes) ?? able.at(-1);
   if (!chosen) throw new Error('the shelf has no breaker');

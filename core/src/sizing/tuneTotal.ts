@@ -21,13 +21,26 @@ export type Rounding = 'nearest' | 'up' | 'down';
  * The change that brings the total as near to `wanted` as the tuning stage can: whole driven teeth,
  * or a ratio to three digits. `undefined` where no stage can move.
  */
-export function tuneTotal(plan: Plan, mechanism: Mechanism, path: PowerPath, wanted: number, rounding: Rounding = 'nearest'): Change | undefined {
+export function tuneTotal(
+  plan: Plan,
+  mechanism: Mechanism,
+  path: PowerPath,
+  wanted: number,
+  rounding: Rounding = 'nearest',
+): Change | undefined {
   const stage = tuningStage(mechanism);
   if (!stage || stage.kind === 'worm' || stage.kind === 'screw') return undefined;
   const choice = currentChoice(mechanism);
   const index = choice.stages.indexOf(stage);
   const others = path.train.total / path.train.stages[index]!.ratio;
-  const at = ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice), 'stages', index];
+  const at = [
+    'mechanisms',
+    plan.mechanisms.indexOf(mechanism),
+    'choices',
+    mechanism.choices.indexOf(choice),
+    'stages',
+    index,
+  ];
   const ratio = wanted / others;
   if (!Number.isFinite(ratio)) return undefined;
   if (stage.kind === 'ratio' || stage.kind === 'planetary') {

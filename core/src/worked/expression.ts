@@ -10,9 +10,22 @@ export type Expression =
   | { readonly op: 'add' | 'sub' | 'mul' | 'div' | 'pow' | 'max' | 'min'; readonly args: readonly Expression[] }
   | { readonly op: 'sqrt' | 'sin' | 'cos' | 'exp' | 'neg'; readonly arg: Expression }
   /** A step of the working with a name of its own, shown on its own line. */
-  | { readonly op: 'named'; readonly symbol: string; readonly label: string; readonly dimension: Dimension; readonly of: Expression }
+  | {
+      readonly op: 'named';
+      readonly symbol: string;
+      readonly label: string;
+      readonly dimension: Dimension;
+      readonly of: Expression;
+    }
   /** Found by stepping or halving, not by a closed formula: says how, and from what. */
-  | { readonly op: 'found'; readonly symbol: string; readonly label: string; readonly dimension: Dimension; readonly value: number; readonly how: string };
+  | {
+      readonly op: 'found';
+      readonly symbol: string;
+      readonly label: string;
+      readonly dimension: Dimension;
+      readonly value: number;
+      readonly how: string;
+    };
 
 /** The number a tree stands for. */
 export function valueOf(expression: Expression): number {
@@ -38,7 +51,9 @@ export function valueOf(expression: Expression): number {
   }
 }
 
-const COMBINE: Readonly<Record<'add' | 'sub' | 'mul' | 'div' | 'pow' | 'max' | 'min', (a: number, b: number) => number>> = {
+const COMBINE: Readonly<
+  Record<'add' | 'sub' | 'mul' | 'div' | 'pow' | 'max' | 'min', (a: number, b: number) => number>
+> = {
   add: (a, b) => a + b,
   sub: (a, b) => a - b,
   mul: (a, b) => a * b,
@@ -48,7 +63,11 @@ const COMBINE: Readonly<Record<'add' | 'sub' | 'mul' | 'div' | 'pow' | 'max' | '
   min: (a, b) => Math.min(a, b),
 };
 
-export const num = (value: number, label?: string): Expression => ({ op: 'number', value, ...(label ? { label } : {}) });
+export const num = (value: number, label?: string): Expression => ({
+  op: 'number',
+  value,
+  ...(label ? { label } : {}),
+});
 export const fig = (figure: Figure): Expression => ({ op: 'figure', figure, value: figure.value ?? NaN });
 export const add = (...args: Expression[]): Expression => ({ op: 'add', args });
 export const sub = (...args: Expression[]): Expression => ({ op: 'sub', args });
@@ -62,7 +81,13 @@ export const sin = (arg: Expression): Expression => ({ op: 'sin', arg });
 export const cos = (arg: Expression): Expression => ({ op: 'cos', arg });
 export const exp = (arg: Expression): Expression => ({ op: 'exp', arg });
 export const neg = (arg: Expression): Expression => ({ op: 'neg', arg });
-export const named = (symbol: string, label: string, dimension: Dimension, of: Expression): Expression => ({ op: 'named', symbol, label, dimension, of });
+export const named = (symbol: string, label: string, dimension: Dimension, of: Expression): Expression => ({
+  op: 'named',
+  symbol,
+  label,
+  dimension,
+  of,
+});
 export const found = (symbol: string, label: string, dimension: Dimension, value: number, how: string): Expression => ({
   op: 'found',
   symbol,

@@ -27,7 +27,10 @@ export function resistanceOf(path: PowerPath): Expression {
 
 export function torqueConstantOf(path: PowerPath): Expression {
   const of = onSheet(path)
-    ? div(figureOf(path, 'motor.stallTorque'), sub(figureOf(path, 'motor.stallCurrent'), figureOf(path, 'motor.freeCurrent')))
+    ? div(
+        figureOf(path, 'motor.stallTorque'),
+        sub(figureOf(path, 'motor.stallCurrent'), figureOf(path, 'motor.freeCurrent')),
+      )
     : div(num(1), figureOf(path, 'motor.kv'));
   return named('K_t', 'torque constant, N·m/A', 'number', of);
 }
@@ -44,7 +47,12 @@ export function backEmfConstantOf(path: PowerPath): Expression {
 
 /** R' = R + Ron */
 export const loopOf = (path: PowerPath): Expression =>
-  named("R'", 'motor and controller resistance', 'resistance', add(resistanceOf(path), figureOf(path, 'controller.resistance')));
+  named(
+    "R'",
+    'motor and controller resistance',
+    'resistance',
+    add(resistanceOf(path), figureOf(path, 'controller.resistance')),
+  );
 
 export function packResistanceOf(path: PowerPath): Expression {
   const { series, parallel } = path.pack.figures;
@@ -52,17 +60,26 @@ export function packResistanceOf(path: PowerPath): Expression {
     'R_p',
     'pack resistance',
     'resistance',
-    add(mul(div(num(series), num(parallel)), figureOf(path, 'pack.cellResistance')), figureOf(path, 'pack.leadResistance')),
+    add(
+      mul(div(num(series), num(parallel)), figureOf(path, 'pack.cellResistance')),
+      figureOf(path, 'pack.leadResistance'),
+    ),
   );
 }
 
 function wireOf(path: PowerPath, where: 'main' | 'branch'): Expression {
-  const diameter = mul(num(0.000127), { op: 'pow', args: [num(92), div(sub(num(36), figureOf(path, `${where}.gauge`)), num(39))] });
+  const diameter = mul(num(0.000127), {
+    op: 'pow',
+    args: [num(92), div(sub(num(36), figureOf(path, `${where}.gauge`)), num(39))],
+  });
   return named(
     `R_{${where}}`,
     `${where} wire, both ways`,
     'resistance',
-    div(mul(num(1.724e-8), num(2), figureOf(path, `${where}.length`)), mul(num(Math.PI / 4), pow(named(`d_{${where}}`, `${where} wire diameter`, 'length', diameter), 2))),
+    div(
+      mul(num(1.724e-8), num(2), figureOf(path, `${where}.length`)),
+      mul(num(Math.PI / 4), pow(named(`d_{${where}}`, `${where} wire diameter`, 'length', diameter), 2)),
+    ),
   );
 }
 
@@ -83,8 +100,19 @@ export function supplyResistanceOf(path: PowerPath): Expression {
 /** Voc, lowered by what the rest of the robot draws. */
 export function restVoltageOf(path: PowerPath): Expression {
   const { chemistry, series } = path.pack.figures;
-  const cell = found('V_{cell}', 'cell at rest', 'voltage', cellRestVoltage(chemistry, path.pack.charge), `the ${chemistry} table at a charge of ${path.pack.charge}`);
-  return named('V_{oc}', 'pack at rest', 'voltage', sub(mul(num(series), cell), mul(sharedOf(path), figureOf(path, 'pack.others'))));
+  const cell = found(
+    'V_{cell}',
+    'cell at rest',
+    'voltage',
+    cellRestVoltage(chemistry, path.pack.charge),
+    `the ${chemistry} table at a charge of ${path.pack.charge}`,
+  );
+  return named(
+    'V_{oc}',
+    'pack at rest',
+    'voltage',
+    sub(mul(num(series), cell), mul(sharedOf(path), figureOf(path, 'pack.others'))),
+  );
 }
 
 /** G, the product of the stages. */
@@ -100,13 +128,27 @@ export function totalOf(path: PowerPath): Expression {
 
 /** η forwards, the output's own loss included. */
 export function efficiencyOf(path: PowerPath): Expression {
-  return named('\\eta', 'efficiency of the train', 'share', efficiencyProduct(path, (eta) => eta, (screw) => screw.efficiency));
+  return named(
+    '\\eta',
+    'efficiency of the train',
+    'share',
+    efficiencyProduct(
+      path,
+      (eta) => eta,
+      (screw) => screw.efficiency,
+    ),
+  );
 }
 
 /** ηb when the load drives: 2 − 1/η of each. */
 export function backEfficiencyOf(path: PowerPath): Expression {
   const back = (eta: Expression): Expression => ({ op: 'max', args: [num(0), sub(num(2), div(num(1), eta))] });
-  return named('\\eta_b', 'efficiency when the load drives', 'share', efficiencyProduct(path, back, (screw) => screw.backEfficiency));
+  return named(
+    '\\eta_b',
+    'efficiency when the load drives',
+    'share',
+    efficiencyProduct(path, back, (screw) => screw.backEfficiency),
+  );
 }
 
 function efficiencyProduct(
@@ -117,14 +159,21 @@ function efficiencyProduct(
   const stages = path.stages.map((stage, i): Expression => {
     const key = `stage.${stage.id}.efficiency`;
     if (key in path.figures) return of(figureOf(path, key));
-    return found(`\\eta_{${i + 1}}`, 'screw or worm', 'share', ofScrew(path.train.stages[i]!), 'from lead angle and friction');
+    return found(
+      `\\eta_{${i + 1}}`,
+      'screw or worm',
+      'share',
+      ofScrew(path.train.stages[i]!),
+      'from lead angle and friction',
+    );
   });
   const output = 'output.efficiency' in path.figures ? [of(figureOf(path, 'output.efficiency'))] : [];
   const all = [...stages, ...output];
   return all.length === 0 ? num(1) : mul(...all);
 }
 
-const radiusKey = (path: PowerPath): string => ('output.drumRadius' in path.figures ? 'output.drumRadius' : 'output.wheelRadius');
+const radiusKey = (path: PowerPath): string =>
+  'output.drumRadius' in path.figures ? 'output.drumRadius' : 'output.wheelRadius';
 
 export const radiusOf = (path: PowerPath): Expression => figureOf(path, radiusKey(path));
 
@@ -150,7 +199,11 @@ export function resistingOf(path: PowerPath): Expression {
     const k = figureOf(path, 'output.loadPerRope');
     return add(holdForceOf(path), mul(k, figureOf(path, 'job.friction')));
   }
-  const rolling = mul(weightOf(path, 'output.mass'), figureOf(path, 'output.rollingResistance'), cos(figureOf(path, 'job.slope')));
+  const rolling = mul(
+    weightOf(path, 'output.mass'),
+    figureOf(path, 'output.rollingResistance'),
+    cos(figureOf(path, 'job.slope')),
+  );
   const terms = [holdForceOf(path), rolling];
   return path.job.kind === 'push' ? add(...terms, figureOf(path, 'job.push')) : add(...terms);
 }

@@ -1,4 +1,4 @@
-import { valueOf as numberOf, type Expression } from "./expression.js";
+import { valueOf as numberOf, type Expression } from './expression.js';
 
 /** Symbols only, or the numbers in their places. */
 export type TypesetMode = 'symbols' | 'numbers';
@@ -62,4 +62,3 @@ export function texNumber(value: number): string {
   }
   return String(Number(value.toPrecision(4)));
 }
-

@@ -6,7 +6,15 @@ import type { LimitId } from '../limits/limit.js';
 import { limitOf } from '../limits/table.js';
 import { lacksOf, type PowerPath } from '../powerpath/path.js';
 import { div, named, type Expression } from './expression.js';
-import { backEmfConstantOf, efficiencyOf, resistanceOf, restVoltageOf, supplyResistanceOf, torqueConstantOf, totalOf } from './terms.js';
+import {
+  backEmfConstantOf,
+  efficiencyOf,
+  resistanceOf,
+  restVoltageOf,
+  supplyResistanceOf,
+  torqueConstantOf,
+  totalOf,
+} from './terms.js';
 
 /** A number of the screen that can show its working. */
 export type WorkingRef =
@@ -44,9 +52,18 @@ export function workingOf(path: PowerPath, ref: WorkingRef): Expression | undefi
     }
     case 'rung': {
       const limit = limitOf(ref.rung);
-      if (!limit.applies(path) || lacksOf(path, [...SITUATION_NEEDS[ref.situation], ...limit.needs(ref.situation)]).length > 0) return undefined;
+      if (
+        !limit.applies(path) ||
+        lacksOf(path, [...SITUATION_NEEDS[ref.situation], ...limit.needs(ref.situation)]).length > 0
+      )
+        return undefined;
       const situation = situationOf(path, ref.situation);
-      return named('x', 'multiple of the job', 'number', div(limit.working(path, situation), demandWorking(path, ref.situation)));
+      return named(
+        'x',
+        'multiple of the job',
+        'number',
+        div(limit.working(path, situation), demandWorking(path, ref.situation)),
+      );
     }
   }
 }

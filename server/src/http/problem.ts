@@ -6,7 +6,11 @@ export class HttpProblem extends Error {
   constructor(
     readonly status: number,
     readonly title: string,
-    readonly more: { readonly detail?: string; readonly problems?: readonly Problem[]; readonly stored?: StoredPlan } = {},
+    readonly more: {
+      readonly detail?: string;
+      readonly problems?: readonly Problem[];
+      readonly stored?: StoredPlan;
+    } = {},
   ) {
     super(title);
   }
@@ -19,10 +23,17 @@ function send(response: Response, details: ProblemDetails): void {
 /** The last handler: known problems as they are, everything else as a plain 500 that is logged. */
 export const problemHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
   if (response.headersSent) return next(error);
-  if (error instanceof HttpProblem) return send(response, { type: 'about:blank', title: error.title, status: error.status, ...error.more });
+  if (error instanceof HttpProblem)
+    return send(response, { type: 'about:blank', title: error.title, status: error.status, ...error.more });
   const status = statusOf(error);
   if (status === 413) return send(response, { type: 'about:blank', title: 'That is more than 2 MB', status });
-  if (status === 400) return send(response, { type: 'about:blank', title: 'The body is not JSON', status, detail: (error as Error).message });
+  if (status === 400)
+    return send(response, {
+      type: 'about:blank',
+      title: 'The body is not JSON',
+      status,
+      detail: (error as Error).message,
+    });
   request.log.error(error);
   send(response, { type: 'about:blank', title: 'The server could not do that', status: 500 });
 };

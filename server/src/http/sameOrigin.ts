@@ -12,9 +12,11 @@ export function sameOrigin(host: string): RequestHandler {
   const anyName = host === '0.0.0.0' || host === '::';
   return (request, _response, next) => {
     const asked = request.headers.host ?? '';
-    if (!anyName && !names.has(asked.replace(/:\d+$/, ''))) throw new HttpProblem(421, 'This server is not known by that name', { detail: asked });
+    if (!anyName && !names.has(asked.replace(/:\d+$/, '')))
+      throw new HttpProblem(421, 'This server is not known by that name', { detail: asked });
     const { origin } = request.headers;
-    if (origin !== undefined && origin !== `http://${asked}` && origin !== `https://${asked}`) throw new HttpProblem(403, 'Requests from another origin are refused', { detail: origin });
+    if (origin !== undefined && origin !== `http://${asked}` && origin !== `https://${asked}`)
+      throw new HttpProblem(403, 'Requests from another origin are refused', { detail: origin });
     next();
   };
 }

@@ -8,7 +8,10 @@ import type { PlanStore, Saved } from './store.js';
 import { summaryOf } from './summary.js';
 
 const name = Joi.string().trim().min(1).max(80);
-const createBody = Joi.object<{ name?: string; document?: unknown }>({ name, document: Joi.object() }).xor('name', 'document');
+const createBody = Joi.object<{ name?: string; document?: unknown }>({ name, document: Joi.object() }).xor(
+  'name',
+  'document',
+);
 const renameBody = Joi.object<{ name: string }>({ name: name.required() });
 const listQuery = Joi.object<{ bin: boolean }>({ bin: Joi.boolean().default(false) });
 const planId = Joi.string().guid();
@@ -63,7 +66,10 @@ export function planRoutes(store: PlanStore): Router {
   });
 
   router.get('/:id/revisions/:revision', async (request, response) => {
-    const stored = await store.revision(idOf(request), validated(revisionNumber, request.params['revision'], 'revision'));
+    const stored = await store.revision(
+      idOf(request),
+      validated(revisionNumber, request.params['revision'], 'revision'),
+    );
     if (!stored) throw missing();
     response.json(stored);
   });
@@ -82,7 +88,10 @@ function validated<T>(schema: Joi.Schema<T>, value: unknown, where: string): T {
 
 function planFrom(document: unknown): Plan {
   const read = readPlan(document);
-  if (!read.ok) throw new HttpProblem(422, `This is no plan of format ${PLAN_FORMAT}, version ${PLAN_VERSION}`, { problems: read.problems });
+  if (!read.ok)
+    throw new HttpProblem(422, `This is no plan of format ${PLAN_FORMAT}, version ${PLAN_VERSION}`, {
+      problems: read.problems,
+    });
   return read.plan;
 }
 

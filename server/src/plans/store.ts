@@ -6,7 +6,8 @@ import { PlanEntity, RevisionEntity, type PlanRow } from '../db/entities.js';
 import { thinned } from './retention.js';
 
 /** What came of a save: the new state, or the one that stands in its way. */
-export type Saved = { readonly ok: true; readonly plan: StoredPlan } | { readonly ok: false; readonly stored: StoredPlan };
+export type Saved =
+  { readonly ok: true; readonly plan: StoredPlan } | { readonly ok: false; readonly stored: StoredPlan };
 
 export interface ListedPlan extends StoredPlan {
   readonly deletedAt?: string;
@@ -35,10 +36,16 @@ export class PlanStore {
   /** Plans in use, or those in the bin; the last saved in front. */
   async list(inBin: boolean): Promise<readonly ListedPlan[]> {
     return this.inTurn(async (manager) => {
-      const rows = await manager.find(PlanEntity, { where: { deletedAt: inBin ? Not(IsNull()) : IsNull() }, order: { savedAt: 'DESC' } });
+      const rows = await manager.find(PlanEntity, {
+        where: { deletedAt: inBin ? Not(IsNull()) : IsNull() },
+        order: { savedAt: 'DESC' },
+      });
       const plans: ListedPlan[] = [];
       for (const row of rows) {
-        plans.push({ ...(await this.stored(manager, row)), ...(row.deletedAt === null ? {} : { deletedAt: row.deletedAt }) });
+        plans.push({
+          ...(await this.stored(manager, row)),
+          ...(row.deletedAt === null ? {} : { deletedAt: row.deletedAt }),
+        });
       }
       return plans;
     });
@@ -73,7 +80,10 @@ export class PlanStore {
   /** Into the bin, or out of it. False where there is no such plan there. */
   async setDeleted(id: string, deleted: boolean): Promise<boolean> {
     const where = { id, deletedAt: deleted ? IsNull() : Not(IsNull()) };
-    return this.inTurn(async (manager) => (await manager.update(PlanEntity, where, { deletedAt: deleted ? this.now() : null })).affected === 1);
+    return this.inTurn(
+      async (manager) =>
+        (await manager.update(PlanEntity, where, { deletedAt: deleted ? this.now() : null })).affected === 1,
+    );
   }
 
   async revisions(id: string): Promise<readonly RevisionSummary[]> {
@@ -98,7 +108,10 @@ export class PlanStore {
     const savedAt = this.now();
     await manager.insert(RevisionEntity, { planId: id, revision, savedAt, document: JSON.stringify(document) });
     await manager.update(PlanEntity, { id }, { name: document.name, revision, savedAt });
-    const kept = await manager.find(RevisionEntity, { where: { planId: id }, select: { revision: true, savedAt: true } });
+    const kept = await manager.find(RevisionEntity, {
+      where: { planId: id },
+      select: { revision: true, savedAt: true },
+    });
     for (const old of thinned(kept)) await manager.delete(RevisionEntity, { planId: id, revision: old });
     return { id, revision, savedAt, document };
   }

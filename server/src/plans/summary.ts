@@ -20,6 +20,11 @@ export function summaryOf({ id, revision, savedAt, deletedAt, document }: Listed
     savedAt,
     name: document.name,
     ...(deletedAt === undefined ? {} : { deletedAt }),
-    mechanisms: result.mechanisms.map((mechanism) => ({ id: mechanism.id, name: mechanism.name, kind: mechanism.kind, headline: mechanism.headline })),
+    mechanisms: result.mechanisms.map((mechanism) => ({
+      id: mechanism.id,
+      name: mechanism.name,
+      kind: mechanism.kind,
+      headline: mechanism.headline,
+    })),
   };
 }

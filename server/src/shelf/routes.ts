@@ -12,7 +12,10 @@ export function shelfRoutes(store: ShelfStore): Router {
   const router = Router();
   router.get('/', async (request, response) => {
     const { error, value } = query.validate(request.query);
-    if (error) throw new HttpProblem(400, 'The request is not understood', { problems: [{ field: 'query.kind', reason: error.message }] });
+    if (error)
+      throw new HttpProblem(400, 'The request is not understood', {
+        problems: [{ field: 'query.kind', reason: error.message }],
+      });
     response.json(await store.list(value.kind));
   });
   return router;

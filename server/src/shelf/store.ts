@@ -12,11 +12,15 @@ export class ShelfStore {
   async seed(): Promise<void> {
     const shelf = this.source.getRepository(ShelfEntity);
     if ((await shelf.count()) > 0) return;
-    await shelf.insert(readShelf().map(({ id, revision, part }) => ({ id, revision, kind: part.kind, part: JSON.stringify(part) })));
+    await shelf.insert(
+      readShelf().map(({ id, revision, part }) => ({ id, revision, kind: part.kind, part: JSON.stringify(part) })),
+    );
   }
 
   async list(kind?: PartKind): Promise<readonly ShelfPart[]> {
-    const rows = await this.source.getRepository(ShelfEntity).find({ ...(kind ? { where: { kind } } : {}), order: { id: 'ASC' } });
+    const rows = await this.source
+      .getRepository(ShelfEntity)
+      .find({ ...(kind ? { where: { kind } } : {}), order: { id: 'ASC' } });
     return rows.map(({ id, revision, part }) => ({ id, revision, part: JSON.parse(part) as Part }));
   }
 }

@@ -1,4 +1,11 @@
-import { etagOf, type PlanSummary, type ProblemDetails, type RevisionSummary, type ShelfPart, type StoredPlan } from '@rough-gear/contract/api';
+import {
+  etagOf,
+  type PlanSummary,
+  type ProblemDetails,
+  type RevisionSummary,
+  type ShelfPart,
+  type StoredPlan,
+} from '@rough-gear/contract/api';
 import type { Plan } from '@rough-gear/core';
 
 /** The server cannot be reached: the network or the server is away. */
@@ -7,7 +14,9 @@ export class Unreachable extends Error {}
 /** The server answered with a problem. */
 export class Refused extends Error {
   constructor(readonly problem: ProblemDetails) {
-    super(problem.problems?.map(({ field, reason }) => `${field}: ${reason}`).join('; ') ?? problem.detail ?? problem.title);
+    super(
+      problem.problems?.map(({ field, reason }) => `${field}: ${reason}`).join('; ') ?? problem.detail ?? problem.title,
+    );
   }
 }
 
@@ -17,13 +26,18 @@ async function call<T>(method: string, path: string, body?: unknown, basedOn?: n
   if (basedOn !== undefined) headers['If-Match'] = etagOf(basedOn);
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, { method, headers, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
+    response = await fetch(`/api${path}`, {
+      method,
+      headers,
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
   } catch {
     throw new Unreachable('the server cannot be reached');
   }
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   // A proxy in front of a server that is away answers without a problem document.
-  if (!response.headers.get('Content-Type')?.includes('problem+json')) throw new Unreachable(`the server answered ${response.status}`);
+  if (!response.headers.get('Content-Type')?.includes('problem+json'))
+    throw new Unreachable(`the server answered ${response.status}`);
   throw new Refused((await response.json()) as ProblemDetails);
 }
 

@@ -14,7 +14,9 @@ defineEmits<{ close: [] }>();
       <DialogPanel class="w-full border border-ink bg-sheet p-5" :class="wide ? 'max-w-3xl' : 'max-w-lg'">
         <div class="mb-3 flex items-baseline justify-between gap-4">
           <DialogTitle class="text-lg font-semibold">{{ title }}</DialogTitle>
-          <button type="button" class="act grid size-7 place-items-center" aria-label="Close" @click="$emit('close')"><X :size="18" /></button>
+          <button type="button" class="act grid size-7 place-items-center" aria-label="Close" @click="$emit('close')">
+            <X :size="18" />
+          </button>
         </div>
         <slot />
       </DialogPanel>

@@ -9,7 +9,13 @@ export interface ChartTable {
   readonly rows: readonly (readonly string[])[];
 }
 
-const { title, caption, option, table } = defineProps<{ title: string; caption: string; option: EChartsCoreOption; table: ChartTable; summary: string }>();
+const { title, caption, option, table } = defineProps<{
+  title: string;
+  caption: string;
+  option: EChartsCoreOption;
+  table: ChartTable;
+  summary: string;
+}>();
 
 const EChart = defineAsyncComponent(() => import('./EChart.js'));
 const asTable = ref(false);
@@ -22,7 +28,9 @@ const tall = computed(() => height.value > 40);
   <figure class="flex min-h-[200px] min-w-0 flex-col">
     <div class="flex items-baseline justify-between">
       <h3>{{ title }}</h3>
-      <button type="button" class="act min-h-6 text-xs" :aria-pressed="asTable" @click="asTable = !asTable">{{ asTable ? 'chart' : 'table' }}</button>
+      <button type="button" class="act min-h-6 text-xs" :aria-pressed="asTable" @click="asTable = !asTable">
+        {{ asTable ? 'chart' : 'table' }}
+      </button>
     </div>
     <div ref="box" class="relative min-h-0 grow basis-40">
       <div v-if="!asTable" class="absolute inset-0" role="img" :aria-label="`${title}. ${summary}`">
@@ -31,10 +39,21 @@ const tall = computed(() => height.value > 40);
       <div v-else class="absolute inset-0 overflow-auto" tabindex="0" role="region" :aria-label="`${title} as a table`">
         <table class="figures w-full text-xs">
           <thead class="sticky top-0 bg-ground">
-            <tr><th v-for="cell in table.head" :key="cell" scope="col" class="border-b border-ink px-1 py-0.5 text-right font-semibold">{{ cell }}</th></tr>
+            <tr>
+              <th
+                v-for="cell in table.head"
+                :key="cell"
+                scope="col"
+                class="border-b border-ink px-1 py-0.5 text-right font-semibold"
+              >
+                {{ cell }}
+              </th>
+            </tr>
           </thead>
           <tbody>
-            <tr v-for="(row, i) in table.rows" :key="i"><td v-for="(cell, j) in row" :key="j" class="border-b border-hair px-1 text-right">{{ cell }}</td></tr>
+            <tr v-for="(row, i) in table.rows" :key="i">
+              <td v-for="(cell, j) in row" :key="j" class="border-b border-hair px-1 text-right">{{ cell }}</td>
+            </tr>
           </tbody>
         </table>
       </div>

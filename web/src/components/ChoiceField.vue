@@ -10,7 +10,12 @@ const id = useId();
 <template>
   <div class="min-w-0">
     <label :for="id" class="block truncate text-[0.8125rem] text-second">{{ label }}</label>
-    <select :id="id" class="min-h-7 w-full border-b border-ink bg-sheet py-0.5" :value="value" @change="emit('change', ($event.target as HTMLSelectElement).value as T)">
+    <select
+      :id="id"
+      class="min-h-7 w-full border-b border-ink bg-sheet py-0.5"
+      :value="value"
+      @change="emit('change', ($event.target as HTMLSelectElement).value as T)"
+    >
       <option v-for="option in options" :key="option.value" :value="option.value">{{ option.text }}</option>
     </select>
   </div>

@@ -3,7 +3,12 @@ import { Minus, Plus } from '@lucide/vue';
 import { ref, useId, watch } from 'vue';
 
 /** A whole number with buttons either side: teeth, motors, cells. Arrow keys step it. */
-const { value, label, least = 1, most = 400 } = defineProps<{ value: number; label: string; least?: number; most?: number }>();
+const {
+  value,
+  label,
+  least = 1,
+  most = 400,
+} = defineProps<{ value: number; label: string; least?: number; most?: number }>();
 const emit = defineEmits<{ change: [value: number] }>();
 
 const id = useId();
@@ -53,8 +58,24 @@ function giveUp(): void {
         @keydown.esc.stop="giveUp"
         @blur="set(Number(text))"
       />
-      <button type="button" class="act grid size-6 shrink-0 place-items-center" :aria-label="`${label}: one less`" :disabled="value <= least" @click="step(-1)"><Minus :size="14" /></button>
-      <button type="button" class="act grid size-6 shrink-0 place-items-center" :aria-label="`${label}: one more`" :disabled="value >= most" @click="step(1)"><Plus :size="14" /></button>
+      <button
+        type="button"
+        class="act grid size-6 shrink-0 place-items-center"
+        :aria-label="`${label}: one less`"
+        :disabled="value <= least"
+        @click="step(-1)"
+      >
+        <Minus :size="14" />
+      </button>
+      <button
+        type="button"
+        class="act grid size-6 shrink-0 place-items-center"
+        :aria-label="`${label}: one more`"
+        :disabled="value >= most"
+        @click="step(1)"
+      >
+        <Plus :size="14" />
+      </button>
     </div>
     <p v-if="said" class="text-xs text-gives" role="alert">{{ said }}</p>
   </div>

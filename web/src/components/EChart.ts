@@ -1,14 +1,29 @@
 import { LineChart } from 'echarts/charts';
-import { GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent, TooltipComponent } from 'echarts/components';
+import {
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  MarkPointComponent,
+  TooltipComponent,
+} from 'echarts/components';
 import { use, type EChartsCoreOption } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { defineComponent, h, type PropType } from 'vue';
 import VChart from 'vue-echarts';
 
-use([LineChart, GridComponent, MarkAreaComponent, MarkLineComponent, MarkPointComponent, TooltipComponent, SVGRenderer]);
+use([
+  LineChart,
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  MarkPointComponent,
+  TooltipComponent,
+  SVGRenderer,
+]);
 
 /** The chart library with the parts that are used, loaded when a chart is first shown. */
 export default defineComponent({
   props: { option: { type: Object as PropType<EChartsCoreOption>, required: true } },
-  setup: (props) => () => h(VChart, { option: props.option, autoresize: true, class: 'size-full', updateOptions: { notMerge: true } }),
+  setup: (props) => () =>
+    h(VChart, { option: props.option, autoresize: true, class: 'size-full', updateOptions: { notMerge: true } }),
 });

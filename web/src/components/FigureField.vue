@@ -6,7 +6,15 @@ import { usePlan } from '../stores/plan.js';
 import QuantityField from './QuantityField.vue';
 
 /** A figure of the open mechanism by its key: shown, and changed where the plan keeps it. */
-const { figure: key, label = undefined, allow = 'positive' } = defineProps<{ figure: string; label?: string; allow?: 'positive' | 'not negative' | 'any' | 'share' | 'efficiency' }>();
+const {
+  figure: key,
+  label = undefined,
+  allow = 'positive',
+} = defineProps<{
+  figure: string;
+  label?: string;
+  allow?: 'positive' | 'not negative' | 'any' | 'share' | 'efficiency';
+}>();
 
 const { path } = useMechanism();
 const plan = usePlan();

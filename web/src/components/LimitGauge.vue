@@ -9,7 +9,12 @@ import VerdictRing from './VerdictRing.vue';
  * What gives first, as a gauge: multiples of the job on a logarithmic scale, the job's line at 1×,
  * each limit a mark at its place, with a whisker up to the margin it wants.
  */
-const { ladder, before = undefined, selected = undefined, height = 230 } = defineProps<{ ladder: Ladder; before?: Ladder | undefined; selected?: LimitId | undefined; height?: number }>();
+const {
+  ladder,
+  before = undefined,
+  selected = undefined,
+  height = 230,
+} = defineProps<{ ladder: Ladder; before?: Ladder | undefined; selected?: LimitId | undefined; height?: number }>();
 defineEmits<{ select: [rung: Rung] }>();
 
 const { show } = useDisplay();
@@ -19,7 +24,12 @@ const LABELS = 90;
 const TOP = 26;
 const TICKS = [10, 5, 2, 1, 0.5];
 const MINOR = [9, 8, 7, 6, 4, 3, 1.5, 0.9, 0.8, 0.7, 0.6];
-const COLOURS = { enough: 'var(--enough)', tight: 'var(--tight)', 'gives way': 'var(--gives)', 'not known': 'var(--second)' } as const;
+const COLOURS = {
+  enough: 'var(--enough)',
+  tight: 'var(--tight)',
+  'gives way': 'var(--gives)',
+  'not known': 'var(--second)',
+} as const;
 
 const expanded = ref(false);
 const layout = computed(() => layoutGauge(ladder.rungs, height, ROW, expanded.value));
@@ -51,10 +61,17 @@ const demand = computed(() => {
         </pattern>
       </defs>
       <rect :x="AXIS - 22" :y="one" width="22" :height="at(LEAST) - one" fill="url(#below-the-job)" />
-      <path :d="`M${AXIS - 22} ${at(MOST)}V${at(LEAST)}H${AXIS}V${at(MOST)}`" fill="none" stroke="var(--ink)" stroke-width="1" />
+      <path
+        :d="`M${AXIS - 22} ${at(MOST)}V${at(LEAST)}H${AXIS}V${at(MOST)}`"
+        fill="none"
+        stroke="var(--ink)"
+        stroke-width="1"
+      />
       <g v-for="tick in TICKS" :key="tick">
         <path :d="`M${AXIS - 22} ${at(tick)}h-5`" stroke="var(--ink)" />
-        <text :x="AXIS - 30" :y="at(tick) + 4" text-anchor="end" class="figures" font-size="11" fill="var(--ink)">{{ tick }}×</text>
+        <text :x="AXIS - 30" :y="at(tick) + 4" text-anchor="end" class="figures" font-size="11" fill="var(--ink)">
+          {{ tick }}×
+        </text>
       </g>
       <path v-for="tick in MINOR" :key="tick" :d="`M${AXIS - 22} ${at(tick)}h6`" stroke="var(--line)" />
       <g v-for="{ rung, mark, label } in layout.rows" :key="rung.id">
@@ -72,19 +89,41 @@ const demand = computed(() => {
           fill="none"
         />
       </g>
-      <path v-for="rung in layout.folded" :key="rung.id" :d="`M${AXIS - 22} ${at(rung.multiple!)}H${AXIS + 3}`" :stroke="COLOURS[rung.verdict]" stroke-width="1.6" />
+      <path
+        v-for="rung in layout.folded"
+        :key="rung.id"
+        :d="`M${AXIS - 22} ${at(rung.multiple!)}H${AXIS + 3}`"
+        :stroke="COLOURS[rung.verdict]"
+        stroke-width="1.6"
+      />
       <path :d="`M0 ${one}H400`" stroke="var(--ink)" stroke-width="2.5" />
     </svg>
     <p class="absolute top-0 right-0 left-[60px] text-center text-xs text-second">
-      <template v-if="layout.beyond.length > 0">{{ layout.beyond.length }} beyond 10×: {{ layout.beyond.map(({ name }) => name).slice(0, 2).join(', ') }}{{ layout.beyond.length > 2 ? ' …' : '' }}</template>
+      <template v-if="layout.beyond.length > 0"
+        >{{ layout.beyond.length }} beyond 10×:
+        {{
+          layout.beyond
+            .map(({ name }) => name)
+            .slice(0, 2)
+            .join(', ')
+        }}{{ layout.beyond.length > 2 ? ' …' : '' }}</template
+      >
       <template v-else-if="ladder.rungs.length === 0">no limit is asked here</template>
     </p>
     <ul>
-      <li v-for="{ rung, label } in layout.rows" :key="rung.id" class="absolute right-0" :style="{ left: `${LABELS - 10}px`, top: `${TOP + label - ROW / 2}px`, height: `${ROW}px` }">
+      <li
+        v-for="{ rung, label } in layout.rows"
+        :key="rung.id"
+        class="absolute right-0"
+        :style="{ left: `${LABELS - 10}px`, top: `${TOP + label - ROW / 2}px`, height: `${ROW}px` }"
+      >
         <button
           type="button"
           class="flex h-full w-full items-center gap-1.5 px-1 text-left"
-          :class="[selected === rung.id ? 'bg-ground outline-1 outline-ink' : 'hover:bg-ground', rung === ladder.first ? 'font-semibold' : '']"
+          :class="[
+            selected === rung.id ? 'bg-ground outline-1 outline-ink' : 'hover:bg-ground',
+            rung === ladder.first ? 'font-semibold' : '',
+          ]"
           :aria-pressed="selected === rung.id"
           :aria-label="`${rung.name}: ${rung.verdict}, ${showMultiple(rung.multiple!)} the job, wants ${showMultiple(rung.wants)}`"
           :data-rung="rung.id"
@@ -93,7 +132,9 @@ const demand = computed(() => {
           <VerdictRing :verdict="rung.verdict" />
           <span class="min-w-0 grow truncate">{{ rung.name }}</span>
           <span class="figures whitespace-nowrap">
-            <span v-if="movedFrom(rung)" class="text-xs font-normal text-second">{{ movedFrom(rung)?.replace('×', '') }} → </span>{{ showMultiple(rung.multiple!) }}
+            <span v-if="movedFrom(rung)" class="text-xs font-normal text-second"
+              >{{ movedFrom(rung)?.replace('×', '') }} → </span
+            >{{ showMultiple(rung.multiple!) }}
           </span>
         </button>
       </li>
@@ -101,11 +142,23 @@ const demand = computed(() => {
     <p class="absolute right-0 text-right text-xs whitespace-nowrap" :style="{ top: `${one + 4}px` }">
       <span class="bg-sheet/85 pl-1">{{ demand }}</span>
     </p>
-    <div class="absolute right-0 text-right text-xs text-second" :style="{ top: `${TOP + height - 22}px`, left: `${AXIS + 8}px` }">
-      <button v-if="layout.folded.length > 0 || expanded" type="button" class="act min-h-6" @click="expanded = !expanded">
+    <div
+      class="absolute right-0 text-right text-xs text-second"
+      :style="{ top: `${TOP + height - 22}px`, left: `${AXIS + 8}px` }"
+    >
+      <button
+        v-if="layout.folded.length > 0 || expanded"
+        type="button"
+        class="act min-h-6"
+        @click="expanded = !expanded"
+      >
         {{ expanded ? 'fold' : `${layout.folded.length} more above 3×` }}
       </button>
-      <p v-if="layout.outOfReach.length > 0" class="flex items-center justify-end gap-1" :title="layout.outOfReach.map(({ name }) => name).join(', ')">
+      <p
+        v-if="layout.outOfReach.length > 0"
+        class="flex items-center justify-end gap-1"
+        :title="layout.outOfReach.map(({ name }) => name).join(', ')"
+      >
         <VerdictRing verdict="enough" :size="12" hollow />{{ layout.outOfReach.length }} out of reach: volts end first
       </p>
     </div>

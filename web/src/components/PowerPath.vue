@@ -19,15 +19,36 @@ const links = computed<readonly Link[]>(() => {
 function collapsed(all: readonly Link[]): readonly Link[] {
   const stages = all.filter(({ kind }) => kind === 'stage');
   const last = stages.at(-1)!;
-  const whole: Link = { ...last, id: stages[0]!.id, title: `${stages.length} stages`, detail: `${Number(path.value.train.total.toPrecision(3))}:1` };
+  const whole: Link = {
+    ...last,
+    id: stages[0]!.id,
+    title: `${stages.length} stages`,
+    detail: `${Number(path.value.train.total.toPrecision(3))}:1`,
+  };
   return all.flatMap((link) => (link.kind !== 'stage' ? [link] : link === stages[0] ? [whole] : []));
 }
 
-const STAGE_DRAWINGS: Record<Stage['kind'], DrawingKind> = { ratio: 'box', planetary: 'box', teeth: 'gears', chain: 'chain', belt: 'chain', worm: 'screw', screw: 'screw' };
-const DRAWINGS: Record<Exclude<LinkKind, 'stage'>, DrawingKind> = { pack: 'pack', branch: 'branch', controller: 'controller', motor: 'motor', output: 'wheels', load: 'lift' };
+const STAGE_DRAWINGS: Record<Stage['kind'], DrawingKind> = {
+  ratio: 'box',
+  planetary: 'box',
+  teeth: 'gears',
+  chain: 'chain',
+  belt: 'chain',
+  worm: 'screw',
+  screw: 'screw',
+};
+const DRAWINGS: Record<Exclude<LinkKind, 'stage'>, DrawingKind> = {
+  pack: 'pack',
+  branch: 'branch',
+  controller: 'controller',
+  motor: 'motor',
+  output: 'wheels',
+  load: 'lift',
+};
 
 function drawingOf(link: Link): DrawingKind {
-  if (link.kind === 'stage') return STAGE_DRAWINGS[choice.value.stages.find(({ id }) => id === link.id)?.kind ?? 'ratio'];
+  if (link.kind === 'stage')
+    return STAGE_DRAWINGS[choice.value.stages.find(({ id }) => id === link.id)?.kind ?? 'ratio'];
   if (link.kind === 'output') return choice.value.output.kind === 'drum' ? 'drum' : 'wheels';
   if (link.kind === 'load') return choice.value.output.kind === 'drum' ? 'lift' : 'drive-base';
   return DRAWINGS[link.kind];
@@ -42,7 +63,10 @@ function firstOn(link: Link, result: JobResult): string | undefined {
 
 <template>
   <nav aria-label="Power path" class="squared border-b border-ink">
-    <ol class="grid max-lg:flex max-lg:flex-col" :style="{ gridTemplateColumns: `repeat(${links.length}, minmax(0, 1fr))` }">
+    <ol
+      class="grid max-lg:flex max-lg:flex-col"
+      :style="{ gridTemplateColumns: `repeat(${links.length}, minmax(0, 1fr))` }"
+    >
       <StripLink
         v-for="(link, i) in links"
         :key="link.id"

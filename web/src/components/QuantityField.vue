@@ -15,7 +15,11 @@ const {
   figure,
   label = undefined,
   allow = 'positive',
-} = defineProps<{ figure: Figure; label?: string; allow?: 'positive' | 'not negative' | 'any' | 'share' | 'efficiency' }>();
+} = defineProps<{
+  figure: Figure;
+  label?: string;
+  allow?: 'positive' | 'not negative' | 'any' | 'share' | 'efficiency';
+}>();
 const emit = defineEmits<{ preview: [quantity: Quantity]; commit: [quantity: Quantity | undefined]; cancel: [] }>();
 
 const id = useId();
@@ -26,7 +30,9 @@ const text = ref('');
 const kept = ref(true);
 
 const guessed = computed(() => figure.source === 'typical' || figure.source === 'estimated');
-const shown = computed(() => (figure.value === undefined ? undefined : split(figure.value, figure.dimension, guessed.value ? 3 : 4)));
+const shown = computed(() =>
+  figure.value === undefined ? undefined : split(figure.value, figure.dimension, guessed.value ? 3 : 4),
+);
 const name = computed(() => label ?? figure.label);
 
 const read = computed(() => {
@@ -34,7 +40,14 @@ const read = computed(() => {
   const parsed = parse(text.value, figure.dimension);
   if (!parsed.ok) return parsed;
   const refusal = notAllowed(parsed.si);
-  return refusal ? { ok: false as const, reason: `${show(parsed.si, figure.dimension)} is not allowed: ${refusal}`, example: undefined, choices: undefined } : parsed;
+  return refusal
+    ? {
+        ok: false as const,
+        reason: `${show(parsed.si, figure.dimension)} is not allowed: ${refusal}`,
+        example: undefined,
+        choices: undefined,
+      }
+    : parsed;
 });
 
 function notAllowed(si: number): string | undefined {
@@ -117,7 +130,13 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
         ref="input"
         class="figures w-full min-w-0 bg-transparent py-0.5 text-[0.8125rem]"
         :class="guessed && !editing ? 'text-guess italic' : ''"
-        :value="editing ? text : shown ? `${shown.number}${shown.unit.startsWith(':') || shown.unit === '°' ? '' : ' '}${shown.unit}` : ''"
+        :value="
+          editing
+            ? text
+            : shown
+              ? `${shown.number}${shown.unit.startsWith(':') || shown.unit === '°' ? '' : ' '}${shown.unit}`
+              : ''
+        "
         :placeholder="shown ? `${shown.number} ${shown.unit}` : '?'"
         :aria-invalid="read !== undefined && !read.ok"
         :aria-describedby="`${id}-said`"
@@ -133,14 +152,31 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
         @keydown.esc.stop="giveUp"
         @blur="finish"
       />
-      <SourcePicker v-if="figure.value !== undefined && !editing" :figure="figure" @pick="setSource" @clear="emit('commit', undefined)" />
+      <SourcePicker
+        v-if="figure.value !== undefined && !editing"
+        :figure="figure"
+        @pick="setSource"
+        @clear="emit('commit', undefined)"
+      />
       <SourceTag v-else-if="figure.value === undefined && !figure.optional" source="missing" />
     </div>
-    <p :id="`${id}-said`" class="text-xs" :class="[read && !read.ok ? 'text-gives' : 'text-second', editing && !kept ? '' : 'sr-only']">
+    <p
+      :id="`${id}-said`"
+      class="text-xs"
+      :class="[read && !read.ok ? 'text-gives' : 'text-second', editing && !kept ? '' : 'sr-only']"
+    >
       <template v-if="editing && read?.ok">understood: {{ read.understood }}</template>
       <template v-else-if="editing && read && !read.ok">
         {{ name }}: {{ read.reason }}<template v-if="read.example">. For example {{ read.example }}.</template>
-        <button v-for="choice in read.choices ?? []" :key="choice" type="button" class="act ml-1 underline" @mousedown.prevent="choose(choice)">{{ choice }}</button>
+        <button
+          v-for="choice in read.choices ?? []"
+          :key="choice"
+          type="button"
+          class="act ml-1 underline"
+          @mousedown.prevent="choose(choice)"
+        >
+          {{ choice }}
+        </button>
       </template>
       <template v-else-if="figure.from">{{ figure.source }}: {{ figure.from }}</template>
     </p>

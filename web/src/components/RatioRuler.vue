@@ -25,7 +25,8 @@ const MARGIN = 14;
 
 /** A span that only moves in steps, so that the ruler does not creep along with every small change. */
 const nice = (value: number): number => 1.25 ** Math.round(Math.log(value) / Math.log(1.25));
-const place = (value: number): number => MARGIN + ((width.value - 2 * MARGIN) * Math.log(value / span.value[0])) / Math.log(span.value[1] / span.value[0]);
+const place = (value: number): number =>
+  MARGIN + ((width.value - 2 * MARGIN) * Math.log(value / span.value[0])) / Math.log(span.value[1] / span.value[0]);
 const inside = (value: number): boolean => value >= span.value[0] && value <= span.value[1];
 
 const STEPS = [1, 1.5, 2, 3, 4, 5, 6, 8];
@@ -113,7 +114,14 @@ function step(by: number): void {
   if (next) plan.commit([next]);
 }
 
-const KEYS: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 100, PageDown: -100 };
+const KEYS: Record<string, number> = {
+  ArrowRight: 1,
+  ArrowUp: 1,
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  PageUp: 100,
+  PageDown: -100,
+};
 
 function key(event: KeyboardEvent): void {
   const by = KEYS[event.key];
@@ -170,7 +178,8 @@ function typed(): void {
       <span v-else-if="!canTune" class="text-xs text-second">add a stage to move it</span>
       <span v-else class="text-xs text-second max-sm:hidden">drag, or type 35:12</span>
       <span v-if="progress < 1" class="ml-auto text-xs text-second">
-        marks {{ Math.round(progress * 100) }} % <button type="button" class="act min-h-6" @click="$emit('stop')">stop</button>
+        marks {{ Math.round(progress * 100) }} %
+        <button type="button" class="act min-h-6" @click="$emit('stop')">stop</button>
       </span>
     </div>
     <div
@@ -186,11 +195,15 @@ function typed(): void {
         <path :d="`M${MARGIN} 36H${width - MARGIN}`" stroke="var(--ink)" stroke-width="1.5" />
         <g v-for="tick in ticks" :key="tick.value">
           <path :d="`M${place(tick.value)} 36v7`" stroke="var(--ink)" />
-          <text :x="place(tick.value)" y="55" text-anchor="middle" class="figures" font-size="11" fill="var(--second)">{{ tick.text }}</text>
+          <text :x="place(tick.value)" y="55" text-anchor="middle" class="figures" font-size="11" fill="var(--second)">
+            {{ tick.text }}
+          </text>
         </g>
         <g v-for="mark in rows" :key="mark.text">
           <path :d="`M${mark.x} 35l-5 -8h10z`" fill="var(--act)" />
-          <text :x="mark.x" :y="mark.raised ? 10 : 22" text-anchor="middle" font-size="12" fill="var(--act)">{{ mark.text }}</text>
+          <text :x="mark.x" :y="mark.raised ? 10 : 22" text-anchor="middle" font-size="12" fill="var(--act)">
+            {{ mark.text }}
+          </text>
         </g>
       </svg>
       <button

@@ -39,14 +39,25 @@ const option = computed(() => {
   const top = Math.max(force(data.load) * 1.25, ...data.points.map((point) => force(point.force))) * 1.12;
   const right = Math.max(speed(data.wanted), ...data.points.map((point) => speed(point.speed))) * 1.06;
   const grip = data.grip !== undefined && force(data.grip) < top ? data.grip : undefined;
-  const level = (value: number, text: string, position: string) => ({ yAxis: force(value), name: text, label: { formatter: text, position, color: pen, fontFamily: SANS, fontSize: 11 } });
+  const level = (value: number, text: string, position: string) => ({
+    yAxis: force(value),
+    name: text,
+    label: { formatter: text, position, color: pen, fontFamily: SANS, fontSize: 11 },
+  });
   return {
     animation: false,
     textStyle: { fontFamily: SANS },
     grid: { left: 46, right: 12, top: 10, bottom: 22 },
     xAxis: axis(right, second, hair),
     yAxis: axis(top, second, hair),
-    tooltip: { trigger: 'axis', renderMode: 'richText', backgroundColor: sheet, borderColor: pen, textStyle: { color: pen, fontFamily: MONO, fontSize: 11 }, formatter: tip },
+    tooltip: {
+      trigger: 'axis',
+      renderMode: 'richText',
+      backgroundColor: sheet,
+      borderColor: pen,
+      textStyle: { color: pen, fontFamily: MONO, fontSize: 11 },
+      formatter: tip,
+    },
     series: [
       ...runs.value.map(({ heldBy, points }) => ({
         type: 'line',
@@ -59,7 +70,19 @@ const option = computed(() => {
         markPoint: {
           symbol: 'circle',
           symbolSize: 1,
-          data: [{ coord: points[Math.floor(points.length * (heldBy === 'voltage' ? 0.75 : 0.4))], label: { formatter: NAMES[heldBy], position: 'right', offset: [4, -9], color: colours[heldBy], fontFamily: SANS, fontSize: 11 } }],
+          data: [
+            {
+              coord: points[Math.floor(points.length * (heldBy === 'voltage' ? 0.75 : 0.4))],
+              label: {
+                formatter: NAMES[heldBy],
+                position: 'right',
+                offset: [4, -9],
+                color: colours[heldBy],
+                fontFamily: SANS,
+                fontSize: 11,
+              },
+            },
+          ],
         },
       })),
       {
@@ -75,7 +98,16 @@ const option = computed(() => {
             {
               xAxis: speed(data.wanted),
               lineStyle: { color: act, type: 'solid', width: 1.5 },
-              label: { formatter: `wanted ${show(data.wanted, 'velocity')}`, position: 'insideStartTop', rotate: 0, distance: [-4, 4], align: speed(data.wanted) > right * 0.5 ? 'right' : 'left', color: act, fontFamily: SANS, fontSize: 11 },
+              label: {
+                formatter: `wanted ${show(data.wanted, 'velocity')}`,
+                position: 'insideStartTop',
+                rotate: 0,
+                distance: [-4, 4],
+                align: speed(data.wanted) > right * 0.5 ? 'right' : 'left',
+                color: act,
+                fontFamily: SANS,
+                fontSize: 11,
+              },
             },
           ],
         },
@@ -90,7 +122,14 @@ const option = computed(() => {
                     symbol: 'circle',
                     symbolSize: 10,
                     itemStyle: { color: sheet, borderColor: pen, borderWidth: 1.6 },
-                    label: { formatter: show(data.settles, 'velocity'), position: 'left', offset: [2, 11], color: pen, fontFamily: MONO, fontSize: 11 },
+                    label: {
+                      formatter: show(data.settles, 'velocity'),
+                      position: 'left',
+                      offset: [2, 11],
+                      color: pen,
+                      fontFamily: MONO,
+                      fontSize: 11,
+                    },
                   },
                 ],
         },
@@ -100,7 +139,15 @@ const option = computed(() => {
 });
 
 function axis(max: number, second: string, hair: string) {
-  return { type: 'value', min: 0, max, splitNumber: 4, axisLabel: { color: second, fontFamily: MONO, fontSize: 11, showMaxLabel: false }, axisLine: { show: true, lineStyle: { color: second } }, splitLine: { lineStyle: { color: hair } } };
+  return {
+    type: 'value',
+    min: 0,
+    max,
+    splitNumber: 4,
+    axisLabel: { color: second, fontFamily: MONO, fontSize: 11, showMaxLabel: false },
+    axisLine: { show: true, lineStyle: { color: second } },
+    splitLine: { lineStyle: { color: hair } },
+  };
 }
 
 function tip(items: readonly { seriesName: string; data: readonly [number, number] }[]): string {
@@ -111,16 +158,28 @@ function tip(items: readonly { seriesName: string; data: readonly [number, numbe
 
 const table = computed(() => ({
   head: [`speed, ${split(1, 'velocity').unit}`, `${word.value}, ${split(1, 'force').unit}`, 'held by'],
-  rows: (reach.value?.points ?? []).filter((_, i) => i % 4 === 0).map((point) => [digits(speed(point.speed)), digits(force(Math.max(0, point.force))), NAMES[point.heldBy]]),
+  rows: (reach.value?.points ?? [])
+    .filter((_, i) => i % 4 === 0)
+    .map((point) => [digits(speed(point.speed)), digits(force(Math.max(0, point.force))), NAMES[point.heldBy]]),
 }));
 const summary = computed(() => {
   const data = reach.value;
   if (!data) return 'Not known: a figure is missing.';
-  const settles = data.settles === undefined ? 'It cannot move the load.' : `It settles at ${show(data.settles, 'velocity')}; wanted is ${show(data.wanted, 'velocity')}.`;
+  const settles =
+    data.settles === undefined
+      ? 'It cannot move the load.'
+      : `It settles at ${show(data.settles, 'velocity')}; wanted is ${show(data.wanted, 'velocity')}.`;
   return `At rest it pulls ${show(data.points[0]?.force ?? 0, 'force')} against a load of ${show(data.load, 'force')}. ${settles}`;
 });
 </script>
 
 <template>
-  <ChartFrame v-if="reach" title="Reach" :caption="`${word}, ${split(1, 'force').unit}, against speed, ${split(1, 'velocity').unit}`" :option="option" :table="table" :summary="summary" />
+  <ChartFrame
+    v-if="reach"
+    title="Reach"
+    :caption="`${word}, ${split(1, 'force').unit}, against speed, ${split(1, 'velocity').unit}`"
+    :option="option"
+    :table="table"
+    :summary="summary"
+  />
 </template>

@@ -21,12 +21,24 @@ const isGuess = () => figure.source === 'typical' || (figure.source === 'estimat
 
 <template>
   <Popover class="relative leading-none">
-    <PopoverButton class="min-h-6 min-w-6" :aria-label="`${figure.label} is ${figure.source}${figure.from ? `: ${figure.from}` : ''}. Change the source`">
+    <PopoverButton
+      class="min-h-6 min-w-6"
+      :aria-label="`${figure.label} is ${figure.source}${figure.from ? `: ${figure.from}` : ''}. Change the source`"
+    >
       <SourceTag :source="figure.source" />
     </PopoverButton>
-    <PopoverPanel v-slot="{ close }" class="absolute right-0 z-30 mt-1 w-60 border border-ink bg-sheet p-3 leading-snug">
+    <PopoverPanel
+      v-slot="{ close }"
+      class="absolute right-0 z-30 mt-1 w-60 border border-ink bg-sheet p-3 leading-snug"
+    >
       <p class="mb-2 text-xs text-second">
-        {{ isGuess() ? `${figure.source}: ${figure.from}. Typing a value replaces it.` : figure.from ? `from: ${figure.from}` : 'Where does this figure come from?' }}
+        {{
+          isGuess()
+            ? `${figure.source}: ${figure.from}. Typing a value replaces it.`
+            : figure.from
+              ? `from: ${figure.from}`
+              : 'Where does this figure come from?'
+        }}
       </p>
       <label :for="id" class="text-xs text-second">page, run or note</label>
       <input :id="id" v-model="from" class="mb-2 w-full border-b border-ink bg-transparent" maxlength="200" />

@@ -13,7 +13,14 @@ const {
   count = 1,
   open = false,
   first = undefined,
-} = defineProps<{ link: Link; drawing: DrawingKind; count?: number; open?: boolean; first?: string | undefined; last: boolean }>();
+} = defineProps<{
+  link: Link;
+  drawing: DrawingKind;
+  count?: number;
+  open?: boolean;
+  first?: string | undefined;
+  last: boolean;
+}>();
 defineEmits<{ choose: [] }>();
 
 const { show } = useDisplay();
@@ -42,25 +49,39 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
       :aria-current="open ? 'true' : undefined"
       @click="$emit('choose')"
     >
-      <span class="h-4 text-center text-xs max-lg:hidden" :class="first === 'gives way' ? 'text-gives' : first === 'tight' ? 'text-tight' : 'text-enough'">
+      <span
+        class="h-4 text-center text-xs max-lg:hidden"
+        :class="first === 'gives way' ? 'text-gives' : first === 'tight' ? 'text-tight' : 'text-enough'"
+      >
         <b v-if="first">gives first</b>
       </span>
       <span class="flex h-10 justify-center"><LinkDrawing :kind="drawing" :count="count" /></span>
-      <span class="mt-1 flex min-w-0 grow flex-col px-2 pt-1 pb-2" :class="open ? 'bg-sheet outline-3 -outline-offset-3 outline-ink' : 'group-hover:bg-sheet/70'">
+      <span
+        class="mt-1 flex min-w-0 grow flex-col px-2 pt-1 pb-2"
+        :class="open ? 'bg-sheet outline-3 -outline-offset-3 outline-ink' : 'group-hover:bg-sheet/70'"
+      >
         <span class="flex items-center gap-1.5">
           <VerdictRing v-if="link.verdict" :verdict="link.verdict" />
           <b class="truncate">{{ link.title }}</b>
           <span v-if="first" class="text-xs font-semibold lg:hidden">gives first</span>
         </span>
         <span class="truncate text-second" :title="link.detail">{{ link.detail }}</span>
-        <span class="figures truncate text-xs" :title="key">{{ key ?? (link.verdict === 'not known' ? 'figure missing' : ' ') }}</span>
+        <span class="figures truncate text-xs" :title="key">{{
+          key ?? (link.verdict === 'not known' ? 'figure missing' : ' ')
+        }}</span>
         <span class="flex h-4 items-center gap-2 text-xs">
-          <span v-if="link.used !== undefined && link.verdict" class="h-1.5 grow border border-line"><span class="block h-full" :class="FILL[link.verdict]" :style="{ width: `${share * 100}%` }" /></span>
+          <span v-if="link.used !== undefined && link.verdict" class="h-1.5 grow border border-line"
+            ><span class="block h-full" :class="FILL[link.verdict]" :style="{ width: `${share * 100}%` }"
+          /></span>
           <VerdictWord v-if="link.verdict" :verdict="link.verdict" class="whitespace-nowrap" />
         </span>
       </span>
     </button>
-    <span v-if="!last" class="pointer-events-none absolute top-[46px] left-[calc(50%+28px)] w-[calc(100%-56px)] max-lg:hidden" aria-hidden="true">
+    <span
+      v-if="!last"
+      class="pointer-events-none absolute top-[46px] left-[calc(50%+28px)] w-[calc(100%-56px)] max-lg:hidden"
+      aria-hidden="true"
+    >
       <span class="block border-ink" :class="turning ? 'border-t-4' : 'border-t-2'" />
       <span v-if="passes" class="figures absolute -top-5 w-full text-center text-2xs text-second">{{ passes }}</span>
     </span>

@@ -4,8 +4,18 @@ import type { Verdict } from '@rough-gear/core';
 /** A verdict as a ring: closed, three quarters, broken with a slash, dotted. Its word stands beside it. */
 const { verdict, size = 14, hollow = false } = defineProps<{ verdict: Verdict; size?: number; hollow?: boolean }>();
 
-const COLOURS: Record<Verdict, string> = { enough: 'var(--enough)', tight: 'var(--tight)', 'gives way': 'var(--gives)', 'not known': 'var(--second)' };
-const DASHES: Record<Verdict, string> = { enough: 'none', tight: '26 9', 'gives way': '6.2 2.6', 'not known': '1.2 2.9' };
+const COLOURS: Record<Verdict, string> = {
+  enough: 'var(--enough)',
+  tight: 'var(--tight)',
+  'gives way': 'var(--gives)',
+  'not known': 'var(--second)',
+};
+const DASHES: Record<Verdict, string> = {
+  enough: 'none',
+  tight: '26 9',
+  'gives way': '6.2 2.6',
+  'not known': '1.2 2.9',
+};
 </script>
 
 <template>
@@ -20,6 +30,11 @@ const DASHES: Record<Verdict, string> = { enough: 'none', tight: '26 9', 'gives 
       :stroke-dasharray="hollow ? 'none' : DASHES[verdict]"
       transform="rotate(-90 8 8)"
     />
-    <path v-if="verdict === 'gives way' && !hollow" d="M3.2 12.8 L12.8 3.2" :stroke="COLOURS[verdict]" stroke-width="2.2" />
+    <path
+      v-if="verdict === 'gives way' && !hollow"
+      d="M3.2 12.8 L12.8 3.2"
+      :stroke="COLOURS[verdict]"
+      stroke-width="2.2"
+    />
   </svg>
 </template>

@@ -46,7 +46,11 @@ function result(value: number, dimension: Dimension): string {
           <span>{{ line.label }}</span><b class="figures text-ink">{{ line.value }}</b>
         </p>
         <p class="overflow-x-auto overflow-y-hidden py-0.5" tabindex="0">
-          <TexFormula :tex="line.formula ? `${line.symbol} = ${line.formula} = ${line.numbers}` : `${line.symbol} = ${line.numbers}`" />
+          <TexFormula
+            :tex="
+              line.formula ? `${line.symbol} = ${line.formula} = ${line.numbers}` : `${line.symbol} = ${line.numbers}`
+            "
+          />
         </p>
         <p v-if="line.how" class="text-xs text-second">{{ line.how }}</p>
       </li>

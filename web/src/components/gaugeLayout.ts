@@ -45,7 +45,9 @@ export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: n
   const named = expanded ? within : [...low, ...high.slice(0, Math.max(0, MOST_NAMED - low.length))];
   return {
     rows: pushApart(
-      [...named].sort((a, b) => b.multiple! - a.multiple!).map((rung) => ({ rung, mark: heightOf(rung.multiple!, height) })),
+      [...named]
+        .sort((a, b) => b.multiple! - a.multiple!)
+        .map((rung) => ({ rung, mark: heightOf(rung.multiple!, height) })),
       height,
       rowHeight,
     ),
@@ -57,7 +59,11 @@ export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: n
 }
 
 /** Labels at their marks, moved no further than needed so that each has a row's height to itself. */
-function pushApart(marks: readonly { rung: Rung; mark: number }[], height: number, rowHeight: number): readonly GaugeRow[] {
+function pushApart(
+  marks: readonly { rung: Rung; mark: number }[],
+  height: number,
+  rowHeight: number,
+): readonly GaugeRow[] {
   const labels = marks.map(({ mark }) => mark);
   const jobLine = heightOf(1, height);
   for (let pass = 0; pass < 60; pass++) {
@@ -71,7 +77,10 @@ function pushApart(marks: readonly { rung: Rung; mark: number }[], height: numbe
       }
     }
     marks.forEach(({ rung }, i) => {
-      const [least, most] = rung.multiple! >= 1 ? [rowHeight / 2 - 4, jobLine - rowHeight / 2 - 1] : [jobLine + JOB_WORDS + rowHeight / 2, Infinity];
+      const [least, most] =
+        rung.multiple! >= 1
+          ? [rowHeight / 2 - 4, jobLine - rowHeight / 2 - 1]
+          : [jobLine + JOB_WORDS + rowHeight / 2, Infinity];
       labels[i] = Math.min(most, Math.max(least, labels[i]!));
     });
     if (!moved) break;

@@ -19,8 +19,26 @@ export function useChartInk(): ComputedRef<ChartInk> {
     // Read for its effect: the values below belong to this theme.
     const dark = preferences.theme === 'dark';
     return dark
-      ? { ink: '#ece7db', second: '#b5afa2', line: '#7a8187', hair: '#33393e', act: '#8fbaec', sheet: '#24292d', a: '#6fd0cc', b: '#dda3d0' }
-      : { ink: '#24211b', second: '#655d50', line: '#8a806c', hair: '#e6dfcc', act: '#1f4f8f', sheet: '#fdfaf3', a: '#0f6b6b', b: '#7a3e6e' };
+      ? {
+          ink: '#ece7db',
+          second: '#b5afa2',
+          line: '#7a8187',
+          hair: '#33393e',
+          act: '#8fbaec',
+          sheet: '#24292d',
+          a: '#6fd0cc',
+          b: '#dda3d0',
+        }
+      : {
+          ink: '#24211b',
+          second: '#655d50',
+          line: '#8a806c',
+          hair: '#e6dfcc',
+          act: '#1f4f8f',
+          sheet: '#fdfaf3',
+          a: '#0f6b6b',
+          b: '#7a3e6e',
+        };
   });
 }
 

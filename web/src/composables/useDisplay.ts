@@ -6,8 +6,10 @@ import { usePreferences } from '../stores/preferences.js';
 export function useDisplay() {
   const preferences = usePreferences();
   return {
-    show: (si: number, dimension: Dimension, significant = 3): string => displayText(si, dimension, preferences.units, significant),
-    split: (si: number, dimension: Dimension, significant = 4): Displayed => display(si, dimension, preferences.units, significant),
+    show: (si: number, dimension: Dimension, significant = 3): string =>
+      displayText(si, dimension, preferences.units, significant),
+    split: (si: number, dimension: Dimension, significant = 4): Displayed =>
+      display(si, dimension, preferences.units, significant),
     parse: (text: string, dimension: Dimension): Parsed => parseQuantity(text, dimension, preferences.units),
   };
 }

@@ -14,7 +14,11 @@ export interface MarksSearch {
 const WAIT_MS = 250;
 
 /** Fastest, coolest and least-current totals of the open job, from a coarse sweep in the worker. */
-export function useMarks(mechanismId: Ref<string>, jobId: Ref<string>, active: Ref<boolean>): Readonly<Ref<MarksSearch>> {
+export function useMarks(
+  mechanismId: Ref<string>,
+  jobId: Ref<string>,
+  active: Ref<boolean>,
+): Readonly<Ref<MarksSearch>> {
   const store = usePlan();
   const stop = () => {
     void coreWorker.stop();

@@ -44,7 +44,9 @@ export function provideMechanism(mechanismId: () => string): MechanismContext {
   const router = useRouter();
 
   const plan = computed(() => store.document!);
-  const mechanism = computed(() => plan.value.mechanisms.find(({ id }) => id === mechanismId()) ?? plan.value.mechanisms[0]!);
+  const mechanism = computed(
+    () => plan.value.mechanisms.find(({ id }) => id === mechanismId()) ?? plan.value.mechanisms[0]!,
+  );
   const choice = computed(() => currentChoice(mechanism.value));
   const at = computed(() => ['mechanisms', plan.value.mechanisms.indexOf(mechanism.value)]);
   const choiceAt = computed(() => [...at.value, 'choices', mechanism.value.choices.indexOf(choice.value)]);
@@ -65,7 +67,11 @@ export function provideMechanism(mechanismId: () => string): MechanismContext {
   });
   const link = computed({
     get: () => String(route.params['link'] || 'motor'),
-    set: (value) => void router.replace({ params: { ...route.params, mechanismId: mechanism.value.id, link: value }, query: route.query }),
+    set: (value) =>
+      void router.replace({
+        params: { ...route.params, mechanismId: mechanism.value.id, link: value },
+        query: route.query,
+      }),
   });
   const path = computed(() => resolvePath(plan.value, mechanism.value, jobId.value));
   const before = computed(() => {
@@ -74,7 +80,21 @@ export function provideMechanism(mechanismId: () => string): MechanismContext {
     return evaluateMechanism(store.baseline, old).jobs.find((candidate) => candidate.jobId === jobId.value);
   });
 
-  const context: MechanismContext = { plan, mechanism, choice, path, result, job, before, jobId, situation, link, at, choiceAt, commit: store.commit };
+  const context: MechanismContext = {
+    plan,
+    mechanism,
+    choice,
+    path,
+    result,
+    job,
+    before,
+    jobId,
+    situation,
+    link,
+    at,
+    choiceAt,
+    commit: store.commit,
+  };
   provide(KEY, context);
   return context;
 }
@@ -91,6 +111,8 @@ export function worstSituation(job: JobResult): SituationId {
   const severity = { enough: 0, 'not known': 1, tight: 2, 'gives way': 3 } as const;
   return [...SITUATIONS].sort((a, b) => {
     const [x, y] = [job.ladders[a], job.ladders[b]];
-    return severity[y.verdict] - severity[x.verdict] || (x.first?.multiple ?? Infinity) - (y.first?.multiple ?? Infinity);
+    return (
+      severity[y.verdict] - severity[x.verdict] || (x.first?.multiple ?? Infinity) - (y.first?.multiple ?? Infinity)
+    );
   })[0]!;
 }

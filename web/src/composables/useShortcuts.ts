@@ -52,7 +52,8 @@ export function useShortcuts(toggleSheet: () => void): void {
       plan.redo();
       return;
     }
-    if (inField || command || event.altKey || !preferences.singleKeys || document.querySelector('[role="dialog"]')) return;
+    if (inField || command || event.altKey || !preferences.singleKeys || document.querySelector('[role="dialog"]'))
+      return;
     if (event.key === '?') toggleSheet();
     else if (event.key === 'j') stepMechanism(1);
     else if (event.key === 'k') stepMechanism(-1);

@@ -1,4 +1,17 @@
-import { evaluate, findMends, ratioMarks, resolvePath, rulerSpan, sweepRatios, type Mend, type MechanismResult, type Plan, type RatioMarks, type SweepPoint, type Target } from '@rough-gear/core';
+import {
+  evaluate,
+  findMends,
+  ratioMarks,
+  resolvePath,
+  rulerSpan,
+  sweepRatios,
+  type Mend,
+  type MechanismResult,
+  type Plan,
+  type RatioMarks,
+  type SweepPoint,
+  type Target,
+} from '@rough-gear/core';
 import { expose } from 'comlink';
 
 const SWEEP_POINTS = 41;
@@ -19,7 +32,12 @@ export class CoreWorker {
     }));
   }
 
-  async marks(plan: Plan, mechanismId: string, jobId: string, progress: (share: number) => void): Promise<RatioMarks | undefined> {
+  async marks(
+    plan: Plan,
+    mechanismId: string,
+    jobId: string,
+    progress: (share: number) => void,
+  ): Promise<RatioMarks | undefined> {
     const mine = ++this.sweeping;
     const mechanism = plan.mechanisms.find((candidate) => candidate.id === mechanismId);
     if (!mechanism) return undefined;
@@ -37,7 +55,12 @@ export class CoreWorker {
     return ratioMarks(points);
   }
 
-  async mends(plan: Plan, mechanismId: string, target: Target, progress: (found: readonly Mend[]) => void): Promise<readonly Mend[] | undefined> {
+  async mends(
+    plan: Plan,
+    mechanismId: string,
+    target: Target,
+    progress: (found: readonly Mend[]) => void,
+  ): Promise<readonly Mend[] | undefined> {
     const mine = ++this.mending;
     const found: Mend[] = [];
     for (const mend of findMends(plan, mechanismId, target)) {

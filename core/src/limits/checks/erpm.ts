@@ -26,7 +26,10 @@ export const erpm: CheckRule = {
           'x',
           'electrical speed limit over the highest reached',
           'number',
-          div(figureOf(path, 'controller.erpmLimit'), mul(num(pairs, 'pole pairs'), div(num(path.pack.full, 'full pack, V'), backEmfConstantOf(path)))),
+          div(
+            figureOf(path, 'controller.erpmLimit'),
+            mul(num(pairs, 'pole pairs'), div(num(path.pack.full, 'full pack, V'), backEmfConstantOf(path))),
+          ),
         ),
     };
   },

@@ -10,13 +10,28 @@ export const inTime: CheckRule = {
   link: 'load',
   needs: ['motor', 'rotor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'grip', 'job'],
   run: true,
-  levers: ['shallower', 'deeper', 'motors', 'longer', 'lighter', 'supply-limit', 'stator-limit', 'counterforce', 'grip', 'parallel'],
+  levers: [
+    'shallower',
+    'deeper',
+    'motors',
+    'longer',
+    'lighter',
+    'supply-limit',
+    'stator-limit',
+    'counterforce',
+    'grip',
+    'parallel',
+  ],
   applies: (path) => path.asked.travel !== undefined,
   answer: (path, run) => {
     const asked = { value: path.asked.time, dimension: 'time' as const };
     if (!run || run.outcome !== 'arrived') {
       const stalled = run?.outcome === 'stalled';
-      const there = stalled ? (run.place > 0 ? `stalls after ${show(run.place, 'length')}` : 'does not move') : 'not within a minute';
+      const there = stalled
+        ? run.place > 0
+          ? `stalls after ${show(run.place, 'length')}`
+          : 'does not move'
+        : 'not within a minute';
       return {
         outcome: { multiple: 0 },
         asked,
@@ -24,7 +39,13 @@ export const inTime: CheckRule = {
         sentence: stalled ? `At full effort it ${there}.` : 'At full effort it is not there within a minute.',
       };
     }
-    const time = found('t_{run}', 'time of a run at full effort', 'time', run.time, 'by stepping the motion from rest to the end');
+    const time = found(
+      't_{run}',
+      'time of a run at full effort',
+      'time',
+      run.time,
+      'by stepping the motion from rest to the end',
+    );
     return {
       outcome: { multiple: path.asked.time / run.time },
       asked,

@@ -16,7 +16,9 @@ export const motorKind: CheckRule = {
       outcome: { holds },
       asked: motor.type,
       there,
-      sentence: holds ? `The controller drives ${motor.type} motors.` : `The motor is ${motor.type}, the controller drives ${there} only.`,
+      sentence: holds
+        ? `The controller drives ${motor.type} motors.`
+        : `The motor is ${motor.type}, the controller drives ${there} only.`,
     };
   },
 };

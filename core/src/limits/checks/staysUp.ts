@@ -1,7 +1,12 @@
 import type { Holder } from '../../plan/plan.js';
 import type { CheckRule } from '../check.js';
 
-const HELD_BY: Readonly<Record<Holder, string>> = { nothing: 'nothing', brake: 'brake', ratchet: 'ratchet', stage: 'a stage that stays' };
+const HELD_BY: Readonly<Record<Holder, string>> = {
+  nothing: 'nothing',
+  brake: 'brake',
+  ratchet: 'ratchet',
+  stage: 'a stage that stays',
+};
 
 /** A lifted load asks what keeps it up when the power goes. */
 export const staysUp: CheckRule = {
@@ -15,7 +20,12 @@ export const staysUp: CheckRule = {
   answer: (path) => {
     const asked = 'must not fall';
     if (path.load.holdForce(0) <= 0) {
-      return { outcome: { holds: true }, asked, there: 'counterforce', sentence: 'The counterforce carries the load, power or not.' };
+      return {
+        outcome: { holds: true },
+        asked,
+        there: 'counterforce',
+        sentence: 'The counterforce carries the load, power or not.',
+      };
     }
     const byStage = path.train.backEfficiency === 0;
     const holder = path.holder === 'nothing' && byStage ? 'stage' : path.holder;

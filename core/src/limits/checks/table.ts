@@ -8,7 +8,16 @@ import { voltsLeast } from './voltsLeast.js';
 import { branchWire, mainWire } from './wires.js';
 
 /** Every check. A new one is one new file and one line here. */
-export const CHECKS: readonly CheckRule[] = [inTime, staysUp, motorKind, voltsFull, voltsLeast, branchWire, mainWire, erpm];
+export const CHECKS: readonly CheckRule[] = [
+  inTime,
+  staysUp,
+  motorKind,
+  voltsFull,
+  voltsLeast,
+  branchWire,
+  mainWire,
+  erpm,
+];
 
 /** The rule of an id. Throws for one that does not exist. */
 export function checkRule(id: CheckId): CheckRule {

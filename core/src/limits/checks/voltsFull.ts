@@ -26,7 +26,10 @@ export const voltsFull: CheckRule = {
           'x',
           'highest volts over full pack',
           'number',
-          div(figureOf(path, 'controller.highestVoltage'), mul(num(series, 'cells'), num(CELLS[chemistry].full, 'full cell'))),
+          div(
+            figureOf(path, 'controller.highestVoltage'),
+            mul(num(series, 'cells'), num(CELLS[chemistry].full, 'full cell')),
+          ),
         ),
     };
   },

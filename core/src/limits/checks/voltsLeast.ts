@@ -16,7 +16,13 @@ export const voltsLeast: CheckRule = {
     const { drive, controller } = path;
     const perMotor = (run?.peakSupplyCurrent ?? 0) / drive.motors;
     const least = drive.restVoltage - drive.supplyResistance * perMotor;
-    const peak = found('I_{peak}', 'greatest supply current of one motor', 'current', perMotor, 'by stepping the motion at full effort');
+    const peak = found(
+      'I_{peak}',
+      'greatest supply current of one motor',
+      'current',
+      perMotor,
+      'by stepping the motion at full effort',
+    );
     return {
       outcome: { multiple: Math.max(0, least) / controller.lowestVoltage },
       asked: { value: controller.lowestVoltage, dimension: 'voltage' },
@@ -27,7 +33,13 @@ export const voltsLeast: CheckRule = {
           'x',
           'least volts over the lowest the controller takes',
           'number',
-          div({ op: 'max', args: [{ op: 'number', value: 0 }, sub(restVoltageOf(path), mul(supplyResistanceOf(path), peak))] }, figureOf(path, 'controller.lowestVoltage')),
+          div(
+            {
+              op: 'max',
+              args: [{ op: 'number', value: 0 }, sub(restVoltageOf(path), mul(supplyResistanceOf(path), peak))],
+            },
+            figureOf(path, 'controller.lowestVoltage'),
+          ),
         ),
     };
   },

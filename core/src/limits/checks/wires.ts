@@ -26,7 +26,16 @@ function wireCheck(where: 'main' | 'branch', words: Pick<CheckRule, 'id' | 'name
             'x',
             'largest breaker for the wire over the breaker',
             'number',
-            div(found('I_{wire}', 'largest breaker for this wire', 'current', largest, `the table of short robot runs at ${gauge} AWG`), figureOf(path, `${where}.rated`)),
+            div(
+              found(
+                'I_{wire}',
+                'largest breaker for this wire',
+                'current',
+                largest,
+                `the table of short robot runs at ${gauge} AWG`,
+              ),
+              figureOf(path, `${where}.rated`),
+            ),
           ),
       };
     },

@@ -55,12 +55,25 @@ function breakerLimit(where: 'main' | 'branch', words: Pick<Limit, 'id' | 'name'
 
 function supplyWorking(path: PowerPath, situation: Situation, where: 'main' | 'branch', on: Watched): Expression {
   const before = heatBefore(path, on);
-  const heat = found('\\theta_0', 'heat from the goes before', 'share', before, 'mean square of the working current over its share of the time');
+  const heat = found(
+    '\\theta_0',
+    'heat from the goes before',
+    'share',
+    before,
+    'mean square of the working current over its share of the time',
+  );
   const seconds = named('t', 'time pushed', 'time', secondsWorking(path, situation));
   const left = exp(neg(div(seconds, figureOf(path, `${where}.timeConstant`))));
   const hold = mul(figureOf(path, `${where}.holdMultiple`), figureOf(path, `${where}.rated`));
   const trip =
-    before >= 1 ? num(0) : named('I_{trip}', 'current that just trips it', 'current', mul(hold, sqrt(div(sub(num(1), mul(heat, left)), sub(num(1), left)))));
+    before >= 1
+      ? num(0)
+      : named(
+          'I_{trip}',
+          'current that just trips it',
+          'current',
+          mul(hold, sqrt(div(sub(num(1), mul(heat, left)), sub(num(1), left)))),
+        );
   const share = where === 'main' || path.branch.together ? motorsOf(path) : num(1);
   const others = where === 'main' ? figureOf(path, 'pack.others') : num(0);
   return named('I_b', 'supply current of one motor', 'current', div(max(num(0), sub(trip, others)), share));
@@ -72,5 +85,13 @@ function secondsWorking(path: PowerPath, situation: Situation): Expression {
   return num(situation.seconds, 'v/a');
 }
 
-export const branchBreaker = breakerLimit('branch', { id: 'branch-breaker', name: 'branch breaker', subject: 'The branch breaker' });
-export const mainBreaker = breakerLimit('main', { id: 'main-breaker', name: 'main breaker', subject: 'The main breaker' });
+export const branchBreaker = breakerLimit('branch', {
+  id: 'branch-breaker',
+  name: 'branch breaker',
+  subject: 'The branch breaker',
+});
+export const mainBreaker = breakerLimit('main', {
+  id: 'main-breaker',
+  name: 'main breaker',
+  subject: 'The main breaker',
+});

@@ -14,7 +14,9 @@ function brownOutVoltage(path: PowerPath): number {
 function brownOutWorking(path: PowerPath): Expression {
   const { chemistry, series } = path.pack.figures;
   const floor = mul(num(series), num(CELLS[chemistry].floor, 'cell floor'));
-  const of = Number.isNaN(path.controller.lowestVoltage) ? floor : max(floor, figureOf(path, 'controller.lowestVoltage'));
+  const of = Number.isNaN(path.controller.lowestVoltage)
+    ? floor
+    : max(floor, figureOf(path, 'controller.lowestVoltage'));
   return named('V_{low}', 'volts below which it browns out', 'voltage', of);
 }
 
@@ -31,5 +33,10 @@ export const brownOut = supplySideLimit({
   applies: () => true,
   supplyCurrent: (path) => Math.max(0, path.drive.restVoltage - brownOutVoltage(path)) / path.drive.supplyResistance,
   supplyWorking: (path) =>
-    named('I_b', 'supply current of one motor', 'current', div(max(num(0), sub(restVoltageOf(path), brownOutWorking(path))), supplyResistanceOf(path))),
+    named(
+      'I_b',
+      'supply current of one motor',
+      'current',
+      div(max(num(0), sub(restVoltageOf(path), brownOutWorking(path))), supplyResistanceOf(path)),
+    ),
 });

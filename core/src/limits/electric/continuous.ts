@@ -24,7 +24,17 @@ export const continuous = electricLimit({
   goodFirst: false,
   also: ['continuous'],
   situations: ['working', 'holding'],
-  levers: ['deeper', 'motors', 'less-often', 'lighter', 'longer', 'less-push', 'counterforce', 'smaller-drum', 'holder'],
+  levers: [
+    'deeper',
+    'motors',
+    'less-often',
+    'lighter',
+    'longer',
+    'less-push',
+    'counterforce',
+    'smaller-drum',
+    'holder',
+  ],
   applies: () => true,
   motorCurrent: steady,
   currentWorking: (path, situation) => {

@@ -54,7 +54,9 @@ export function forceOf(path: PowerPath, situation: Situation, current: number):
   const { motor, motors } = drive;
   const lever = train.total / radius;
   if (situation.id === 'holding') {
-    return train.backEfficiency === 0 ? Infinity : (motors * motor.torqueConstant * current * lever) / train.backEfficiency;
+    return train.backEfficiency === 0
+      ? Infinity
+      : (motors * motor.torqueConstant * current * lever) / train.backEfficiency;
   }
   const net = current - motor.freeCurrent - motor.freeCurrentPerSpeed * situation.motorSpeed;
   const turning = situation.id === 'starting' ? Math.max(0, net) : net;
@@ -65,15 +67,37 @@ export function forceOf(path: PowerPath, situation: Situation, current: number):
 function forceWorking(path: PowerPath, situation: Situation, current: Expression): Expression {
   const force = path.load.unit === 'm' ? 'force' : 'torque';
   if (situation.id === 'holding') {
-    return named('C', 'what it can hold', force, div(mul(motorsOf(path), torqueConstantOf(path), current, leverOf(path)), backEfficiencyOf(path)));
+    return named(
+      'C',
+      'what it can hold',
+      force,
+      div(mul(motorsOf(path), torqueConstantOf(path), current, leverOf(path)), backEfficiencyOf(path)),
+    );
   }
   const free = figureOf(path, 'motor.freeCurrent');
   if (situation.id === 'working') {
     const net = sub(current, free, mul(figureOf(path, 'motor.freeCurrentPerSpeed'), motorSpeedOf(path, situation)));
-    return named('C', 'what it can pull', force, mul(motorsOf(path), torqueConstantOf(path), net, leverOf(path), efficiencyOf(path)));
+    return named(
+      'C',
+      'what it can pull',
+      force,
+      mul(motorsOf(path), torqueConstantOf(path), net, leverOf(path), efficiencyOf(path)),
+    );
   }
-  const pull = mul(motorsOf(path), torqueConstantOf(path), max(num(0), sub(current, free)), leverOf(path), efficiencyOf(path));
-  const rotors = mul(motorsOf(path), figureOf(path, 'motor.rotorInertia'), pow(leverOf(path), 2), efficiencyOf(path), askedAccelerationOf(path));
+  const pull = mul(
+    motorsOf(path),
+    torqueConstantOf(path),
+    max(num(0), sub(current, free)),
+    leverOf(path),
+    efficiencyOf(path),
+  );
+  const rotors = mul(
+    motorsOf(path),
+    figureOf(path, 'motor.rotorInertia'),
+    pow(leverOf(path), 2),
+    efficiencyOf(path),
+    askedAccelerationOf(path),
+  );
   return named('C', 'what it can pull', force, sub(pull, rotors));
 }
 
@@ -91,15 +115,25 @@ interface SupplySpec extends Omit<ElectricSpec, 'motorCurrent' | 'currentWorking
 export function supplySideLimit({ supplyCurrent, supplyWorking, ...spec }: SupplySpec): Limit {
   return electricLimit({
     ...spec,
-    motorCurrent: (path, situation) => currentAtSupply(path.drive, situation.motorSpeed, supplyCurrent(path, situation)),
+    motorCurrent: (path, situation) =>
+      currentAtSupply(path.drive, situation.motorSpeed, supplyCurrent(path, situation)),
     currentWorking: (path, situation) => {
       const greatestPower = div(restVoltageOf(path), mul(num(2), supplyResistanceOf(path)));
-      const ib = named('I_u', 'supply current, up to the pack’s greatest power', 'current', min(supplyWorking(path, situation), greatestPower));
-      const power = named('P', 'power reaching one controller', 'power', max(num(0), mul(sub(restVoltageOf(path), mul(supplyResistanceOf(path), ib)), ib)));
+      const ib = named(
+        'I_u',
+        'supply current, up to the pack’s greatest power',
+        'current',
+        min(supplyWorking(path, situation), greatestPower),
+      );
+      const power = named(
+        'P',
+        'power reaching one controller',
+        'power',
+        max(num(0), mul(sub(restVoltageOf(path), mul(supplyResistanceOf(path), ib)), ib)),
+      );
       const emf = mul(backEmfConstantOf(path), motorSpeedOf(path, situation));
       const root = sqrt(add(pow(emf, 2), mul(num(4), loopOf(path), power)));
       return named('I', 'motor current', 'current', div(sub(root, emf), mul(num(2), loopOf(path))));
     },
   });
 }
-

@@ -13,7 +13,17 @@ export const volts = electricLimit({
   wants: 1.5,
   goodFirst: false,
   situations: SITUATIONS,
-  levers: ['deeper', 'shallower', 'motors', 'lighter', 'longer', 'less-push', 'counterforce', 'smaller-drum', 'parallel'],
+  levers: [
+    'deeper',
+    'shallower',
+    'motors',
+    'lighter',
+    'longer',
+    'less-push',
+    'counterforce',
+    'smaller-drum',
+    'parallel',
+  ],
   applies: () => true,
   motorCurrent: (path, situation) => currentAtVoltage(path.drive, situation.motorSpeed),
   currentWorking: (path, situation) => {

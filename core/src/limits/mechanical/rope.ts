@@ -17,7 +17,13 @@ export const rope: Limit = {
   needs: () => ['rope', 'load', 'output'],
   applies: (path) => path.rope !== undefined,
   capacity: ({ rope: used }) => (used ? used.strength / shareOf(used.knotted) : Infinity),
-  working: (path) => named('C', 'what the rope may carry', 'force', div(figureOf(path, 'output.ropeStrength'), num(shareOf(path.rope?.knotted ?? false)))),
+  working: (path) =>
+    named(
+      'C',
+      'what the rope may carry',
+      'force',
+      div(figureOf(path, 'output.ropeStrength'), num(shareOf(path.rope?.knotted ?? false))),
+    ),
 };
 
 /** Typical safety on a rope's strength; a knot halves what it carries. */

@@ -17,7 +17,13 @@ const MOST_MOTORS = 6;
 const WORDS = ['no', 'One', 'Two', 'Three', 'Four', 'Five', 'Six'];
 
 /** A figure of the plan that is simply made smaller or greater. */
-function figureLever(id: LeverId, name: FigureName, farthest: number, label: (value: number, from: number) => string, unit: (value: number) => string): Lever {
+function figureLever(
+  id: LeverId,
+  name: FigureName,
+  farthest: number,
+  label: (value: number, from: number) => string,
+  unit: (value: number) => string,
+): Lever {
   return {
     id,
     span: ({ path }) => {
@@ -27,7 +33,10 @@ function figureLever(id: LeverId, name: FigureName, farthest: number, label: (va
     set: ({ path }, value) => {
       const figure = path.figures[name]!;
       const rounded = roundOutwards(value, farthest > 1);
-      return { changes: [{ at: figure.at, to: quantityOf(rounded, unit(rounded)) }], label: label(rounded, figure.value!) };
+      return {
+        changes: [{ at: figure.at, to: quantityOf(rounded, unit(rounded)) }],
+        label: label(rounded, figure.value!),
+      };
     },
   };
 }
@@ -82,11 +91,15 @@ const lighter: Lever = {
   set: ({ path }, value) => {
     const figure = path.figures[massKey({ path })]!;
     const rounded = roundOutwards(value, false);
-    return { changes: [{ at: figure.at, to: quantityOf(rounded, kilograms(rounded)) }], label: `${kilograms(figure.value!)} down to ${kilograms(rounded)}` };
+    return {
+      changes: [{ at: figure.at, to: quantityOf(rounded, kilograms(rounded)) }],
+      label: `${kilograms(figure.value!)} down to ${kilograms(rounded)}`,
+    };
   },
 };
 
-const massKey = ({ path }: Pick<LeverContext, 'path'>): string => (path.job.kind === 'raise' ? 'job.mass' : 'output.mass');
+const massKey = ({ path }: Pick<LeverContext, 'path'>): string =>
+  path.job.kind === 'raise' ? 'job.mass' : 'output.mass';
 
 const counterforce: Lever = {
   id: 'counterforce',
@@ -99,14 +112,20 @@ const counterforce: Lever = {
   },
   set: ({ path }, value) => {
     const rounded = roundOutwards(value, true);
-    return { changes: [{ at: path.figures['job.counterforce']!.at, to: quantityOf(rounded, newtons(rounded)) }], label: `A spring that takes ${newtons(rounded)}` };
+    return {
+      changes: [{ at: path.figures['job.counterforce']!.at, to: quantityOf(rounded, newtons(rounded)) }],
+      label: `A spring that takes ${newtons(rounded)}`,
+    };
   },
 };
 
 const holder: Lever = {
   id: 'holder',
   span: ({ path }) => (path.job.kind === 'raise' && path.holder !== 'ratchet' ? { from: 1, to: 2 } : undefined),
-  set: (context) => ({ changes: [{ at: [...choiceAt(context), 'output', 'holder'], to: 'ratchet' }], label: 'A ratchet on the drum' }),
+  set: (context) => ({
+    changes: [{ at: [...choiceAt(context), 'output', 'holder'], to: 'ratchet' }],
+    label: 'A ratchet on the drum',
+  }),
 };
 
 /** A limit set in the controller. Beyond what the part gives it asks for another controller, and says so. */
@@ -129,12 +148,17 @@ function limitLever(id: LeverId, key: 'statorLimit' | 'supplyLimit', up: boolean
       if (beyond && part?.kind === 'controller') {
         const id = freshId(plan.parts, 'controller');
         const name = `${part.name}, ${amperes(rounded)} ${words}`;
-        changes.push({ at: ['parts', id], to: { part: { ...part, name, [key]: quantityOf(rounded, amperes(rounded), 'estimated') } } });
+        changes.push({
+          at: ['parts', id],
+          to: { part: { ...part, name, [key]: quantityOf(rounded, amperes(rounded), 'estimated') } },
+        });
         changes.push({ at: [...driveAt(context), 'controller'], to: id });
       }
       const breakerToo = key === 'supplyLimit' && up ? breakerAtLeast(context, rounded) : undefined;
       if (breakerToo) changes.push(...breakerToo.changes);
-      const what = beyond ? `A controller of ${amperes(rounded)} ${words}` : `${capital(words)} limit ${amperes(rounded)}`;
+      const what = beyond
+        ? `A controller of ${amperes(rounded)} ${words}`
+        : `${capital(words)} limit ${amperes(rounded)}`;
       return { changes, label: breakerToo ? `${what}, breaker ${amperes(breakerToo.rated)}` : what };
     },
   };
@@ -143,7 +167,9 @@ function limitLever(id: LeverId, key: 'statorLimit' | 'supplyLimit', up: boolean
 const BREAKER_SIZES = [5, 10, 15, 20, 30, 40, 50, 60, 80, 100, 120];
 
 const branchNode = ({ plan, mechanism }: LeverContext): ProtectedNode | undefined =>
-  plan.supply.find((node): node is ProtectedNode => node.kind === 'branch' && node.id === currentChoice(mechanism).drive.node);
+  plan.supply.find(
+    (node): node is ProtectedNode => node.kind === 'branch' && node.id === currentChoice(mechanism).drive.node,
+  );
 
 /** A branch breaker of at least this rating, with the wire that typically goes with it. */
 function breakerAtLeast(context: LeverContext, needed: number): { changes: Change[]; rated: number } | undefined {
@@ -158,10 +184,14 @@ function breakerAtLeast(context: LeverContext, needed: number): { changes: Chang
   const part = plan.parts[node.breaker]!.part as BreakerPart;
   const nodeAt = ['supply', plan.supply.indexOf(node)];
   const changes: Change[] = [
-    { at: ['parts', id], to: { part: { ...part, name: `${rated} A breaker`, rated: quantityOf(rated, amperes(rated)) } } },
+    {
+      at: ['parts', id],
+      to: { part: { ...part, name: `${rated} A breaker`, rated: quantityOf(rated, amperes(rated)) } },
+    },
     { at: [...nodeAt, 'breaker'], to: id },
   ];
-  if (gauge < path.branch.gauge) changes.push({ at: [...nodeAt, 'wire'], to: { ...node.wire, gauge: quantityOf(gauge, `${gauge} AWG`) } });
+  if (gauge < path.branch.gauge)
+    changes.push({ at: [...nodeAt, 'wire'], to: { ...node.wire, gauge: quantityOf(gauge, `${gauge} AWG`) } });
   return { changes, rated };
 }
 
@@ -183,12 +213,16 @@ const GAUGES = [22, 20, 18, 16, 14, 12, 10, 8, 6];
 
 const thickerWire: Lever = {
   id: 'thicker-wire',
-  span: (context) => (branchNode(context) && context.path.branch.gauge > 6 ? { from: context.path.branch.gauge, to: 6 } : undefined),
+  span: (context) =>
+    branchNode(context) && context.path.branch.gauge > 6 ? { from: context.path.branch.gauge, to: 6 } : undefined,
   set: (context, value) => {
     const node = branchNode(context)!;
     const gauge = GAUGES.find((size) => size <= value + 1e-9) ?? 6;
     const wire = { ...node.wire, gauge: quantityOf(gauge, `${gauge} AWG`) };
-    return { changes: [{ at: ['supply', context.plan.supply.indexOf(node), 'wire'], to: wire }], label: `${gauge} AWG wire` };
+    return {
+      changes: [{ at: ['supply', context.plan.supply.indexOf(node), 'wire'], to: wire }],
+      label: `${gauge} AWG wire`,
+    };
   },
 };
 
@@ -204,7 +238,11 @@ const parallel: Lever = {
     if (part?.kind === 'pack') {
       for (const key of ['capacity', 'dischargeLimit', 'mass'] as const) {
         const one = part[key];
-        if (one) changes.push({ at: ['parts', partId, 'part', key], to: { ...one, si: one.si * packs, as: multiplied(one.as, packs) } });
+        if (one)
+          changes.push({
+            at: ['parts', partId, 'part', key],
+            to: { ...one, si: one.si * packs, as: multiplied(one.as, packs) },
+          });
       }
     }
     return { changes, label: `${WORDS[packs] ?? packs} packs in parallel` };
@@ -240,11 +278,29 @@ export const LEVERS: Readonly<Record<LeverId, Lever>> = {
   lighter,
   longer: figureLever('longer', 'job.time', 4, (value) => `Allow ${seconds(value)}`, seconds),
   'less-often': figureLever('less-often', 'job.every', 8, (value) => `Once every ${seconds(value)}`, seconds),
-  'held-shorter': figureLever('held-shorter', 'job.held', 0.1, (value) => `Hold it for ${seconds(value)} only`, seconds),
+  'held-shorter': figureLever(
+    'held-shorter',
+    'job.held',
+    0.1,
+    (value) => `Hold it for ${seconds(value)} only`,
+    seconds,
+  ),
   'less-push': figureLever('less-push', 'job.push', 0.2, (value) => `Push with ${newtons(value)}`, newtons),
   counterforce,
-  'smaller-drum': figureLever('smaller-drum', 'output.drumRadius', 0.4, (value) => `Drum ⌀ ${millimetres(2 * value)}`, millimetres),
-  'stronger-rope': figureLever('stronger-rope', 'output.ropeStrength', 10, (value) => `Rope of ${newtons(value)}`, newtons),
+  'smaller-drum': figureLever(
+    'smaller-drum',
+    'output.drumRadius',
+    0.4,
+    (value) => `Drum ⌀ ${millimetres(2 * value)}`,
+    millimetres,
+  ),
+  'stronger-rope': figureLever(
+    'stronger-rope',
+    'output.ropeStrength',
+    10,
+    (value) => `Rope of ${newtons(value)}`,
+    newtons,
+  ),
   grip: figureLever('grip', 'output.grip', 1.6, (value) => `Tread with a grip of ${digits(value)}`, digits),
   holder,
   'stator-limit': limitLever('stator-limit', 'statorLimit', true),

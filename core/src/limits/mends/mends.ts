@@ -76,10 +76,21 @@ function meets({ plan, mechanism }: LeverContext, setting: LeverSetting, target:
 }
 
 /** Looks at the whole mechanism afterwards: a mend that makes anything else give way is none. */
-function judge(plan: Plan, mechanismId: string, target: Target, before: MechanismResult, lever: LeverId, setting: LeverSetting): Mend | undefined {
+function judge(
+  plan: Plan,
+  mechanismId: string,
+  target: Target,
+  before: MechanismResult,
+  lever: LeverId,
+  setting: LeverSetting,
+): Mend | undefined {
   const changed = applyChanges(plan, setting.changes);
   const after = evaluateMechanism(changed, mechanismOf(changed, mechanismId));
-  if (after.jobs.some((job) => [...givingWay(job)].some((item) => !givingWay(before.jobs.find((same) => same.jobId === job.jobId)!).has(item)))) {
+  if (
+    after.jobs.some((job) =>
+      [...givingWay(job)].some((item) => !givingWay(before.jobs.find((same) => same.jobId === job.jobId)!).has(item)),
+    )
+  ) {
     return undefined;
   }
   const [was, is] = [before, after].map((result) => score(result, target));
@@ -97,7 +108,11 @@ function judge(plan: Plan, mechanismId: string, target: Target, before: Mechanis
 
 /** Everything of a job that gives way, by name. */
 export function givingWay(job: JobResult): ReadonlySet<string> {
-  const rungs = SITUATIONS.flatMap((id) => job.ladders[id].rungs.filter((rung) => !rung.outOfReach && rung.verdict === 'gives way').map((rung) => `${id}:${rung.id}`));
+  const rungs = SITUATIONS.flatMap((id) =>
+    job.ladders[id].rungs
+      .filter((rung) => !rung.outOfReach && rung.verdict === 'gives way')
+      .map((rung) => `${id}:${rung.id}`),
+  );
   return new Set([...rungs, ...job.checks.filter((check) => check.verdict === 'gives way').map((check) => check.id)]);
 }
 

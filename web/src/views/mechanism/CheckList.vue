@@ -5,7 +5,11 @@ import VerdictRing from '../../components/VerdictRing.vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 
 /** Yes-or-no checks beside the gauge. Those that fail and the two that decide stand open, the rest folds. */
-const { checks, before = undefined, chosen = undefined } = defineProps<{ checks: readonly Check[]; before?: readonly Check[] | undefined; chosen?: Target | undefined }>();
+const {
+  checks,
+  before = undefined,
+  chosen = undefined,
+} = defineProps<{ checks: readonly Check[]; before?: readonly Check[] | undefined; chosen?: Target | undefined }>();
 defineEmits<{ choose: [check: CheckId]; working: [check: Check] }>();
 
 const { show } = useDisplay();
@@ -15,11 +19,13 @@ const DECIDE: readonly CheckId[] = ['in-time', 'stays-up'];
 const standing = computed(() => checks.filter((check) => check.verdict !== 'enough' || DECIDE.includes(check.id)));
 const rest = computed(() => checks.filter((check) => !standing.value.includes(check)));
 
-const text = (measured: Measured | string): string => (typeof measured === 'string' ? measured : show(measured.value, measured.dimension));
+const text = (measured: Measured | string): string =>
+  typeof measured === 'string' ? measured : show(measured.value, measured.dimension);
 
 function answer(check: Check): string {
   if (check.there === undefined) return check.verdict;
-  if (check.id === 'in-time' && typeof check.there !== 'string' && check.asked !== undefined) return `${text(check.there).replace(/ s$/, '')} of ${text(check.asked)}`;
+  if (check.id === 'in-time' && typeof check.there !== 'string' && check.asked !== undefined)
+    return `${text(check.there).replace(/ s$/, '')} of ${text(check.asked)}`;
   return text(check.there);
 }
 
@@ -43,11 +49,25 @@ const isChosen = (check: Check): boolean => chosen !== undefined && 'check' in c
         @click="check.verdict === 'gives way' && !isChosen(check) ? $emit('choose', check.id) : $emit('working', check)"
       >
         <VerdictRing :verdict="check.verdict" />
-        <span class="grow truncate">{{ check.name }}<span class="sr-only">: {{ check.verdict }}</span></span>
-        <span class="figures text-xs whitespace-nowrap"><span v-if="moved(check)" class="text-second">{{ moved(check) }} → </span>{{ answer(check) }}</span>
+        <span class="grow truncate"
+          >{{ check.name }}<span class="sr-only">: {{ check.verdict }}</span></span
+        >
+        <span class="figures text-xs whitespace-nowrap"
+          ><span v-if="moved(check)" class="text-second">{{ moved(check) }} → </span>{{ answer(check) }}</span
+        >
       </button>
-      <p v-if="check.verdict === 'not known' && check.id === 'in-time'" class="pl-5 text-xs text-second">{{ check.sentence }}</p>
+      <p v-if="check.verdict === 'not known' && check.id === 'in-time'" class="pl-5 text-xs text-second">
+        {{ check.sentence }}
+      </p>
     </li>
   </ul>
-  <button v-if="rest.length > 0" type="button" class="act min-h-6 self-start text-xs" :aria-expanded="open" @click="open = !open">{{ open ? 'fold' : `${rest.length} more are well` }}</button>
+  <button
+    v-if="rest.length > 0"
+    type="button"
+    class="act min-h-6 self-start text-xs"
+    :aria-expanded="open"
+    @click="open = !open"
+  >
+    {{ open ? 'fold' : `${rest.length} more are well` }}
+  </button>
 </template>

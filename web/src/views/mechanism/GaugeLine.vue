@@ -12,7 +12,10 @@ const headline = computed(() => result.value.headline);
 <template>
   <a href="#gauge" class="sticky top-0 z-20 flex items-center gap-2 border-b border-ink bg-sheet px-4 py-2">
     <VerdictRing :verdict="headline.verdict" />
-    <span><b>{{ headline.verdict }}</b>: {{ headline.name }}</span>
+    <span
+      ><b>{{ headline.verdict }}</b
+      >: {{ headline.name }}</span
+    >
     <span v-if="headline.multiple !== undefined" class="figures ml-auto">{{ showMultiple(headline.multiple) }}</span>
   </a>
 </template>

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { showMultiple, SITUATIONS, type Mend, type Rung, type SituationId, type Target, type WorkingRef } from '@rough-gear/core';
+import {
+  showMultiple,
+  SITUATIONS,
+  type Mend,
+  type Rung,
+  type SituationId,
+  type Target,
+  type WorkingRef,
+} from '@rough-gear/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import LimitGauge from '../../components/LimitGauge.vue';
@@ -26,7 +34,9 @@ const failingChecks = computed(() => job.value.checks.filter((check) => check.ve
 /** What the mends are for: what was chosen, else the first that is not enough. */
 const target = computed<Target | undefined>(() => {
   if (chosen.value) return chosen.value;
-  const rung = ladder.value.rungs.find((candidate) => !candidate.outOfReach && candidate.verdict !== 'enough' && candidate.verdict !== 'not known');
+  const rung = ladder.value.rungs.find(
+    (candidate) => !candidate.outOfReach && candidate.verdict !== 'enough' && candidate.verdict !== 'not known',
+  );
   const [failing] = failingChecks.value;
   // A check that fails comes before a limit that is merely tight.
   if (failing && rung?.verdict !== 'gives way') return { jobId: jobId.value, check: failing.id };
@@ -44,7 +54,10 @@ const targetName = computed(() => {
 const needsMend = computed(() => {
   const wanted = target.value;
   if (!wanted) return false;
-  const item = 'check' in wanted ? job.value.checks.find(({ id }) => id === wanted.check) : job.value.ladders[wanted.situation].rungs.find(({ id }) => id === wanted.rung);
+  const item =
+    'check' in wanted
+      ? job.value.checks.find(({ id }) => id === wanted.check)
+      : job.value.ladders[wanted.situation].rungs.find(({ id }) => id === wanted.rung);
   return item !== undefined && item.verdict !== 'enough' && item.verdict !== 'not known';
 });
 
@@ -57,7 +70,13 @@ const selected = computed(() => (chosen.value && 'rung' in chosen.value ? chosen
 
 function short(id: SituationId): string {
   const one = job.value.ladders[id];
-  if (one.idle) return { 'no load': 'no load', 'stays by itself': 'by itself', 'held by brake': 'by brake', 'held by ratchet': 'by ratchet' }[one.idle];
+  if (one.idle)
+    return {
+      'no load': 'no load',
+      'stays by itself': 'by itself',
+      'held by brake': 'by brake',
+      'held by ratchet': 'by ratchet',
+    }[one.idle];
   return one.verdict === 'not known' ? 'not known' : showMultiple(one.first?.multiple ?? NaN);
 }
 
@@ -99,7 +118,7 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
         <VerdictRing :verdict="one.verdict" />{{ one.name }}<span class="sr-only">: {{ one.verdict }}</span>
       </button>
     </div>
-    <div role="tablist" aria-label="Situation" class="grid grid-cols-3 border border-ink" @keydown="tabKey">
+    <div role="tablist" aria-label="Situation" class="grid grid-cols-3 border border-ink" tabindex="-1" @keydown="tabKey">
       <button
         v-for="id in SITUATIONS"
         :id="`tab-${id}`"
@@ -120,7 +139,13 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
     </div>
     <div id="situation-panel" role="tabpanel" :aria-labelledby="`tab-${situation}`" class="flex grow flex-col gap-1.5">
       <div ref="room" class="min-h-[206px] grow basis-0 max-lg:basis-[280px]">
-        <LimitGauge :ladder="ladder" :before="before?.ladders[situation]" :selected="selected" :height="Math.max(166, roomHeight - 40)" @select="selectRung" />
+        <LimitGauge
+          :ladder="ladder"
+          :before="before?.ladders[situation]"
+          :selected="selected"
+          :height="Math.max(166, roomHeight - 40)"
+          @select="selectRung"
+        />
       </div>
       <div>
         <p v-for="check in failingChecks" :key="check.id" class="border-l-3 border-gives pl-2" data-testid="failing">
@@ -138,13 +163,26 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
           >
             Working
           </button>
-          <button v-if="ladder.demand !== undefined" type="button" class="act min-h-6" @click="emit('working', { of: 'demand', situation }, `What the job demands, ${situation}`)">Demand</button>
+          <button
+            v-if="ladder.demand !== undefined"
+            type="button"
+            class="act min-h-6"
+            @click="emit('working', { of: 'demand', situation }, `What the job demands, ${situation}`)"
+          >
+            Demand
+          </button>
           <VerdictKey class="ml-auto" />
         </p>
       </div>
       <MendList v-if="needsMend" :search="search" :name="targetName" @apply="apply" />
     </div>
-    <CheckList :checks="job.checks" :before="before?.checks" :chosen="chosen" @choose="chosen = { jobId, check: $event }" @working="emit('working', { of: 'check', check: $event.id }, $event.name)" />
+    <CheckList
+      :checks="job.checks"
+      :before="before?.checks"
+      :chosen="chosen"
+      @choose="chosen = { jobId, check: $event }"
+      @working="emit('working', { of: 'check', check: $event.id }, $event.name)"
+    />
     <p class="sr-only" aria-live="polite">{{ announcement }}</p>
   </section>
 </template>

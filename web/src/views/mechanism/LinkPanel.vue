@@ -14,7 +14,14 @@ import ReductionPanel from './panels/ReductionPanel.vue';
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { link } = useMechanism();
 
-const PANELS: Record<string, Component> = { pack: PackPanel, branch: BranchPanel, controller: ControllerPanel, motor: MotorPanel, output: OutputPanel, load: LoadPanel };
+const PANELS: Record<string, Component> = {
+  pack: PackPanel,
+  branch: BranchPanel,
+  controller: ControllerPanel,
+  motor: MotorPanel,
+  output: OutputPanel,
+  load: LoadPanel,
+};
 const panel = computed(() => PANELS[link.value] ?? ReductionPanel);
 </script>
 

@@ -18,7 +18,10 @@ import MissingFigures from './MissingFigures.vue';
 
 /** The open mechanism: power path above, the open link's fields, ruler and charts, the gauge at the side. */
 const { mechanismId } = defineProps<{ mechanismId: string }>();
-const emit = defineEmits<{ result: [result: MechanismResult]; working: [working: { expression: Expression; title: string }] }>();
+const emit = defineEmits<{
+  result: [result: MechanismResult];
+  working: [working: { expression: Expression; title: string }];
+}>();
 
 const plan = usePlan();
 const router = useRouter();
@@ -27,12 +30,21 @@ const { mechanism, result, path, jobId, job, at } = context;
 watch(result, (now) => emit('result', now), { immediate: true });
 
 const canRun = computed(() => job.value.run !== undefined && path.value.asked.travel !== undefined);
-const marks = useMarks(computed(() => mechanismId), jobId, canRun);
+const marks = useMarks(
+  computed(() => mechanismId),
+  jobId,
+  canRun,
+);
 
 function showWorking(ref: WorkingRef, title: string): void {
   const expression = workingOf(path.value, ref);
   if (expression) emit('working', { expression, title });
-  else toast(ref.of === 'check' ? (job.value.checks.find(({ id }) => id === ref.check)?.sentence ?? '') : 'Not known: a figure is missing.');
+  else
+    toast(
+      ref.of === 'check'
+        ? (job.value.checks.find(({ id }) => id === ref.check)?.sentence ?? '')
+        : 'Not known: a figure is missing.',
+    );
 }
 
 const renaming = ref(false);
@@ -64,22 +76,41 @@ function remove(): void {
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
       <div class="relative flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
         <section aria-label="The open link"><LinkPanel @working="showWorking" /></section>
-        <RatioRuler :marks="marks.marks" :progress="canRun ? marks.progress : 1" @stop="marks.stop" @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')" />
+        <RatioRuler
+          :marks="marks.marks"
+          :progress="canRun ? marks.progress : 1"
+          @stop="marks.stop"
+          @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')"
+        />
         <MissingFigures v-if="job.run === undefined" class="grow" />
         <div v-else class="grid min-h-[230px] grow grid-cols-1 gap-5 sm:grid-cols-2"><ReachChart /><RunChart /></div>
         <p class="flex items-baseline gap-5 text-xs text-second">
-          <span class="min-w-0 grow">Guards, eye protection, power off before hands go in. Event rules and local codes overrule this program.</span>
+          <span class="min-w-0 grow"
+            >Guards, eye protection, power off before hands go in. Event rules and local codes overrule this
+            program.</span
+          >
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="startRename">Rename</button>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="remove">Remove mechanism</button>
         </p>
       </div>
-      <GaugePanel id="gauge" class="min-h-0 border-ink max-lg:border-t lg:overflow-y-auto lg:border-l" @working="showWorking" />
+      <GaugePanel
+        id="gauge"
+        class="min-h-0 border-ink max-lg:border-t lg:overflow-y-auto lg:border-l"
+        @working="showWorking"
+      />
     </div>
     <BaseDialog :open="renaming" title="Rename" @close="renaming = false">
       <form @submit.prevent="rename">
         <label for="mechanism-name" class="text-second">name of the mechanism</label>
-        <input id="mechanism-name" v-model="name" maxlength="80" class="mb-4 w-full border-b border-ink bg-transparent py-1" />
-        <div class="flex justify-end gap-3"><button type="submit" class="button main" :disabled="!name.trim()">Rename</button></div>
+        <input
+          id="mechanism-name"
+          v-model="name"
+          maxlength="80"
+          class="mb-4 w-full border-b border-ink bg-transparent py-1"
+        />
+        <div class="flex justify-end gap-3">
+          <button type="submit" class="button main" :disabled="!name.trim()">Rename</button>
+        </div>
       </form>
     </BaseDialog>
   </div>

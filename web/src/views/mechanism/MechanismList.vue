@@ -8,7 +8,10 @@ import VerdictWord from '../../components/VerdictWord.vue';
 import { usePlan } from '../../stores/plan.js';
 
 /** The robot's mechanisms with verdict and least multiple; dragged, or moved by keys, into an order. */
-const { results, current } = defineProps<{ results: ReadonlyMap<string, MechanismResult>; current: MechanismResult | undefined }>();
+const { results, current } = defineProps<{
+  results: ReadonlyMap<string, MechanismResult>;
+  current: MechanismResult | undefined;
+}>();
 defineEmits<{ add: [] }>();
 
 const plan = usePlan();
@@ -29,7 +32,11 @@ function headlineText(id: string): string {
 function detail(id: string): string {
   const headline = resultOf(id)?.headline;
   if (!headline) return '';
-  return headline.verdict === 'enough' && headline.notKnown > 0 ? `, ${headline.notKnown} not known` : headline.check ? `: ${headline.name}` : '';
+  return headline.verdict === 'enough' && headline.notKnown > 0
+    ? `, ${headline.notKnown} not known`
+    : headline.check
+      ? `: ${headline.name}`
+      : '';
 }
 
 function move(index: number, by: number): void {
@@ -44,7 +51,12 @@ function move(index: number, by: number): void {
 <template>
   <nav aria-label="Mechanisms" class="flex min-h-0 flex-col overflow-y-auto">
     <VueDraggable v-model="mechanisms" tag="ul" handle=".drag" :animation="120">
-      <li v-for="(mechanism, i) in mechanisms" :key="mechanism.id" class="group relative border-b border-hair" :class="current?.id === mechanism.id ? 'bg-sheet' : ''">
+      <li
+        v-for="(mechanism, i) in mechanisms"
+        :key="mechanism.id"
+        class="group relative border-b border-hair"
+        :class="current?.id === mechanism.id ? 'bg-sheet' : ''"
+      >
         <span v-if="current?.id === mechanism.id" class="absolute inset-y-0 left-0 w-1 bg-ink" aria-hidden="true" />
         <RouterLink
           :to="{ name: 'mechanism', params: { planId: plan.id, mechanismId: mechanism.id } }"
@@ -52,17 +64,44 @@ function move(index: number, by: number): void {
           :aria-current="current?.id === mechanism.id ? 'page' : undefined"
         >
           <VerdictRing :verdict="resultOf(mechanism.id)?.headline.verdict ?? 'not known'" />
-          <span class="min-w-0 break-words hyphens-auto" :class="current?.id === mechanism.id ? 'font-semibold' : ''" lang="en">{{ mechanism.name }}</span>
+          <span
+            class="min-w-0 break-words hyphens-auto"
+            :class="current?.id === mechanism.id ? 'font-semibold' : ''"
+            lang="en"
+            >{{ mechanism.name }}</span
+          >
           <span class="figures">{{ headlineText(mechanism.id) }}</span>
           <span class="col-start-2 col-end-4 text-xs">
-            <template v-if="resultOf(mechanism.id)"><VerdictWord :verdict="resultOf(mechanism.id)!.headline.verdict" /><span class="text-second">{{ detail(mechanism.id) }}</span></template>
+            <template v-if="resultOf(mechanism.id)"
+              ><VerdictWord :verdict="resultOf(mechanism.id)!.headline.verdict" /><span class="text-second">{{
+                detail(mechanism.id)
+              }}</span></template
+            >
             <span v-else class="text-second">looking …</span>
           </span>
         </RouterLink>
         <span class="absolute right-1 bottom-0.5 hidden bg-sheet group-focus-within:flex group-hover:flex">
-          <button type="button" class="act grid size-6 place-items-center" :aria-label="`Move ${mechanism.name} up`" :disabled="i === 0" @click="move(i, -1)"><ArrowUp :size="14" /></button>
-          <button type="button" class="act grid size-6 place-items-center" :aria-label="`Move ${mechanism.name} down`" :disabled="i === mechanisms.length - 1" @click="move(i, 1)"><ArrowDown :size="14" /></button>
-          <span class="drag grid size-6 cursor-grab place-items-center text-second" aria-hidden="true"><GripVertical :size="14" /></span>
+          <button
+            type="button"
+            class="act grid size-6 place-items-center"
+            :aria-label="`Move ${mechanism.name} up`"
+            :disabled="i === 0"
+            @click="move(i, -1)"
+          >
+            <ArrowUp :size="14" />
+          </button>
+          <button
+            type="button"
+            class="act grid size-6 place-items-center"
+            :aria-label="`Move ${mechanism.name} down`"
+            :disabled="i === mechanisms.length - 1"
+            @click="move(i, 1)"
+          >
+            <ArrowDown :size="14" />
+          </button>
+          <span class="drag grid size-6 cursor-grab place-items-center text-second" aria-hidden="true"
+            ><GripVertical :size="14"
+          /></span>
         </span>
       </li>
     </VueDraggable>

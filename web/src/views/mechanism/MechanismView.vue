@@ -21,20 +21,29 @@ const menuOpen = ref(false);
 const current = ref<MechanismResult>();
 const working = ref<{ expression: Expression; title: string }>();
 
-watch(() => planId, (id) => void plan.open(id), { immediate: true });
+watch(
+  () => planId,
+  (id) => void plan.open(id),
+  { immediate: true },
+);
 const open = computed(() => plan.document?.mechanisms.find(({ id }) => id === mechanismId));
 // An address without a mechanism, or with one that is gone, opens the first.
 watch(
   [() => plan.document, () => mechanismId],
   ([document]) => {
     const first = document?.mechanisms[0];
-    if (document && !open.value && first) void router.replace({ name: 'mechanism', params: { planId, mechanismId: first.id } });
+    if (document && !open.value && first)
+      void router.replace({ name: 'mechanism', params: { planId, mechanismId: first.id } });
     if (document && !first) current.value = undefined;
-    if (document) globalThis.document.title = `${document.name}${open.value ? `, ${open.value.name}` : ''} · Rough Gear`;
+    if (document)
+      globalThis.document.title = `${document.name}${open.value ? `, ${open.value.name}` : ''} · Rough Gear`;
   },
   { immediate: true },
 );
-watch(() => mechanismId, () => (menuOpen.value = false));
+watch(
+  () => mechanismId,
+  () => (menuOpen.value = false),
+);
 </script>
 
 <template>
@@ -42,14 +51,38 @@ watch(() => mechanismId, () => (menuOpen.value = false));
   <p v-if="plan.loading" role="status" class="p-8 text-second">Opening the plan …</p>
   <div v-else-if="plan.failure" role="alert" class="p-8">
     <p>This plan could not be opened: {{ plan.failure }}.</p>
-    <p><RouterLink class="act underline" to="/robots">To the robots</RouterLink> <button type="button" class="act ml-4 underline" @click="plan.open(planId)">Try again</button></p>
+    <p>
+      <RouterLink class="act underline" to="/robots">To the robots</RouterLink>
+      <button type="button" class="act ml-4 underline" @click="plan.open(planId)">Try again</button>
+    </p>
   </div>
-  <div v-else-if="plan.document" class="grid min-h-0 grow lg:grid-cols-[188px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
+  <div
+    v-else-if="plan.document"
+    class="grid min-h-0 grow lg:grid-cols-[188px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]"
+  >
     <aside class="border-ink max-lg:border-b lg:border-r">
-      <button type="button" class="act flex min-h-10 w-full items-center px-4 lg:hidden" :aria-expanded="menuOpen" @click="menuOpen = !menuOpen">Mechanisms of {{ plan.document.name }}</button>
-      <MechanismList :class="menuOpen ? '' : 'max-lg:hidden'" :results="results" :current="open ? current : undefined" @add="adding = true" />
+      <button
+        type="button"
+        class="act flex min-h-10 w-full items-center px-4 lg:hidden"
+        :aria-expanded="menuOpen"
+        @click="menuOpen = !menuOpen"
+      >
+        Mechanisms of {{ plan.document.name }}
+      </button>
+      <MechanismList
+        :class="menuOpen ? '' : 'max-lg:hidden'"
+        :results="results"
+        :current="open ? current : undefined"
+        @add="adding = true"
+      />
     </aside>
-    <MechanismDesk v-if="open" :key="open.id" :mechanism-id="open.id" @result="current = $event" @working="working = $event" />
+    <MechanismDesk
+      v-if="open"
+      :key="open.id"
+      :mechanism-id="open.id"
+      @result="current = $event"
+      @working="working = $event"
+    />
     <div v-else-if="plan.document.mechanisms.length === 0" class="squared grid place-items-center p-10 text-center">
       <div class="max-w-sm border border-ink bg-sheet p-6">
         <h1 class="mb-2 text-lg">{{ plan.document.name }} has no mechanism yet</h1>

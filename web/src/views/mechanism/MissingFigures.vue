@@ -15,7 +15,9 @@ const lacks = computed<readonly Lack[]>(() => {
 });
 
 function linkOf(key: string): LinkKind {
-  return key.startsWith('stage.') ? 'stage' : (FIGURES as Record<string, { link: LinkKind } | undefined>)[key]?.link ?? 'load';
+  return key.startsWith('stage.')
+    ? 'stage'
+    : ((FIGURES as Record<string, { link: LinkKind } | undefined>)[key]?.link ?? 'load');
 }
 
 function open(key: string): void {
@@ -28,9 +30,19 @@ function open(key: string): void {
   <div class="squared grid place-items-center border border-hair p-4">
     <div class="max-w-sm border border-ink bg-sheet p-4">
       <h3 class="mb-1">Reach and run are not known yet</h3>
-      <p class="mb-2 text-second">{{ lacks.length === 1 ? 'One figure is missing, and nothing sensible stands in for it:' : 'These figures are missing, and nothing sensible stands in for them:' }}</p>
+      <p class="mb-2 text-second">
+        {{
+          lacks.length === 1
+            ? 'One figure is missing, and nothing sensible stands in for it:'
+            : 'These figures are missing, and nothing sensible stands in for them:'
+        }}
+      </p>
       <ul>
-        <li v-for="lack in lacks" :key="lack.key"><button type="button" class="act min-h-6" @click="open(lack.key)">{{ lack.label }}, on the {{ linkOf(lack.key) }}</button></li>
+        <li v-for="lack in lacks" :key="lack.key">
+          <button type="button" class="act min-h-6" @click="open(lack.key)">
+            {{ lack.label }}, on the {{ linkOf(lack.key) }}
+          </button>
+        </li>
       </ul>
     </div>
   </div>

@@ -18,10 +18,15 @@ const MEANINGS: { verdict: Verdict; means: string }[] = [
     <PopoverPanel class="absolute right-0 z-30 w-64 border border-ink bg-sheet p-3 text-sm">
       <ul>
         <li v-for="{ verdict, means } in MEANINGS" :key="verdict" class="flex gap-2 py-0.5">
-          <VerdictRing :verdict="verdict" :size="16" /><span><b>{{ verdict }}</b>: {{ means }}</span>
+          <VerdictRing :verdict="verdict" :size="16" /><span
+            ><b>{{ verdict }}</b
+            >: {{ means }}</span
+          >
         </li>
       </ul>
-      <p class="mt-1 text-xs text-second">1× is the job itself. The whisker on a mark goes up to the margin it wants.</p>
+      <p class="mt-1 text-xs text-second">
+        1× is the job itself. The whisker on a mark goes up to the margin it wants.
+      </p>
     </PopoverPanel>
   </Popover>
 </template>

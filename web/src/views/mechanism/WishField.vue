@@ -28,7 +28,16 @@ watch(model, (value) => {
 <template>
   <div class="min-w-0">
     <label :for="id" class="block text-second">{{ label }}</label>
-    <input :id="id" v-model="text" class="figures w-full border-b bg-transparent py-0.5" :class="refusal ? 'border-gives' : 'border-ink'" :placeholder="hint" :aria-invalid="refusal !== ''" :aria-describedby="`${id}-said`" autocomplete="off" />
+    <input
+      :id="id"
+      v-model="text"
+      class="figures w-full border-b bg-transparent py-0.5"
+      :class="refusal ? 'border-gives' : 'border-ink'"
+      :placeholder="hint"
+      :aria-invalid="refusal !== ''"
+      :aria-describedby="`${id}-said`"
+      autocomplete="off"
+    />
     <p :id="`${id}-said`" class="min-h-4 text-xs" :class="refusal ? 'text-gives' : 'text-second'">
       <template v-if="refusal">{{ label }}: {{ refusal }}</template>
       <template v-else-if="read?.ok">understood: {{ read.understood }}</template>

@@ -27,7 +27,10 @@ async function load(): Promise<void> {
     state.value = 'there';
   } catch (problem) {
     state.value = 'away';
-    failure.value = problem instanceof Unreachable ? 'The server cannot be reached. What you have changed is kept in this browser.' : (problem as Error).message;
+    failure.value =
+      problem instanceof Unreachable
+        ? 'The server cannot be reached. What you have changed is kept in this browser.'
+        : (problem as Error).message;
   }
 }
 
@@ -64,7 +67,9 @@ function rename({ id, name, revision }: PlanSummary): void {
 function remove({ id, name }: PlanSummary): void {
   void doing(async () => {
     await api.remove(id);
-    toast(`${name} is in the bin.`, { action: { label: 'Bring back', onClick: () => void doing(() => api.restore(id)) } });
+    toast(`${name} is in the bin.`, {
+      action: { label: 'Bring back', onClick: () => void doing(() => api.restore(id)) },
+    });
   });
 }
 
@@ -107,27 +112,64 @@ async function finishNaming(): Promise<void> {
         <button type="button" class="button" @click="file?.click()">Import a plan</button>
         <button type="button" class="button main" @click="create">New robot</button>
       </span>
-      <input ref="file" type="file" accept=".json,application/json" class="sr-only" aria-label="Plan file to import" tabindex="-1" @change="importPlan" />
+      <input
+        ref="file"
+        type="file"
+        accept=".json,application/json"
+        class="sr-only"
+        aria-label="Plan file to import"
+        tabindex="-1"
+        @change="importPlan"
+      />
     </div>
-    <p v-if="failure" role="alert" class="mb-3 border border-gives bg-sheet p-3 whitespace-pre-line">{{ failure }}<button v-if="state === 'away'" type="button" class="act ml-3 underline" @click="load">Try again</button></p>
+    <p v-if="failure" role="alert" class="mb-3 border border-gives bg-sheet p-3 whitespace-pre-line">
+      {{ failure
+      }}<button v-if="state === 'away'" type="button" class="act ml-3 underline" @click="load">Try again</button>
+    </p>
     <p v-if="state === 'loading'" role="status" class="text-second">Fetching the robots …</p>
-    <p v-else-if="state === 'there' && plans.length === 0" class="squared border border-line p-8 text-center">No robot yet. Make a new one, or import a plan.</p>
+    <p v-else-if="state === 'there' && plans.length === 0" class="squared border border-line p-8 text-center">
+      No robot yet. Make a new one, or import a plan.
+    </p>
     <ul>
-      <RobotRow v-for="plan in plans" :key="plan.id" :plan="plan" @rename="rename(plan)" @duplicate="doing(() => api.duplicate(plan.id))" @remove="remove(plan)" @export="exportPlan(plan)" />
+      <RobotRow
+        v-for="plan in plans"
+        :key="plan.id"
+        :plan="plan"
+        @rename="rename(plan)"
+        @duplicate="doing(() => api.duplicate(plan.id))"
+        @remove="remove(plan)"
+        @export="exportPlan(plan)"
+      />
     </ul>
     <section v-if="bin.length > 0" class="mt-6">
-      <button type="button" class="act min-h-6" :aria-expanded="showBin" @click="showBin = !showBin">{{ showBin ? 'Close the bin' : `Bin (${bin.length})` }}</button>
+      <button type="button" class="act min-h-6" :aria-expanded="showBin" @click="showBin = !showBin">
+        {{ showBin ? 'Close the bin' : `Bin (${bin.length})` }}
+      </button>
       <ul v-if="showBin">
         <li v-for="plan in bin" :key="plan.id" class="flex justify-between border-b border-hair py-1.5">
-          <span>{{ plan.name }}</span><button type="button" class="act min-h-6" :aria-label="`Bring ${plan.name} back`" @click="doing(() => api.restore(plan.id))">Bring back</button>
+          <span>{{ plan.name }}</span><button
+            type="button"
+            class="act min-h-6"
+            :aria-label="`Bring ${plan.name} back`"
+            @click="doing(() => api.restore(plan.id))"
+          >
+            Bring back
+          </button>
         </li>
       </ul>
     </section>
     <BaseDialog :open="naming !== undefined" :title="naming?.title ?? ''" @close="naming = undefined">
       <form v-if="naming" @submit.prevent="finishNaming">
         <label for="robot-name" class="text-second">name</label>
-        <input id="robot-name" v-model="naming.name" maxlength="80" class="mb-4 w-full border-b border-ink bg-transparent py-1" />
-        <div class="flex justify-end"><button type="submit" class="button main disabled:opacity-50" :disabled="!naming.name.trim()">Done</button></div>
+        <input
+          id="robot-name"
+          v-model="naming.name"
+          maxlength="80"
+          class="mb-4 w-full border-b border-ink bg-transparent py-1"
+        />
+        <div class="flex justify-end">
+          <button type="submit" class="button main disabled:opacity-50" :disabled="!naming.name.trim()">Done</button>
+        </div>
       </form>
     </BaseDialog>
   </div>

@@ -5,7 +5,12 @@ export function downloadPlan(plan: Plan): void {
   const url = URL.createObjectURL(new Blob([`${JSON.stringify(plan, null, 2)}\n`], { type: 'application/json' }));
   const link = document.createElement('a');
   link.href = url;
-  link.download = `${plan.name.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'plan'}.rough-gear.json`;
+  link.download = `${
+    plan.name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '') || 'plan'
+  }.rough-gear.json`;
   link.click();
   URL.revokeObjectURL(url);
 }

@@ -8,15 +8,27 @@ import PartPicker from './PartPicker.vue';
 
 const { plan, path, choice, commit } = useMechanism();
 
-const branch = computed(() => plan.value.supply.find((node): node is ProtectedNode => node.kind === 'branch' && node.id === choice.value.drive.node));
+const branch = computed(() =>
+  plan.value.supply.find(
+    (node): node is ProtectedNode => node.kind === 'branch' && node.id === choice.value.drive.node,
+  ),
+);
 const main = computed(() => plan.value.supply.find((node): node is ProtectedNode => node.kind === 'main'));
 const at = (node: ProtectedNode, key: string) => ['supply', plan.value.supply.indexOf(node), key];
-const breakerName = (node: ProtectedNode): string => (node.breaker ? plan.value.parts[node.breaker]!.part.name : 'no breaker');
+const breakerName = (node: ProtectedNode): string =>
+  node.breaker ? plan.value.parts[node.breaker]!.part.name : 'no breaker';
 const several = computed(() => path.value.drive.motors > 1);
 </script>
 
 <template>
-  <PanelHead title="Branch" :detail="branch ? `${breakerName(branch)}${several ? (branch.together ? ', all motors together' : ', one for each motor') : ''}` : 'straight on the pack'">
+  <PanelHead
+    title="Branch"
+    :detail="
+      branch
+        ? `${breakerName(branch)}${several ? (branch.together ? ', all motors together' : ', one for each motor') : ''}`
+        : 'straight on the pack'
+    "
+  >
     <PartPicker v-if="branch" kind="breaker" :at="at(branch, 'breaker')" title="A breaker for this branch" />
     <PartPicker v-if="main" kind="breaker" :at="at(main, 'breaker')" title="The main breaker" label="Change the main" />
   </PanelHead>
@@ -32,7 +44,12 @@ const several = computed(() => path.value.drive.motors > 1);
   </div>
   <p class="mt-1 flex flex-wrap gap-x-4 text-xs text-second">
     <label v-if="branch && several" class="flex items-center gap-1.5">
-      <input type="checkbox" class="size-4" :checked="branch.together ?? false" @change="commit([{ at: at(branch, 'together'), to: ($event.target as HTMLInputElement).checked }])" />
+      <input
+        type="checkbox"
+        class="size-4"
+        :checked="branch.together ?? false"
+        @change="commit([{ at: at(branch, 'together'), to: ($event.target as HTMLInputElement).checked }])"
+      />
       all {{ path.drive.motors }} motors behind this one breaker
     </label>
     <span>Your event’s rules and local electrical codes decide over breaker and wire.</span>

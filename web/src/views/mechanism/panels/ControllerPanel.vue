@@ -18,7 +18,11 @@ const over = computed(() => {
     [drive.statorLimit, part.value.statorLimit, 'motor-side'],
     [drive.supplyLimit, part.value.supplyLimit, 'pack-side'],
   ] as const;
-  return words.flatMap(([set, rated, name]) => (set && rated && set.si > rated.si ? [`Set above what this controller gives: ${name} ${show(rated.si, 'current')}.`] : []));
+  return words.flatMap(([set, rated, name]) =>
+    set && rated && set.si > rated.si
+      ? [`Set above what this controller gives: ${name} ${show(rated.si, 'current')}.`]
+      : [],
+  );
 });
 </script>
 
@@ -36,6 +40,7 @@ const over = computed(() => {
   </div>
   <p class="mt-1 text-xs text-second">
     <span v-for="text in over" :key="text" class="mr-2 text-gives">{{ text }}</span>
-    Limits are for each motor. Motor-side is what flows in the winding; pack-side what the controller takes from the pack. Emptied, a limit goes back to the controller’s own.
+    Limits are for each motor. Motor-side is what flows in the winding; pack-side what the controller takes from the
+    pack. Emptied, a limit goes back to the controller’s own.
   </p>
 </template>

@@ -18,19 +18,39 @@ const REST = {
   push: ['job.pushSpeed', 'job.slope', 'job.shock', 'job.held'],
   raise: ['job.friction', 'job.counterforce', 'job.slope', 'job.shock', 'job.held', 'job.speed', 'job.acceleration'],
 } as const;
-const ALLOW: Record<string, 'any' | 'not negative'> = { 'job.slope': 'any', 'job.friction': 'not negative', 'job.counterforce': 'not negative' };
-const DETAILS = { sprint: 'cover a distance in a time', push: 'push against something', raise: 'lift a load by a height in a time' };
+const ALLOW: Record<string, 'any' | 'not negative'> = {
+  'job.slope': 'any',
+  'job.friction': 'not negative',
+  'job.counterforce': 'not negative',
+};
+const DETAILS = {
+  sprint: 'cover a distance in a time',
+  push: 'push against something',
+  raise: 'lift a load by a height in a time',
+};
 </script>
 
 <template>
   <PanelHead title="Load" :detail="`${job.name}: ${DETAILS[kind]}`">
-    <button v-if="REST[kind].length > 3" type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">{{ more ? 'Less' : 'More about this job' }}</button>
+    <button v-if="REST[kind].length > 3" type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
+      {{ more ? 'Less' : 'More about this job' }}
+    </button>
   </PanelHead>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-7">
     <FigureField v-for="figure in DECIDING[kind]" :key="figure" :figure="figure" />
-    <FigureField v-for="figure in REST[kind].slice(0, 3)" :key="figure" :figure="figure" :allow="ALLOW[figure] ?? 'positive'" />
+    <FigureField
+      v-for="figure in REST[kind].slice(0, 3)"
+      :key="figure"
+      :figure="figure"
+      :allow="ALLOW[figure] ?? 'positive'"
+    />
   </div>
   <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-7">
-      <FigureField v-for="figure in REST[kind].slice(3)" :key="figure" :figure="figure" :allow="ALLOW[figure] ?? 'positive'" />
+    <FigureField
+      v-for="figure in REST[kind].slice(3)"
+      :key="figure"
+      :figure="figure"
+      :allow="ALLOW[figure] ?? 'positive'"
+    />
   </div>
 </template>

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { currentAtPeakEfficiency, freeSpeedAt, peakEfficiency, peakPower, type MotorPart, type WorkingRef } from '@rough-gear/core';
+import {
+  currentAtPeakEfficiency,
+  freeSpeedAt,
+  peakEfficiency,
+  peakPower,
+  type MotorPart,
+  type WorkingRef,
+} from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../../components/ChoiceField.vue';
 import CountField from '../../../components/CountField.vue';
@@ -36,8 +43,16 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
 <template>
   <PanelHead title="Motor" :detail="`${part.name} · ${motors === 1 ? 'one' : motors} in all`">
     <PartPicker kind="motor" :at="[...choiceAt, 'drive', 'motor']" title="A motor off the shelf" />
-    <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">{{ more ? 'Less' : 'Volts, mass, rotor' }}</button>
-    <button type="button" class="act min-h-6" @click="emit('working', { of: 'term', term: 'torqueConstant' }, 'Torque constant')">Working</button>
+    <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
+      {{ more ? 'Less' : 'Volts, mass, rotor' }}
+    </button>
+    <button
+      type="button"
+      class="act min-h-6"
+      @click="emit('working', { of: 'term', term: 'torqueConstant' }, 'Torque constant')"
+    >
+      Working
+    </button>
   </PanelHead>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-6">
     <template v-if="onSheet">
@@ -51,11 +66,18 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
     </template>
     <FigureField figure="motor.freeCurrent" allow="not negative" />
     <FigureField figure="motor.continuousCurrent" />
-    <CountField :value="motors" label="how many, in all" :most="12" @change="commit([{ at: [...choiceAt, 'drive', 'motors'], to: $event }])" />
+    <CountField
+      :value="motors"
+      label="how many, in all"
+      :most="12"
+      @change="commit([{ at: [...choiceAt, 'drive', 'motors'], to: $event }])"
+    />
   </div>
   <p class="mt-1 text-xs" :class="audit?.verdict === 'impossible' ? 'text-gives' : 'text-second'">
     <template v-if="audit && audit.findings.length > 0">{{ audit.findings.join(' ') }}</template>
-    <template v-else-if="audit">Torque and speed constants agree ({{ audit.torqueToBackEmfRatio.toFixed(2) }}). {{ peaks }}</template>
+    <template v-else-if="audit"
+      >Torque and speed constants agree ({{ audit.torqueToBackEmfRatio.toFixed(2) }}). {{ peaks }}</template
+    >
     <template v-else>Fill in what is missing, off the sheet or measured.</template>
   </p>
   <div v-if="more" class="mt-1">
@@ -66,8 +88,15 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
       <FigureField figure="motor.rotorInertia" />
       <FigureField figure="motor.windingLimit" />
       <FigureField figure="motor.freeCurrentPerSpeed" allow="not negative" />
-      <ChoiceField :value="part.figuresAt ?? 'shaft'" label="The sheet speaks of" :options="FIGURES_AT" @change="commit([{ at: ['parts', choice.drive.motor, 'part', 'figuresAt'], to: $event }])" />
+      <ChoiceField
+        :value="part.figuresAt ?? 'shaft'"
+        label="The sheet speaks of"
+        :options="FIGURES_AT"
+        @change="commit([{ at: ['parts', choice.drive.motor, 'part', 'figuresAt'], to: $event }])"
+      />
     </div>
-    <p v-if="part.figuresAt === 'output'" class="text-xs text-second">The gearbox and its losses are in these figures: leave that gearbox out of the reduction.</p>
+    <p v-if="part.figuresAt === 'output'" class="text-xs text-second">
+      The gearbox and its losses are in these figures: leave that gearbox out of the reduction.
+    </p>
   </div>
 </template>

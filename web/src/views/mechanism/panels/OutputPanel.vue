@@ -26,11 +26,21 @@ const HOLDERS: readonly { value: Holder; text: string }[] = [
       <FigureField figure="output.loadPerRope" />
       <FigureField figure="output.efficiency" allow="efficiency" />
       <FigureField figure="output.ropeStrength" />
-      <ChoiceField :value="output.holder ?? 'nothing'" label="With the power off, up by" :options="HOLDERS" @change="commit([{ at: at('holder'), to: $event }])" />
+      <ChoiceField
+        :value="output.holder ?? 'nothing'"
+        label="With the power off, up by"
+        :options="HOLDERS"
+        @change="commit([{ at: at('holder'), to: $event }])"
+      />
     </div>
     <p class="mt-1 flex flex-wrap items-center gap-x-4 text-xs text-second">
       <label class="flex items-center gap-1.5">
-        <input type="checkbox" class="size-4" :checked="output.knotted ?? false" @change="commit([{ at: at('knotted'), to: ($event.target as HTMLInputElement).checked }])" />
+        <input
+          type="checkbox"
+          class="size-4"
+          :checked="output.knotted ?? false"
+          @change="commit([{ at: at('knotted'), to: ($event.target as HTMLInputElement).checked }])"
+        />
         there is a knot in the rope (halves it)
       </label>
       <span>What is lifted falls when the power goes: a brake or ratchet, and nobody under it.</span>
@@ -45,6 +55,9 @@ const HOLDERS: readonly { value: Holder; text: string }[] = [
       <FigureField figure="output.drivenShare" allow="share" />
       <FigureField figure="output.rollingResistance" allow="not negative" />
     </div>
-    <p class="mt-1 text-xs text-second">Grip is the pull that makes the wheels slip over the weight on them. Measure it: a scale, and the robot pulled with its wheels locked.</p>
+    <p class="mt-1 text-xs text-second">
+      Grip is the pull that makes the wheels slip over the weight on them. Measure it: a scale, and the robot pulled
+      with its wheels locked.
+    </p>
   </template>
 </template>

@@ -26,11 +26,27 @@ const lithium = computed(() => ['lipo', 'liion', 'lifepo4'].includes(part.value.
 <template>
   <PanelHead title="Pack" :detail="`${part.name}, for the whole robot`">
     <PartPicker kind="pack" :at="['supply', plan.supply.indexOf(node), 'part']" title="A pack off the shelf" />
-    <button type="button" class="act min-h-6" @click="emit('working', { of: 'term', term: 'supplyResistance' }, 'Supply resistance')">Working</button>
+    <button
+      type="button"
+      class="act min-h-6"
+      @click="emit('working', { of: 'term', term: 'supplyResistance' }, 'Supply resistance')"
+    >
+      Working
+    </button>
   </PanelHead>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-8">
-    <CountField :value="part.series" :label="`${CELLS[part.chemistry].name} in series`" :most="60" @change="commit([{ at: [...partAt, 'series'], to: $event }])" />
-    <CountField :value="part.parallel" label="in parallel" :most="60" @change="commit([{ at: [...partAt, 'parallel'], to: $event }])" />
+    <CountField
+      :value="part.series"
+      :label="`${CELLS[part.chemistry].name} in series`"
+      :most="60"
+      @change="commit([{ at: [...partAt, 'series'], to: $event }])"
+    />
+    <CountField
+      :value="part.parallel"
+      label="in parallel"
+      :most="60"
+      @change="commit([{ at: [...partAt, 'parallel'], to: $event }])"
+    />
     <FigureField figure="pack.capacity" />
     <FigureField figure="pack.cellResistance" />
     <FigureField figure="pack.leadResistance" label="leads" allow="not negative" />
@@ -40,7 +56,9 @@ const lithium = computed(() => ['lipo', 'liion', 'lifepo4'].includes(part.value.
   </div>
   <p class="mt-1 text-xs text-second">
     {{ said }}
-    <template v-if="lithium">Lithium: the right charger, never unattended, never below the cell floor, no swollen packs.</template>
+    <template v-if="lithium"
+      >Lithium: the right charger, never unattended, never below the cell floor, no swollen packs.</template
+    >
     <template v-else>A short circuit starts fires: fuse every branch.</template>
   </p>
 </template>

@@ -8,13 +8,21 @@ import { useShelf } from '../../../composables/useShelf.js';
 import { partSummary } from './partSummary.js';
 
 /** Picks a part off the shelf: the plan gets a copy of it, and `at` refers to that copy. */
-const { kind, at, label = 'Change' } = defineProps<{ kind: PartKind; at: readonly (string | number)[]; label?: string; title: string }>();
+const {
+  kind,
+  at,
+  label = 'Change',
+} = defineProps<{ kind: PartKind; at: readonly (string | number)[]; label?: string; title: string }>();
 
 const { plan, commit } = useMechanism();
 const { shelf, load } = useShelf(kind);
 const open = ref(false);
 const filter = ref('');
-const shown = computed(() => shelf.value.parts.filter(({ part }) => `${part.name} ${partSummary(part)}`.toLowerCase().includes(filter.value.trim().toLowerCase())));
+const shown = computed(() =>
+  shelf.value.parts.filter(({ part }) =>
+    `${part.name} ${partSummary(part)}`.toLowerCase().includes(filter.value.trim().toLowerCase()),
+  ),
+);
 
 function show(): void {
   open.value = true;
@@ -37,13 +45,27 @@ function pick({ id, revision, part }: ShelfPart): void {
   <button type="button" class="act min-h-6" @click="show">{{ label }}</button>
   <BaseDialog :open="open" :title="title" wide @close="open = false">
     <label class="block text-second" for="part-filter">find by name or figure</label>
-    <input id="part-filter" v-model="filter" class="mb-2 w-full border-b border-ink bg-transparent py-1" autocomplete="off" />
+    <input
+      id="part-filter"
+      v-model="filter"
+      class="mb-2 w-full border-b border-ink bg-transparent py-1"
+      autocomplete="off"
+    />
     <p v-if="shelf.state === 'loading'" role="status" class="text-second">fetching the shelf …</p>
-    <p v-else-if="shelf.state === 'away'" role="alert">The shelf is on the server, which cannot be reached now. <button type="button" class="act underline" @click="load">Try again</button></p>
+    <p v-else-if="shelf.state === 'away'" role="alert">
+      The shelf is on the server, which cannot be reached now.
+      <button type="button" class="act underline" @click="load">Try again</button>
+    </p>
     <ul v-else class="max-h-[55vh] overflow-auto" data-testid="shelf-parts">
       <li v-for="item in shown" :key="item.id" class="border-b border-hair">
-        <button type="button" class="flex w-full flex-wrap items-baseline justify-between gap-x-4 px-1 py-1.5 text-left hover:bg-ground" @click="pick(item)">
-          <span class="act">{{ item.part.name }}</span><span class="figures text-xs text-second">{{ partSummary(item.part) }}</span>
+        <button
+          type="button"
+          class="flex w-full flex-wrap items-baseline justify-between gap-x-4 px-1 py-1.5 text-left hover:bg-ground"
+          @click="pick(item)"
+        >
+          <span class="act">{{ item.part.name }}</span><span class="figures text-xs text-second">{{
+            partSummary(item.part)
+          }}</span>
         </button>
       </li>
       <li v-if="shown.length === 0" class="py-2 text-second">No {{ kind }} on the shelf reads like that.</li>

@@ -50,27 +50,73 @@ function addChosen(event: Event): void {
 </script>
 
 <template>
-  <PanelHead title="Reduction" :detail="`${stages.length === 0 ? 'none: the motor drives straight' : stages.length === 1 ? 'one stage' : `${stages.length} stages`}, ${(path.train.efficiency * 100).toFixed(0)} % of the work gets through`">
+  <PanelHead
+    title="Reduction"
+    :detail="`${stages.length === 0 ? 'none: the motor drives straight' : stages.length === 1 ? 'one stage' : `${stages.length} stages`}, ${(path.train.efficiency * 100).toFixed(0)} % of the work gets through`"
+  >
     <select class="act bg-transparent" aria-label="Add a stage" @change="addChosen">
       <option value="">Add a stage</option>
-      <option v-for="kind in ADDABLE" :key="kind" :value="kind" class="bg-sheet text-ink">{{ STAGE_NAMES[kind] }}</option>
+      <option v-for="kind in ADDABLE" :key="kind" :value="kind" class="bg-sheet text-ink">
+        {{ STAGE_NAMES[kind] }}
+      </option>
     </select>
-    <button type="button" class="act min-h-6" @click="emit('working', { of: 'term', term: 'efficiency' }, 'Efficiency of the train')">Working</button>
+    <button
+      type="button"
+      class="act min-h-6"
+      @click="emit('working', { of: 'term', term: 'efficiency' }, 'Efficiency of the train')"
+    >
+      Working
+    </button>
   </PanelHead>
   <ol class="grid gap-3 md:grid-cols-2" :class="stages.length > 2 ? 'xl:grid-cols-3' : ''">
     <li v-for="(stage, i) in stages" :key="stage.id">
-      <div role="group" :aria-label="`Stage ${i + 1}`" class="border p-1.5" :class="link === stage.id ? 'border-2 border-ink bg-sheet' : 'border-hair'">
-      <div class="flex items-center gap-1">
-        <b class="truncate">{{ i + 1 }}. {{ stage.name ?? STAGE_NAMES[stage.kind] }}</b>
-        <button v-if="choice.tuning !== stage.id && stage.kind !== 'worm' && stage.kind !== 'screw'" type="button" class="act ml-2 min-h-6 text-xs whitespace-nowrap" @click="commit([{ at: [...choiceAt, 'tuning'], to: stage.id }])">put on the ruler</button>
-        <span v-else-if="choice.tuning === stage.id" class="ml-2 text-xs text-second">on the ruler</span>
-        <span class="ml-auto flex">
-          <button type="button" class="act grid size-6 place-items-center" :aria-label="`Stage ${i + 1} towards the motor`" :disabled="i === 0" @click="move(i, -1)"><ArrowLeft :size="14" /></button>
-          <button type="button" class="act grid size-6 place-items-center" :aria-label="`Stage ${i + 1} towards the load`" :disabled="i === stages.length - 1" @click="move(i, 1)"><ArrowRight :size="14" /></button>
-          <button type="button" class="act grid size-6 place-items-center" :aria-label="`Remove stage ${i + 1}`" @click="remove(stage)"><Trash2 :size="14" /></button>
-        </span>
-      </div>
-      <StageFields :stage="stage" :index="i" />
+      <div
+        role="group"
+        :aria-label="`Stage ${i + 1}`"
+        class="border p-1.5"
+        :class="link === stage.id ? 'border-2 border-ink bg-sheet' : 'border-hair'"
+      >
+        <div class="flex items-center gap-1">
+          <b class="truncate">{{ i + 1 }}. {{ stage.name ?? STAGE_NAMES[stage.kind] }}</b>
+          <button
+            v-if="choice.tuning !== stage.id && stage.kind !== 'worm' && stage.kind !== 'screw'"
+            type="button"
+            class="act ml-2 min-h-6 text-xs whitespace-nowrap"
+            @click="commit([{ at: [...choiceAt, 'tuning'], to: stage.id }])"
+          >
+            put on the ruler
+          </button>
+          <span v-else-if="choice.tuning === stage.id" class="ml-2 text-xs text-second">on the ruler</span>
+          <span class="ml-auto flex">
+            <button
+              type="button"
+              class="act grid size-6 place-items-center"
+              :aria-label="`Stage ${i + 1} towards the motor`"
+              :disabled="i === 0"
+              @click="move(i, -1)"
+            >
+              <ArrowLeft :size="14" />
+            </button>
+            <button
+              type="button"
+              class="act grid size-6 place-items-center"
+              :aria-label="`Stage ${i + 1} towards the load`"
+              :disabled="i === stages.length - 1"
+              @click="move(i, 1)"
+            >
+              <ArrowRight :size="14" />
+            </button>
+            <button
+              type="button"
+              class="act grid size-6 place-items-center"
+              :aria-label="`Remove stage ${i + 1}`"
+              @click="remove(stage)"
+            >
+              <Trash2 :size="14" />
+            </button>
+          </span>
+        </div>
+        <StageFields :stage="stage" :index="i" />
       </div>
     </li>
   </ol>

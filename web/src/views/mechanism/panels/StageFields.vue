@@ -64,12 +64,20 @@ function swap(): void {
       </label>
       <span class="figures">{{ digits(path.train.stages[index]!.ratio, 4) }}:1</span>
       <span v-if="read && !read.ok" class="text-gives" role="alert">{{ read.reason }}</span>
-      <span v-else-if="read?.ok && read.colon">understood: {{ read.driver }} drives {{ read.driven }}. <button type="button" class="act min-h-6 underline" @click="swap">other way round</button></span>
+      <span v-else-if="read?.ok && read.colon"
+        >understood: {{ read.driver }} drives {{ read.driven }}.
+        <button type="button" class="act min-h-6 underline" @click="swap">other way round</button></span
+      >
     </p>
   </div>
   <div v-else-if="stage.kind === 'worm'" class="grid grid-cols-4 gap-x-3">
     <CountField :value="stage.starts" label="starts" :most="12" @change="commit([{ at: at('starts'), to: $event }])" />
-    <CountField :value="stage.teeth" label="wheel teeth" :least="6" @change="commit([{ at: at('teeth'), to: $event }])" />
+    <CountField
+      :value="stage.teeth"
+      label="wheel teeth"
+      :least="6"
+      @change="commit([{ at: at('teeth'), to: $event }])"
+    />
     <FigureField :figure="`stage.${stage.id}.leadAngle`" />
     <FigureField :figure="`stage.${stage.id}.friction`" allow="not negative" />
   </div>

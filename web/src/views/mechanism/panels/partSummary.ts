@@ -1,7 +1,8 @@
 import { displayText } from '@rough-gear/contract/units';
 import type { Dimension, Part, Quantity } from '@rough-gear/core';
 
-const text = (quantity: Quantity | undefined, dimension: Dimension): string => (quantity ? displayText(quantity.si, dimension) : '?');
+const text = (quantity: Quantity | undefined, dimension: Dimension): string =>
+  quantity ? displayText(quantity.si, dimension) : '?';
 
 /** The figures by which a part is picked, in one line. */
 export function partSummary(part: Part): string {

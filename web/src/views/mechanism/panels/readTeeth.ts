@@ -12,8 +12,11 @@ export function readTeeth(text: string): TeethRead {
   if (!match) return { ok: false, reason: `“${text.trim()}” is not understood; for example 18 → 48` };
   const [first, second] = [Number(match[1]), Number(match[3])];
   for (const teeth of [first, second]) {
-    if (teeth < LEAST || teeth > MOST) return { ok: false, reason: `${teeth} teeth are not allowed: ${LEAST} to ${MOST} are` };
+    if (teeth < LEAST || teeth > MOST)
+      return { ok: false, reason: `${teeth} teeth are not allowed: ${LEAST} to ${MOST} are` };
   }
   const colon = match[2] === ':';
-  return colon ? { ok: true, driver: second, driven: first, colon } : { ok: true, driver: first, driven: second, colon };
+  return colon
+    ? { ok: true, driver: second, driven: first, colon }
+    : { ok: true, driver: first, driven: second, colon };
 }

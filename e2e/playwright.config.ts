@@ -1,0 +1,25 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: './tests',
+  outputDir: '../test-results',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 45_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: '../reports/e2e.json' }]],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--no-first-run',
+      ],
+    },
+  },
+});

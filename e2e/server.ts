@@ -1,0 +1,49 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)));
+const ADDRESS = /http:\/\/localhost:(\d+)/;
+
+/** The real application on a database of its own, seeded with the demo. */
+export class TestServer {
+  private child: ChildProcess | undefined;
+  private readonly folder = mkdtempSync(join(tmpdir(), 'rough-gear-'));
+  port = 0;
+
+  get url(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  /** Starts it, on the port it had before where there was one. */
+  async start(): Promise<void> {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+      cwd: root,
+      env: { ...process.env, PORT: String(this.port), ROUGH_GEAR_DATA: this.folder, ROUGH_GEAR_LOG: 'silent' },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    this.child = child;
+    this.port = await new Promise<number>((resolve, reject) => {
+      child.once('exit', (code) => reject(new Error(`the server stopped with ${code}`)));
+      child.stdout.on('data', (chunk: Buffer) => {
+        const found = ADDRESS.exec(chunk.toString());
+        if (found) resolve(Number(found[1]));
+      });
+    });
+  }
+
+  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
+    const { child } = this;
+    if (!child || child.exitCode !== null) return;
+    const ended = new Promise((resolve) => child.once('exit', resolve));
+    child.kill(signal);
+    await ended;
+  }
+
+  async dispose(): Promise<void> {
+    await this.stop();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,48 @@
+import js from '@eslint/js';
+import { defineConfigWithVueTs, vueTsConfigs } from '@vue/eslint-config-typescript';
+import pluginVue from 'eslint-plugin-vue';
+import accessibility from 'eslint-plugin-vuejs-accessibility';
+
+export default defineConfigWithVueTs(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', 'reports/**', 'data/**', 'test-results/**'] },
+  js.configs.recommended,
+  pluginVue.configs['flat/recommended'],
+  accessibility.configs['flat/recommended'],
+  vueTsConfigs.strict,
+  {
+    files: ['**/*.ts', '**/*.vue'],
+    rules: {
+      // The type checker knows of undefined names; noUncheckedIndexedAccess makes the bang the honest way to say "it is there".
+      'no-undef': 'off',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/html-indent': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/multiline-html-element-content-newline': 'off',
+      'vue/require-default-prop': 'off',
+      'vue/define-macros-order': ['error', { order: ['defineProps', 'defineEmits'] }],
+      // Labels stand beside their field and name it by id.
+      'vuejs-accessibility/label-has-for': ['error', { required: { some: ['nesting', 'id'] } }],
+      'vuejs-accessibility/form-control-has-label': 'off',
+    },
+  },
+  {
+    files: ['**/*.mjs', '**/public/*.js', '*.js', '*.cjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        self: 'readonly',
+        caches: 'readonly',
+        fetch: 'readonly',
+        Request: 'readonly',
+        URL: 'readonly',
+        module: 'readonly',
+      },
+    },
+  },
+);

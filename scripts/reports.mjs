@@ -1,0 +1,26 @@
+// Sums what the runners' JSON reports counted. Run by itself it prints "N passed, N failed".
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { root } from './prepare.mjs';
+
+const read = (name) => {
+  const file = join(root, 'reports', name);
+  return existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined;
+};
+
+export function countReports() {
+  const unit = read('unit.json');
+  const endToEnd = read('e2e.json')?.stats;
+  // A runner without a report did not get far enough to write one: that is a failure too.
+  const missing = [unit, endToEnd].filter((report) => report === undefined).length;
+  return {
+    passed: (unit?.numPassedTests ?? 0) + (endToEnd?.expected ?? 0) + (endToEnd?.flaky ?? 0),
+    failed: (unit?.numFailedTests ?? 0) + (endToEnd?.unexpected ?? 0) + missing,
+  };
+}
+
+if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  const { passed, failed } = countReports();
+  console.log(`${passed} passed, ${failed} failed`);
+}

@@ -1,0 +1,52 @@
+// npm test: everything that must hold, from a fresh machine with Node and apt on.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { build, checkNode, install, root, stop } from './prepare.mjs';
+import { countReports } from './reports.mjs';
+
+checkNode();
+install();
+installChromium();
+rmSync(join(root, 'reports'), { recursive: true, force: true });
+mkdirSync(join(root, 'reports'));
+
+const steps = [
+  ['lint', 'npm', ['run', '-s', 'lint']],
+  ['format', 'npm', ['run', '-s', 'format:check']],
+  ['types', 'npm', ['run', '-s', 'types']],
+  ['import rules', 'npm', ['run', '-s', 'imports']],
+  [
+    'unit tests',
+    'npx',
+    ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=reports/unit.json'],
+  ],
+];
+const failed = steps.filter(([name, command, args]) => !step(name, command, args)).map(([name]) => name);
+build();
+if (!step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts']))
+  failed.push('end to end');
+
+const { passed, failed: tests } = countReports();
+console.log(
+  `\n${passed} tests passed, ${tests} failed.${failed.length > 0 ? ` Not well: ${failed.join(', ')}.` : ' All well.'}`,
+);
+process.exit(failed.length > 0 || tests > 0 || passed === 0 ? 1 : 0);
+
+function step(name, command, args) {
+  console.log(`\n— ${name}`);
+  return spawnSync(command, args, { cwd: root, stdio: 'inherit' }).status === 0;
+}
+
+/** Debian's own Chromium: the test tool's download of its own is never used. */
+function installChromium() {
+  if (existsSync('/usr/bin/chromium')) return;
+  console.log('Installing Chromium for the end-to-end tests.');
+  const apt = (...args) =>
+    spawnSync('apt-get', args, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    }).status === 0;
+  if (!apt('update', '-qq') || !apt('install', '-y', '-qq', 'chromium'))
+    stop('Chromium could not be installed: apt-get install chromium.');
+}
