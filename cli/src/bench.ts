@@ -1,0 +1,46 @@
+import { readFileSync, readdirSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { gzipSync } from 'node:zlib';
+import { readPlanText } from '@rough-gear/contract/plan';
+import { evaluate, evaluateMechanism, fullEffort, mendsFor, resolvePath, sweepRatios, systemOf } from '@rough-gear/core';
+import { Bench } from 'tinybench';
+import { firstScreen } from './bench/firstScreen.js';
+
+/** `npm run -s bench`: one JSON on stdout. Measures, never asserts: machines differ. */
+const read = readPlanText(readFileSync('contract/demo/heron.json', 'utf8'));
+if (!read.ok) throw new Error('the demo plan is not a plan');
+const { plan } = read;
+const lift = plan.mechanisms.find(({ id }) => id === 'lift')!;
+const path = resolvePath(plan, lift, 'raise');
+
+const bench = new Bench({ time: 400, warmupTime: 200 });
+bench
+  .add('resolve one path', () => resolvePath(plan, lift, 'raise'))
+  .add('evaluate one mechanism (a keystroke)', () => evaluateMechanism(plan, lift))
+  .add('one motion at full effort', () => fullEffort(systemOf(path)))
+  .add('evaluate the whole demo plan', () => evaluate(plan))
+  .add('ruler marks (41 runs)', () => [...sweepRatios(path, 3, 29, 41)])
+  .add('mends of one rung', () => mendsFor(plan, 'lift', { jobId: 'raise', rung: 'supply', situation: 'working' }));
+await bench.run();
+
+const times = Object.fromEntries(
+  bench.tasks.map(({ name, result }) => {
+    const latency = 'latency' in result ? result.latency : undefined;
+    return [name, { meanMs: round(latency?.mean), p99Ms: round(latency?.p99) }];
+  }),
+);
+const started = performance.now();
+const screen = await firstScreen();
+process.stdout.write(`${JSON.stringify({ times, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`);
+
+function round(value: number | undefined): number | undefined {
+  return value === undefined ? undefined : Math.round(value * 1000) / 1000;
+}
+
+/** Gzip size of what the build holds, by file, the fonts left out. */
+function transferred(): Record<string, number> {
+  const folder = 'web/dist/assets';
+  const files = readdirSync(folder).filter((name) => /\.(js|css)$/.test(name));
+  return Object.fromEntries(files.filter((name) => statSync(join(folder, name)).isFile()).map((name) => [name, gzipSync(readFileSync(join(folder, name))).length]));
+}

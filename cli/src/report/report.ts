@@ -1,0 +1,144 @@
+import {
+  mendsFor,
+  SITUATIONS,
+  type Check,
+  type JobResult,
+  type Ladder,
+  type Mend,
+  type Measured,
+  type MechanismResult,
+  type Plan,
+  type PlanResult,
+  type Rung,
+  type Target,
+} from '@rough-gear/core';
+
+/** A number with the unit it is in; always SI here. */
+interface WithUnit {
+  readonly value: number;
+  readonly unit: string;
+}
+
+const SI_UNITS: Readonly<Record<Measured['dimension'], string>> = {
+  torque: 'N·m',
+  speed: 'rad/s',
+  kv: 'rad/(V·s)',
+  voltage: 'V',
+  current: 'A',
+  resistance: 'Ω',
+  mass: 'kg',
+  force: 'N',
+  length: 'm',
+  time: 's',
+  angle: 'rad',
+  velocity: 'm/s',
+  acceleration: 'm/s²',
+  inertia: 'kg·m²',
+  temperature: '°C',
+  charge: 'A·s',
+  share: '1',
+  ratio: '1',
+  number: '1',
+  gauge: 'AWG',
+  energy: 'J',
+  power: 'W',
+  drag: 'A·s/rad',
+};
+
+const measured = ({ value, dimension }: Measured): WithUnit => ({ value, unit: SI_UNITS[dimension] });
+const answered = (answer: Measured | string | undefined) =>
+  answer === undefined || typeof answer === 'string' ? answer : measured(answer);
+
+/** The evaluation as a document for other programs: no samples, every number with its unit. */
+export function reportOf(plan: Plan, result: PlanResult) {
+  return {
+    format: 'rough-gear-evaluation',
+    version: 1,
+    plan: result.name,
+    mechanisms: result.mechanisms.map((mechanism) => ({
+      id: mechanism.id,
+      name: mechanism.name,
+      kind: mechanism.kind,
+      headline: mechanism.headline,
+      jobs: mechanism.jobs.map((job) => jobReport(plan, mechanism, job)),
+    })),
+  };
+}
+
+function jobReport(plan: Plan, mechanism: MechanismResult, job: JobResult) {
+  const { run } = job;
+  return {
+    id: job.jobId,
+    name: job.name,
+    verdict: job.verdict,
+    situations: Object.fromEntries(SITUATIONS.map((id) => [id, ladderReport(plan, mechanism, job, job.ladders[id])])),
+    checks: job.checks.map((check) => checkReport(plan, mechanism, job, check)),
+    links: job.links.map(({ id, title, detail, verdict, used, key, passes }) => ({
+      id,
+      title,
+      detail,
+      verdict,
+      used,
+      there: key && measured(key.there),
+      of: key?.other && measured(key.other),
+      passes: passes && measured(passes),
+    })),
+    run: run && {
+      outcome: run.outcome,
+      time: { value: run.time, unit: 's' },
+      topSpeed: { value: run.topSpeed, unit: 'm/s' },
+      peakMotorCurrent: { value: run.peakMotorCurrent, unit: 'A' },
+      rmsMotorCurrent: { value: run.rmsMotorCurrent, unit: 'A' },
+      peakSupplyCurrent: { value: run.peakSupplyCurrent, unit: 'A' },
+      leastPackVoltage: { value: run.leastPackVoltage, unit: 'V' },
+      packEnergy: { value: run.packEnergy, unit: 'J' },
+      windingTemperature: run.windingTemperature === undefined ? undefined : { value: run.windingTemperature, unit: '°C' },
+    },
+  };
+}
+
+function ladderReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladder: JobResult['ladders'][Ladder['situation']]) {
+  return {
+    verdict: ladder.verdict,
+    answer: `${ladder.sentence.lead} ${ladder.sentence.rest}`,
+    idle: ladder.idle,
+    demand: ladder.demand === undefined ? undefined : { value: ladder.demand, unit: 'N' },
+    speed: ladder.speed === undefined ? undefined : { value: ladder.speed, unit: 'm/s' },
+    first: ladder.first?.id,
+    missing: ladder.lacks.map(({ label }) => label),
+    rungs: ladder.rungs.map((rung) => rungReport(plan, mechanism, job, ladder, rung)),
+  };
+}
+
+function rungReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladder: Ladder, rung: Rung) {
+  const needsMend = !rung.outOfReach && (rung.verdict === 'tight' || rung.verdict === 'gives way');
+  return {
+    id: rung.id,
+    name: rung.name,
+    verdict: rung.verdict,
+    capacity: rung.capacity === undefined ? undefined : { value: rung.capacity, unit: 'N' },
+    multiple: rung.multiple,
+    wants: rung.wants,
+    outOfReach: rung.outOfReach,
+    missing: rung.lacks.map(({ label }) => label),
+    mends: needsMend ? mendReport(plan, mechanism.id, { jobId: job.jobId, rung: rung.id, situation: ladder.situation }) : undefined,
+  };
+}
+
+function checkReport(plan: Plan, mechanism: MechanismResult, job: JobResult, check: Check) {
+  return {
+    id: check.id,
+    name: check.name,
+    verdict: check.verdict,
+    multiple: check.multiple,
+    asked: answered(check.asked),
+    there: answered(check.there),
+    sentence: check.sentence,
+    missing: check.lacks.map(({ label }) => label),
+    mends: check.verdict === 'gives way' ? mendReport(plan, mechanism.id, { jobId: job.jobId, check: check.id }) : undefined,
+  };
+}
+
+function mendReport(plan: Plan, mechanismId: string, target: Target) {
+  return mendsFor(plan, mechanismId, target).map(({ label, before, after, firstAfter }: Mend) => ({ label, before, after, firstAfter }));
+}
