@@ -26,7 +26,7 @@ export function readSettings(environment: Readonly<Record<string, string | undef
   const { error, value } = schema.validate(environment, { errors: { wrap: { label: false } } });
   if (error) {
     const name = error.details[0]?.path[0] ?? 'setting';
-    throw new Error(`${name}: ${error.message} (is "${String(environment[String(name)])}")`);
+    throw new Error(`${error.message} (is "${String(environment[String(name)])}")`);
   }
   const read = value as { PORT: number; HOST: string; ROUGH_GEAR_DATA: string; ROUGH_GEAR_LOG: string };
   return {

@@ -59,9 +59,11 @@ export function forceOf(path: PowerPath, situation: Situation, current: number):
       : (motors * motor.torqueConstant * current * lever) / train.backEfficiency;
   }
   const net = current - motor.freeCurrent - motor.freeCurrentPerSpeed * situation.motorSpeed;
-  const turning = situation.id === 'starting' ? Math.max(0, net) : net;
+  const perAmpere = motors * motor.torqueConstant * lever * train.efficiency;
+  // At speed the rotor's inertia takes nothing, and may not even be known.
+  if (situation.id === 'working') return perAmpere * net;
   const rotors = motors * drive.rotorInertia * lever * lever * train.efficiency * situation.acceleration;
-  return motors * motor.torqueConstant * turning * lever * train.efficiency - rotors;
+  return perAmpere * Math.max(0, net) - rotors;
 }
 
 function forceWorking(path: PowerPath, situation: Situation, current: Expression): Expression {

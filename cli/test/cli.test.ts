@@ -1,0 +1,110 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+import { figuresPage } from '../src/report/figuresPage.js';
+import { readCases, runCase } from '../src/cases/run.js';
+
+const root = fileURLToPath(new URL('../../', import.meta.url));
+const folder = mkdtempSync(join(tmpdir(), 'rough-gear-cli-'));
+const heron = join(root, 'contract/demo/heron.json');
+
+function run(script: string, args: readonly string[], input = '') {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', `cli/src/${script}.ts`, ...args], { cwd: root, input, encoding: 'utf8' });
+  return { status, stdout, stderr };
+}
+
+const temporary = (name: string, content: unknown): string => {
+  const path = join(folder, name);
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+};
+
+describe('reference cases', () => {
+  const files = readdirSync(join(root, 'core/cases')).map((name) => join(root, 'core/cases', name));
+  const cases = files.flatMap((path) => readCases(readFileSync(path, 'utf8')));
+
+  it('are of all twelve kinds', () => {
+    expect(new Set(cases.map(({ kind }) => kind)).size).toBe(12);
+  });
+
+  it.each(cases.map((one) => [one.id, one] as const))('%s is met by the core', (_id, one) => {
+    const result = runCase(one);
+    expect(result.reason).toBeUndefined();
+    expect(result.pass).toBe(true);
+    expect(Object.keys(result.got).sort()).toEqual(Object.keys(one.expect).sort());
+  });
+});
+
+describe('npm run cases', () => {
+  const passing = { id: 'a', kind: 'wire', given: { gauge: 12, lengthOneWay: 1, temperature: 20 }, expect: { diameter: { value: 0.0020525254, relTol: 1e-5 } } };
+
+  it('exits 0 when all pass', () => {
+    const { status, stdout } = run('cases', [temporary('good.json', { cases: [passing] })]);
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ passed: 1, failed: 0, cases: [{ id: 'a', kind: 'wire', pass: true }] });
+  });
+
+  it('exits 1 when one is off, naming what', () => {
+    const { status, stdout } = run('cases', [temporary('off.json', { cases: [{ ...passing, expect: { diameter: { value: 0.003 } } }] })]);
+    expect(status).toBe(1);
+    expect(JSON.parse(stdout)).toMatchObject({ failed: 1, cases: [{ pass: false, reason: 'off: diameter' }] });
+  });
+
+  it('fails an unknown kind with the reason, and a name the core does not give', () => {
+    const unknown = { ...passing, kind: 'teleport' };
+    const nameless = { ...passing, expect: { colour: { value: 'blue' } } };
+    const { status, stdout } = run('cases', [temporary('unknown.json', { cases: [unknown, nameless] })]);
+    expect(status).toBe(1);
+    expect(JSON.parse(stdout)).toMatchObject({ cases: [{ reason: 'unknown kind teleport' }, { reason: 'off: colour' }] });
+  });
+
+  it('exits 2 for a file of another shape, with the reason', () => {
+    for (const [content, reason] of [['{', /JSON/], [{ cases: 5 }, /not a list/], [{ cases: [{ id: 'a' }] }, /"id" and "kind"/], [{ cases: [{ ...passing, expect: { x: 1 } }] }, /has no "value"/]] as const) {
+      const { status, stderr } = run('cases', [temporary('bad.json', content)]);
+      expect(status).toBe(2);
+      expect(stderr).toMatch(reason);
+    }
+    expect(run('cases', []).status).toBe(2);
+  });
+});
+
+describe('npm run evaluate', () => {
+  it('prints mechanisms, ladders, verdicts and numbers with units', () => {
+    const { status, stdout } = run('evaluate', [heron]);
+    const report = JSON.parse(stdout) as { mechanisms: { id: string; headline: { verdict: string }; jobs: { situations: { working: { rungs: { id: string; mends?: { label: string }[] }[] } }; run?: { time: { value: number; unit: string } } }[] }[] };
+    expect(status).toBe(0);
+    expect(report.mechanisms.map(({ headline }) => headline.verdict)).toEqual(['enough', 'tight', 'gives way', 'not known']);
+    const lift = report.mechanisms[1]!.jobs[0]!;
+    expect(lift.run!.time.unit).toBe('s');
+    expect(lift.run!.time.value).toBeCloseTo(1.509, 2);
+    const supply = lift.situations.working.rungs.find(({ id }) => id === 'supply')!;
+    expect(supply.mends!.map(({ label }) => label)).toContain('One more motor');
+    expect(stdout).not.toMatch(/NaN|"samples"/);
+  });
+
+  it('reads standard input for -', () => {
+    expect(run('evaluate', ['-'], readFileSync(heron, 'utf8')).status).toBe(0);
+  });
+
+  it('exits 1 with --strict when something gives way, and 0 when nothing does', () => {
+    expect(run('evaluate', ['--strict', heron]).status).toBe(1);
+    expect(run('evaluate', ['--strict', join(root, 'contract/demo/limpet.json')]).status).toBe(0);
+  });
+
+  it('exits 2 for a bad file, with field and reason', () => {
+    const { status, stderr, stdout } = run('evaluate', ['-'], readFileSync(heron, 'utf8').replace('"si": 20,', '"si": -20,'));
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toMatch(/mechanisms\[1\]\.jobs\[0\]\.mass\.si: must be greater than 0 \(is -20\)/);
+    expect(run('evaluate', ['nowhere.json']).stderr).toContain('file: nowhere.json cannot be read');
+  });
+});
+
+describe('the page of figures', () => {
+  it('is the one that the table makes', () => {
+    expect(readFileSync(join(root, 'docs/figures.md'), 'utf8')).toBe(figuresPage());
+  });
+});

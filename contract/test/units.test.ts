@@ -1,0 +1,180 @@
+import { describe, expect, it } from 'vitest';
+import type { Dimension } from '@rough-gear/core';
+import { display, displayText, parseQuantity, UNITS } from '../src/units/index.js';
+
+const rpm = Math.PI / 30;
+const degree = Math.PI / 180;
+
+/** What people type, the field they type it in, and the SI value it means. */
+const UNDERSTOOD: readonly (readonly [text: string, dimension: Dimension, si: number])[] = [
+  ['600 oz-in', 'torque', 4.2369311],
+  ['600 oz·in', 'torque', 4.2369311],
+  ['4.2 N·m', 'torque', 4.2],
+  ['4.2Nm', 'torque', 4.2],
+  ['420 N·cm', 'torque', 4.2],
+  ['18 kgf cm', 'torque', 1.765197],
+  ['18 kg-cm', 'torque', 1.765197],
+  ['3 ft-lb', 'torque', 4.0674538],
+  ['3 lb-ft', 'torque', 4.0674538],
+  ['20 lb-in', 'torque', 2.2596966],
+  ['350 mN·m', 'torque', 0.35],
+  ['2', 'torque', 2],
+  ['4,2', 'torque', 4.2],
+  ['5800 rpm', 'speed', 5800 * rpm],
+  ['5800', 'speed', 5800 * rpm],
+  ['5.8k rpm', 'speed', 5800 * rpm],
+  ['12.300,5 rpm', 'speed', 12300.5 * rpm],
+  ['12,300.5 rpm', 'speed', 12300.5 * rpm],
+  ['0.14 s/60°', 'speed', Math.PI / 3 / 0.14],
+  ['0,14 sec/60 deg', 'speed', Math.PI / 3 / 0.14],
+  ['100 rad/s', 'speed', 100],
+  ['360 deg/s', 'speed', 2 * Math.PI],
+  ['10 rps', 'speed', 20 * Math.PI],
+  ['1800 Kv', 'kv', 1800 * rpm],
+  ['1800KV', 'kv', 1800 * rpm],
+  ['1800 rpm/V', 'kv', 1800 * rpm],
+  ['12 V', 'voltage', 12],
+  ['12volts', 'voltage', 12],
+  ['3S', 'voltage', 11.1],
+  ['6s', 'voltage', 22.2],
+  ['40 A', 'current', 40],
+  ['40amps', 'current', 40],
+  ['250 mA', 'current', 0.25],
+  ['42 mΩ', 'resistance', 0.042],
+  ['42', 'resistance', 0.042],
+  ['0.042 ohm', 'resistance', 0.042],
+  ['0.05 Ω', 'resistance', 0.05],
+  ['20 kg', 'mass', 20],
+  ['12 lb', 'mass', 5.4431084],
+  ['12 lbs', 'mass', 5.4431084],
+  ['350 g', 'mass', 0.35],
+  ['8 oz', 'mass', 0.2267962],
+  ['12 lb', 'force', 53.3786594],
+  ['34 lbf', 'force', 151.2395],
+  ['15 kg', 'force', 147.09975],
+  ['150 N', 'force', 150],
+  ['1.2 kN', 'force', 1200],
+  ['8 oz', 'force', 2.2241108],
+  ['55 in', 'length', 1.397],
+  ['55"', 'length', 1.397],
+  ['1 3/4 in', 'length', 0.04445],
+  ['3/8 in', 'length', 0.009525],
+  ["4'7\"", 'length', 1.397],
+  ['4 ft 7 in', 'length', 1.397],
+  ['22 mm', 'length', 0.022],
+  ['1,35 m', 'length', 1.35],
+  ['135 cm', 'length', 1.35],
+  ['1.6 s', 'time', 1.6],
+  ['2 min', 'time', 120],
+  ['2:30', 'time', 150],
+  ['250 ms', 'time', 0.25],
+  ['20°', 'angle', 20 * degree],
+  ['20 deg', 'angle', 20 * degree],
+  ['0.35 rad', 'angle', 0.35],
+  ['0.8 m/s', 'velocity', 0.8],
+  ['2.6 ft/s', 'velocity', 0.79248],
+  ['5 mph', 'velocity', 2.2352],
+  ['1.2 m/s²', 'acceleration', 1.2],
+  ['1.2 m/s2', 'acceleration', 1.2],
+  ['0.6 kg·cm²', 'inertia', 6e-5],
+  ['0.2 lb-in²', 'inertia', 5.852793e-5],
+  ['120 °C', 'temperature', 120],
+  ['68 °F', 'temperature', 20],
+  ['18 Ah', 'charge', 64800],
+  ['5000 mAh', 'charge', 18000],
+  ['95 %', 'share', 0.95],
+  ['95', 'share', 0.95],
+  ['.95', 'share', 0.95],
+  ['35:12', 'ratio', 35 / 12],
+  ['9.4:1', 'ratio', 9.4],
+  ['9.4', 'ratio', 9.4],
+  ['16 → 54', 'ratio', 3.375],
+  ['27 to 1', 'ratio', 27],
+  ['14 AWG', 'gauge', 14],
+  ['AWG 14', 'gauge', 14],
+  ['#14', 'gauge', 14],
+  ['14', 'gauge', 14],
+  ['0.5 hp', 'power', 372.8499],
+  ['1.5 mA·s/rad', 'drag', 0.0015],
+  ['−5 N', 'force', -5],
+];
+
+/** What is refused, and a word of the reason. */
+const REFUSED: readonly (readonly [text: string, dimension: Dimension, reason: RegExp])[] = [
+  ['', 'mass', /nothing was typed/],
+  ['   ', 'mass', /nothing was typed/],
+  ['heavy', 'mass', /does not start with a number/],
+  ['NaN', 'mass', /does not start with a number/],
+  ['1,120', 'torque', /is 1,120 1120 or 1\.120\?/],
+  ['1,120 rpm', 'speed', /1120 or 1\.120/],
+  ['12 V', 'torque', /“V” is not understood as a torque/],
+  ['12 kg', 'length', /not understood as a length/],
+  ['12 bananas', 'mass', /“bananas” is not understood/],
+  ['1.2.3 kg', 'mass', /no single number/],
+  ['3/0 in', 'length', /over nothing/],
+  ['1e999 kg', 'mass', /no finite number/],
+  ['5 N', 'ratio', /has no place here/],
+  ['12 kg kg', 'mass', /not understood as a mass/],
+];
+
+describe('what people type', () => {
+  it('is a table of at least eighty', () => {
+    expect(UNDERSTOOD.length + REFUSED.length).toBeGreaterThanOrEqual(80);
+  });
+
+  it.each(UNDERSTOOD)('understands %j as a %s', (text, dimension, si) => {
+    const parsed = parseQuantity(text, dimension);
+    expect(parsed.ok, JSON.stringify(parsed)).toBe(true);
+    if (parsed.ok) expect(Math.abs(parsed.si - si)).toBeLessThanOrEqual(1e-6 * Math.abs(si));
+  });
+
+  it.each(REFUSED)('refuses %j as a %s with the reason', (text, dimension, reason) => {
+    const parsed = parseQuantity(text, dimension);
+    expect(parsed).toMatchObject({ ok: false, reason: expect.stringMatching(reason) as string });
+  });
+
+  it('suggests only what would be understood', () => {
+    for (const [text, dimension] of REFUSED) {
+      const parsed = parseQuantity(text, dimension);
+      if (parsed.ok) throw new Error(text);
+      for (const suggested of [...parsed.example.split(' or '), ...(parsed.choices ?? [])]) {
+        expect(parseQuantity(suggested, dimension), suggested).toMatchObject({ ok: true });
+      }
+    }
+  });
+
+  it.each(Object.entries(UNITS))('has examples for %s that parse', (dimension, { example }) => {
+    for (const one of example.split(' or ')) expect(parseQuantity(one, dimension as Dimension), one).toMatchObject({ ok: true });
+  });
+
+  it('asks with both readings, each of which then reads as said', () => {
+    const parsed = parseQuantity('1,120 rpm', 'speed');
+    expect(parsed).toMatchObject({ choices: ['1120 rpm', '1.120 rpm'] });
+  });
+
+  it('says what was understood in the units of the person', () => {
+    expect(parseQuantity('600 oz-in', 'torque')).toMatchObject({ understood: '4.237 N·m' });
+    expect(parseQuantity('4.237 N·m', 'torque', 'inch')).toMatchObject({ understood: '600 oz-in' });
+    expect(parseQuantity('12', 'mass', 'inch')).toMatchObject({ understood: '12 lb' });
+  });
+});
+
+describe('showing', () => {
+  it('uses the unit of the system, and a small one below half of the first', () => {
+    expect(displayText(1.35, 'length')).toBe('1.35 m');
+    expect(displayText(0.022, 'length')).toBe('22 mm');
+    expect(displayText(1.397, 'length', 'inch')).toBe('55 in');
+    expect(displayText(20, 'temperature', 'inch')).toBe('68 °F');
+    expect(display(0.912, 'share')).toEqual({ number: '91.2', unit: '%' });
+    expect(displayText(35 / 12, 'ratio')).toBe('2.92:1');
+  });
+
+  it('reads back what it shows', () => {
+    for (const [, dimension, si] of UNDERSTOOD) {
+      for (const system of ['metric', 'inch'] as const) {
+        const parsed = parseQuantity(displayText(si, dimension, system, 9), dimension, system);
+        expect(parsed.ok && Math.abs(parsed.si - si) <= 1e-6 * Math.abs(si), `${displayText(si, dimension, system, 9)}`).toBe(true);
+      }
+    }
+  });
+});

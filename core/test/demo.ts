@@ -1,0 +1,27 @@
+import { readFileSync } from 'node:fs';
+import { applyChanges, quantityOf, type Mechanism, type Plan, type Quantity } from '../src/index.js';
+
+/** A demo robot's plan as the repository holds it. */
+export function demoPlan(name: 'heron' | 'limpet'): Plan {
+  return JSON.parse(readFileSync(new URL(`../../contract/demo/${name}.json`, import.meta.url), 'utf8')) as Plan;
+}
+
+export function mechanismOf(plan: Plan, id: string): Mechanism {
+  const found = plan.mechanisms.find((mechanism) => mechanism.id === id);
+  if (!found) throw new Error(`no mechanism ${id}`);
+  return found;
+}
+
+export const typed = (si: number): Quantity => quantityOf(si, String(si));
+
+/** The plan with one place changed. */
+export function withChange(plan: Plan, at: readonly (string | number)[], to: unknown): Plan {
+  return applyChanges(plan, [{ at, to }]);
+}
+
+/** Every number in a result that is NaN, by its place. */
+export function nansIn(value: unknown, at = 'result'): readonly string[] {
+  if (typeof value === 'number') return Number.isNaN(value) ? [at] : [];
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, inner]) => nansIn(inner, `${at}.${key}`));
+}

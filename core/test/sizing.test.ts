@@ -1,0 +1,118 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import {
+  applyChanges,
+  evaluateMechanism,
+  fullEffort,
+  proposeMechanism,
+  quantityOf,
+  ratioMarks,
+  resolvePath,
+  sweepRatios,
+  systemOf,
+  tuneTotal,
+  type Plan,
+  type Shelved,
+} from '../src/index.js';
+import { demoPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
+
+const heron = demoPlan('heron');
+const lift = mechanismOf(heron, 'lift');
+const path = resolvePath(heron, lift, 'raise');
+const shelf = (JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as { parts: Shelved[] }).parts;
+
+describe('the ruler', () => {
+  it('steps whole driven teeth of the tuning stage', () => {
+    expect(tuneTotal(heron, lift, path, 9.4)).toEqual({ at: ['mechanisms', 1, 'choices', 0, 'stages', 1, 'driven'], to: 50 });
+    expect(tuneTotal(heron, lift, path, 9.01, 'up')?.to).toBe(49);
+    expect(tuneTotal(heron, lift, path, 8.99, 'down')?.to).toBe(47);
+    expect(tuneTotal(heron, lift, path, 9, 'up')?.to).toBe(48);
+  });
+
+  it('keeps within wheels that can be made', () => {
+    expect(tuneTotal(heron, lift, path, 0.01)?.to).toBe(8);
+    expect(tuneTotal(heron, lift, path, 1e6)?.to).toBe(200);
+  });
+
+  it('sets a ratio to three digits', () => {
+    const limpet = demoPlan('limpet');
+    const drive = mechanismOf(limpet, 'drive');
+    expect(tuneTotal(limpet, drive, resolvePath(limpet, drive, 'sprint'), 31.4159)).toMatchObject({ to: { si: 31.4, as: '31.4:1', source: 'typed' } });
+  });
+
+  it('moves nothing where there is no stage to move', () => {
+    const bare = withChange(heron, ['mechanisms', 1, 'choices', 0, 'stages'], []);
+    expect(tuneTotal(bare, mechanismOf(bare, 'lift'), resolvePath(bare, mechanismOf(bare, 'lift'), 'raise'), 5)).toBeUndefined();
+  });
+});
+
+describe('the marks', () => {
+  const points = [...sweepRatios(path, 3, 29, 61)];
+  const marks = ratioMarks(points);
+  const runAt = (total: number) => fullEffort({ ...systemOf(path), total });
+
+  it('put fastest where neither side is faster', () => {
+    const best = runAt(marks.fastest!).time;
+    expect(best).toBeLessThan(runAt(marks.fastest! * 1.15).time);
+    expect(best).toBeLessThan(runAt(marks.fastest! / 1.15).time);
+  });
+
+  it('put coolest deeper than fastest, since deep means less current', () => {
+    expect(marks.coolest!).toBeGreaterThan(marks.fastest!);
+  });
+
+  it('say nothing where nothing arrives', () => {
+    expect(ratioMarks(points.map((point) => ({ ...point, arrives: false })))).toEqual({});
+  });
+
+  it('refine between the points of the sweep', () => {
+    const at = (total: number, time: number) => ({ total, arrives: true, time, heat: 1, peakSupplyCurrent: 1 });
+    const marked = ratioMarks([at(4, 3), at(8, 1), at(16, 2)]);
+    expect(marked.fastest).toBeGreaterThan(8);
+    expect(marked.fastest).toBeLessThan(9);
+  });
+});
+
+describe('a proposal', () => {
+  const wish = { kind: 'lift' as const, name: 'New lift', mass: quantityOf(12, '12 kg'), distance: quantityOf(1, '1 m'), time: quantityOf(2, '2 s') };
+
+  function propose(plan: Plan, wished: Parameters<typeof proposeMechanism>[1]) {
+    const { id, changes } = proposeMechanism(plan, wished, shelf);
+    const changed = applyChanges(plan, changes);
+    return { changed, mechanism: mechanismOf(changed, id) };
+  }
+
+  it('answers at once, with every guess marked typical', () => {
+    const { changed, mechanism } = propose(heron, wish);
+    const result = evaluateMechanism(changed, mechanism);
+    expect(nansIn(result)).toEqual([]);
+    expect(result.jobs[0]!.run?.outcome).toBe('arrived');
+    const [choice] = mechanism.choices;
+    expect(choice!.stages[0]).toMatchObject({ ratio: { source: 'typical' } });
+    expect(choice!.output).toMatchObject({ radius: { source: 'typical' } });
+    expect(mechanism.jobs[0]).toMatchObject({ mass: { source: 'typed' } });
+  });
+
+  it.each([2, 8, 20, 45])('lifts %d kg with the motor it picks', (mass) => {
+    const { changed, mechanism } = propose(heron, { ...wish, mass: typed(mass) });
+    const [job] = evaluateMechanism(changed, mechanism).jobs;
+    expect(job!.ladders.working.first!.multiple).toBeGreaterThan(1);
+    expect(job!.checks.find(({ id }) => id === 'in-time')!.verdict).toBe('enough');
+  });
+
+  it('asks a drive base for sprint and push', () => {
+    const { changed, mechanism } = propose(heron, { ...wish, kind: 'drive-base', mass: typed(50), distance: typed(6), time: typed(3) });
+    expect(mechanism.jobs.map((job) => job.kind)).toEqual(['sprint', 'push']);
+    expect(evaluateMechanism(changed, mechanism).headline.verdict).not.toBe('not known');
+  });
+
+  it('does not take an id that is there', () => {
+    const first = propose(heron, wish);
+    expect(propose(first.changed, wish).mechanism.id).not.toBe(first.mechanism.id);
+  });
+
+  it('says when the shelf has nothing for this pack', () => {
+    const cells = withChange(heron, ['parts', 'pack-1', 'part', 'series'], 60);
+    expect(() => proposeMechanism(cells, wish, shelf)).toThrow(/no brushed motor rated near/);
+  });
+});

@@ -1,0 +1,63 @@
+import { readFileSync } from 'node:fs';
+import request from 'supertest';
+import { describe, expect, it } from 'vitest';
+import { readSettings } from '../src/settings.js';
+import { heron, testApp } from './helper.js';
+
+describe('the guard', () => {
+  it('refuses another origin and a foreign host', async () => {
+    const { app } = await testApp();
+    expect((await request(app).get('/api/plans').set('Origin', 'http://elsewhere.test')).status).toBe(403);
+    expect((await request(app).post('/api/plans').set('Origin', 'null').send({ name: 'x' })).status).toBe(403);
+    expect((await request(app).get('/api/plans').set('Host', 'elsewhere.test')).status).toBe(421);
+    expect((await request(app).get('/api/plans').set('Host', 'localhost:4173').set('Origin', 'http://localhost:4173')).status).toBe(200);
+  });
+
+  it('takes no body over two megabytes, and no broken one', async () => {
+    const { app } = await testApp();
+    const large = await request(app).post('/api/plans').send({ document: { ...heron, note: 'x'.repeat(2_200_000) } });
+    expect([large.status, large.headers['content-type']]).toEqual([413, expect.stringContaining('problem+json')]);
+    const broken = await request(app).post('/api/plans').set('Content-Type', 'application/json').send('{"name":');
+    expect([broken.status, broken.headers['content-type']]).toEqual([400, expect.stringContaining('problem+json')]);
+  });
+
+  it('sends a strict content policy and no word of what it is made with', async () => {
+    const { app } = await testApp();
+    const { headers } = await request(app).get('/api/health');
+    expect(headers['content-security-policy']).toContain("default-src 'self'");
+    expect(headers['content-security-policy']).not.toContain('unsafe');
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['x-powered-by']).toBeUndefined();
+  });
+
+  it('hands out the shelf by kind', async () => {
+    const { app } = await testApp();
+    const { body } = await request(app).get('/api/shelf?kind=motor');
+    expect((body as unknown[]).length).toBeGreaterThanOrEqual(12);
+    expect((await request(app).get('/api/shelf?kind=engine')).status).toBe(400);
+  });
+
+  it('never lets the database build its own tables', () => {
+    expect(readFileSync(new URL('../src/db/open.ts', import.meta.url), 'utf8')).toContain('synchronize: false');
+  });
+});
+
+describe('the settings', () => {
+  it('have defaults that bind to the loopback address', () => {
+    expect(readSettings({}, '/srv')).toEqual({ port: 4173, host: '127.0.0.1', dataFolder: '/srv/data', logLevel: 'info' });
+  });
+
+  it('are read from the environment', () => {
+    expect(readSettings({ PORT: '8080', HOST: '0.0.0.0', ROUGH_GEAR_DATA: '/tmp/x', ROUGH_GEAR_LOG: 'warn' }, '/srv')).toEqual({ port: 8080, host: '0.0.0.0', dataFolder: '/tmp/x', logLevel: 'warn' });
+  });
+
+  it.each([
+    ['PORT', 'many', /^PORT .*number.*\(is "many"\)$/],
+    ['PORT', '70000', /^PORT .*65535.*\(is "70000"\)$/],
+    ['HOST', 'not a host', /^HOST .*\(is "not a host"\)$/],
+    ['ROUGH_GEAR_DATA', '', /^ROUGH_GEAR_DATA .*empty.*\(is ""\)$/],
+    ['ROUGH_GEAR_LOG', 'loud', /^ROUGH_GEAR_LOG .*must be one of.*\(is "loud"\)$/],
+  ])('%s=%s stops the start with one clear line', (name, value, line) => {
+    expect(() => readSettings({ [name]: value }, '/srv')).toThrow(line);
+  });
+});
