@@ -3,7 +3,15 @@ import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { gzipSync } from 'node:zlib';
 import { readPlanText } from '@rough-gear/contract/plan';
-import { evaluate, evaluateMechanism, fullEffort, mendsFor, resolvePath, sweepRatios, systemOf } from '@rough-gear/core';
+import {
+  evaluate,
+  evaluateMechanism,
+  fullEffort,
+  mendsFor,
+  resolvePath,
+  sweepRatios,
+  systemOf,
+} from '@rough-gear/core';
 import { Bench } from 'tinybench';
 import { firstScreen } from './bench/firstScreen.js';
 
@@ -32,7 +40,9 @@ const times = Object.fromEntries(
 );
 const started = performance.now();
 const screen = await firstScreen();
-process.stdout.write(`${JSON.stringify({ times, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`);
+process.stdout.write(
+  `${JSON.stringify({ times, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`,
+);
 
 function round(value: number | undefined): number | undefined {
   return value === undefined ? undefined : Math.round(value * 1000) / 1000;
@@ -42,5 +52,9 @@ function round(value: number | undefined): number | undefined {
 function transferred(): Record<string, number> {
   const folder = 'web/dist/assets';
   const files = readdirSync(folder).filter((name) => /\.(js|css)$/.test(name));
-  return Object.fromEntries(files.filter((name) => statSync(join(folder, name)).isFile()).map((name) => [name, gzipSync(readFileSync(join(folder, name))).length]));
+  return Object.fromEntries(
+    files
+      .filter((name) => statSync(join(folder, name)).isFile())
+      .map((name) => [name, gzipSync(readFileSync(join(folder, name))).length]),
+  );
 }

@@ -12,7 +12,11 @@ const folder = mkdtempSync(join(tmpdir(), 'rough-gear-cli-'));
 const heron = join(root, 'contract/demo/heron.json');
 
 function run(script: string, args: readonly string[], input = '') {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', `cli/src/${script}.ts`, ...args], { cwd: root, input, encoding: 'utf8' });
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', `cli/src/${script}.ts`, ...args], {
+    cwd: root,
+    input,
+    encoding: 'utf8',
+  });
   return { status, stdout, stderr };
 }
 
@@ -39,7 +43,12 @@ describe('reference cases', () => {
 });
 
 describe('npm run cases', () => {
-  const passing = { id: 'a', kind: 'wire', given: { gauge: 12, lengthOneWay: 1, temperature: 20 }, expect: { diameter: { value: 0.0020525254, relTol: 1e-5 } } };
+  const passing = {
+    id: 'a',
+    kind: 'wire',
+    given: { gauge: 12, lengthOneWay: 1, temperature: 20 },
+    expect: { diameter: { value: 0.0020525254, relTol: 1e-5 } },
+  };
 
   it('exits 0 when all pass', () => {
     const { status, stdout } = run('cases', [temporary('good.json', { cases: [passing] })]);
@@ -48,7 +57,9 @@ describe('npm run cases', () => {
   });
 
   it('exits 1 when one is off, naming what', () => {
-    const { status, stdout } = run('cases', [temporary('off.json', { cases: [{ ...passing, expect: { diameter: { value: 0.003 } } }] })]);
+    const { status, stdout } = run('cases', [
+      temporary('off.json', { cases: [{ ...passing, expect: { diameter: { value: 0.003 } } }] }),
+    ]);
     expect(status).toBe(1);
     expect(JSON.parse(stdout)).toMatchObject({ failed: 1, cases: [{ pass: false, reason: 'off: diameter' }] });
   });
@@ -58,11 +69,18 @@ describe('npm run cases', () => {
     const nameless = { ...passing, expect: { colour: { value: 'blue' } } };
     const { status, stdout } = run('cases', [temporary('unknown.json', { cases: [unknown, nameless] })]);
     expect(status).toBe(1);
-    expect(JSON.parse(stdout)).toMatchObject({ cases: [{ reason: 'unknown kind teleport' }, { reason: 'off: colour' }] });
+    expect(JSON.parse(stdout)).toMatchObject({
+      cases: [{ reason: 'unknown kind teleport' }, { reason: 'off: colour' }],
+    });
   });
 
   it('exits 2 for a file of another shape, with the reason', () => {
-    for (const [content, reason] of [['{', /JSON/], [{ cases: 5 }, /not a list/], [{ cases: [{ id: 'a' }] }, /"id" and "kind"/], [{ cases: [{ ...passing, expect: { x: 1 } }] }, /has no "value"/]] as const) {
+    for (const [content, reason] of [
+      ['{', /JSON/],
+      [{ cases: 5 }, /not a list/],
+      [{ cases: [{ id: 'a' }] }, /"id" and "kind"/],
+      [{ cases: [{ ...passing, expect: { x: 1 } }] }, /has no "value"/],
+    ] as const) {
       const { status, stderr } = run('cases', [temporary('bad.json', content)]);
       expect(status).toBe(2);
       expect(stderr).toMatch(reason);
@@ -74,9 +92,23 @@ describe('npm run cases', () => {
 describe('npm run evaluate', () => {
   it('prints mechanisms, ladders, verdicts and numbers with units', () => {
     const { status, stdout } = run('evaluate', [heron]);
-    const report = JSON.parse(stdout) as { mechanisms: { id: string; headline: { verdict: string }; jobs: { situations: { working: { rungs: { id: string; mends?: { label: string }[] }[] } }; run?: { time: { value: number; unit: string } } }[] }[] };
+    const report = JSON.parse(stdout) as {
+      mechanisms: {
+        id: string;
+        headline: { verdict: string };
+        jobs: {
+          situations: { working: { rungs: { id: string; mends?: { label: string }[] }[] } };
+          run?: { time: { value: number; unit: string } };
+        }[];
+      }[];
+    };
     expect(status).toBe(0);
-    expect(report.mechanisms.map(({ headline }) => headline.verdict)).toEqual(['enough', 'tight', 'gives way', 'not known']);
+    expect(report.mechanisms.map(({ headline }) => headline.verdict)).toEqual([
+      'enough',
+      'tight',
+      'gives way',
+      'not known',
+    ]);
     const lift = report.mechanisms[1]!.jobs[0]!;
     expect(lift.run!.time.unit).toBe('s');
     expect(lift.run!.time.value).toBeCloseTo(1.509, 2);
@@ -95,7 +127,11 @@ describe('npm run evaluate', () => {
   });
 
   it('exits 2 for a bad file, with field and reason', () => {
-    const { status, stderr, stdout } = run('evaluate', ['-'], readFileSync(heron, 'utf8').replace('"si": 20,', '"si": -20,'));
+    const { status, stderr, stdout } = run(
+      'evaluate',
+      ['-'],
+      readFileSync(heron, 'utf8').replace('"si": 20,', '"si": -20,'),
+    );
     expect(status).toBe(2);
     expect(stdout).toBe('');
     expect(stderr).toMatch(/mechanisms\[1\]\.jobs\[0\]\.mass\.si: must be greater than 0 \(is -20\)/);

@@ -1,7 +1,16 @@
 import { readFileSync } from 'node:fs';
 import Ajv2019 from 'ajv/dist/2019.js';
 import { describe, expect, it } from 'vitest';
-import { applyChanges, auditMotor, FIGURES, motorFromKv, motorFromSheet, type Change, type MotorPart, type Plan } from '@rough-gear/core';
+import {
+  applyChanges,
+  auditMotor,
+  FIGURES,
+  motorFromKv,
+  motorFromSheet,
+  type Change,
+  type MotorPart,
+  type Plan,
+} from '@rough-gear/core';
 import { etagOf, partSchema, problemText, readPlan, readPlanText, revisionOf, type ShelfPart } from '../src/index.js';
 import { planJsonSchema } from '../src/plan/jsonSchema.js';
 
@@ -17,29 +26,122 @@ const WRONG: readonly (readonly [name: string, change: Change, field: string, re
   ['a later version', { at: at('version'), to: 2 }, 'version', /must be \[1\].*2/],
   ['no name', { at: at('name') }, 'name', /is required/],
   ['an unknown key', { at: at('colour'), to: 'blue' }, 'colour', /is not allowed/],
-  ['a mass of nothing', { at: at('mechanisms', 1, 'jobs', 0, 'mass'), to: typed(0) }, 'mechanisms[1].jobs[0].mass.si', /greater than 0.*0/],
-  ['a mass in words', { at: at('mechanisms', 1, 'jobs', 0, 'mass', 'si'), to: 'heavy' }, 'mechanisms[1].jobs[0].mass.si', /must be a number.*heavy/],
-  ['an efficiency over one', { at: at('mechanisms', 1, 'choices', 0, 'stages', 0, 'efficiency'), to: typed(1.2) }, 'mechanisms[1].choices[0].stages[0].efficiency.si', /less than or equal to 1/],
-  ['half a tooth', { at: at('mechanisms', 1, 'choices', 0, 'stages', 0, 'driver'), to: 16.5 }, 'mechanisms[1].choices[0].stages[0].driver', /integer/],
-  ['too few teeth', { at: at('mechanisms', 1, 'choices', 0, 'stages', 0, 'driver'), to: 3 }, 'mechanisms[1].choices[0].stages[0].driver', /6/],
-  ['no motors', { at: at('mechanisms', 1, 'choices', 0, 'drive', 'motors'), to: 0 }, 'mechanisms[1].choices[0].drive.motors', /1/],
-  ['an unknown source', { at: at('mechanisms', 1, 'jobs', 0, 'mass', 'source'), to: 'heard' }, 'mechanisms[1].jobs[0].mass.source', /must be one of/],
-  ['an unknown stage', { at: at('mechanisms', 1, 'choices', 0, 'stages', 0, 'kind'), to: 'magic' }, 'mechanisms[1].choices[0].stages[0].kind', /magic/],
-  ['an unknown chemistry', { at: at('parts', 'pack-1', 'part', 'chemistry'), to: 'coal' }, 'parts.pack-1.part.chemistry', /coal/],
-  ['a stall current under the free current', { at: at('parts', 'motor-1', 'part', 'data', 'stallCurrent'), to: typed(1) }, 'parts.motor-1.part.data', /stall current must be greater than the free current/],
-  ['a part that is not there', { at: at('mechanisms', 1, 'choices', 0, 'drive', 'motor'), to: 'motor-9' }, 'mechanisms[1].choices[0].drive.motor', /motor-9, which is not in the plan/],
-  ['a part of another kind', { at: at('mechanisms', 1, 'choices', 0, 'drive', 'motor'), to: 'pack-1' }, 'mechanisms[1].choices[0].drive.motor', /is a pack; a motor is allowed/],
-  ['a choice that is not there', { at: at('mechanisms', 1, 'current'), to: 'z' }, 'mechanisms[1].current', /none of its choices/],
-  ['a tuning stage that is not there', { at: at('mechanisms', 1, 'choices', 0, 'tuning'), to: 's9' }, 'mechanisms[1].choices[0].tuning', /none of its stages/],
-  ['a job of another kind of mechanism', { at: at('mechanisms', 0, 'jobs', 0), to: heron.mechanisms[1]!.jobs[0] }, 'mechanisms[0].jobs[0].kind', /does no raise/],
-  ['another output', { at: at('mechanisms', 1, 'choices', 0, 'output'), to: { kind: 'wheels' } }, 'mechanisms[1].choices[0].output.kind', /ends in drum/],
+  [
+    'a mass of nothing',
+    { at: at('mechanisms', 1, 'jobs', 0, 'mass'), to: typed(0) },
+    'mechanisms[1].jobs[0].mass.si',
+    /greater than 0.*0/,
+  ],
+  [
+    'a mass in words',
+    { at: at('mechanisms', 1, 'jobs', 0, 'mass', 'si'), to: 'heavy' },
+    'mechanisms[1].jobs[0].mass.si',
+    /must be a number.*heavy/,
+  ],
+  [
+    'an efficiency over one',
+    { at: at('mechanisms', 1, 'choices', 0, 'stages', 0, 'efficiency'), to: typed(1.2) },
+    'mechanisms[1].choices[0].stages[0].efficiency.si',
+    /less than or equal to 1/,
+  ],
+  [
+    'half a tooth',
+    { at: at('mechanisms', 1, 'choices', 0, 'stages', 0, 'driver'), to: 16.5 },
+    'mechanisms[1].choices[0].stages[0].driver',
+    /integer/,
+  ],
+  [
+    'too few teeth',
+    { at: at('mechanisms', 1, 'choices', 0, 'stages', 0, 'driver'), to: 3 },
+    'mechanisms[1].choices[0].stages[0].driver',
+    /6/,
+  ],
+  [
+    'no motors',
+    { at: at('mechanisms', 1, 'choices', 0, 'drive', 'motors'), to: 0 },
+    'mechanisms[1].choices[0].drive.motors',
+    /1/,
+  ],
+  [
+    'an unknown source',
+    { at: at('mechanisms', 1, 'jobs', 0, 'mass', 'source'), to: 'heard' },
+    'mechanisms[1].jobs[0].mass.source',
+    /must be one of/,
+  ],
+  [
+    'an unknown stage',
+    { at: at('mechanisms', 1, 'choices', 0, 'stages', 0, 'kind'), to: 'magic' },
+    'mechanisms[1].choices[0].stages[0].kind',
+    /magic/,
+  ],
+  [
+    'an unknown chemistry',
+    { at: at('parts', 'pack-1', 'part', 'chemistry'), to: 'coal' },
+    'parts.pack-1.part.chemistry',
+    /coal/,
+  ],
+  [
+    'a stall current under the free current',
+    { at: at('parts', 'motor-1', 'part', 'data', 'stallCurrent'), to: typed(1) },
+    'parts.motor-1.part.data',
+    /stall current must be greater than the free current/,
+  ],
+  [
+    'a part that is not there',
+    { at: at('mechanisms', 1, 'choices', 0, 'drive', 'motor'), to: 'motor-9' },
+    'mechanisms[1].choices[0].drive.motor',
+    /motor-9, which is not in the plan/,
+  ],
+  [
+    'a part of another kind',
+    { at: at('mechanisms', 1, 'choices', 0, 'drive', 'motor'), to: 'pack-1' },
+    'mechanisms[1].choices[0].drive.motor',
+    /is a pack; a motor is allowed/,
+  ],
+  [
+    'a choice that is not there',
+    { at: at('mechanisms', 1, 'current'), to: 'z' },
+    'mechanisms[1].current',
+    /none of its choices/,
+  ],
+  [
+    'a tuning stage that is not there',
+    { at: at('mechanisms', 1, 'choices', 0, 'tuning'), to: 's9' },
+    'mechanisms[1].choices[0].tuning',
+    /none of its stages/,
+  ],
+  [
+    'a job of another kind of mechanism',
+    { at: at('mechanisms', 0, 'jobs', 0), to: heron.mechanisms[1]!.jobs[0] },
+    'mechanisms[0].jobs[0].kind',
+    /does no raise/,
+  ],
+  [
+    'another output',
+    { at: at('mechanisms', 1, 'choices', 0, 'output'), to: { kind: 'wheels' } },
+    'mechanisms[1].choices[0].output.kind',
+    /ends in drum/,
+  ],
   ['an id twice', { at: at('mechanisms', 1, 'id'), to: 'drive' }, 'mechanisms[1].id', /used twice/],
-  ['a branch that hangs in the air', { at: at('supply', 2, 'parent'), to: 'nowhere' }, 'supply[2].parent', /does not lead to a pack/],
-  ['a supply that runs in a circle', { at: at('supply', 1, 'parent'), to: 'branch-lift' }, 'supply[1].parent', /does not lead to a pack/],
+  [
+    'a branch that hangs in the air',
+    { at: at('supply', 2, 'parent'), to: 'nowhere' },
+    'supply[2].parent',
+    /does not lead to a pack/,
+  ],
+  [
+    'a supply that runs in a circle',
+    { at: at('supply', 1, 'parent'), to: 'branch-lift' },
+    'supply[1].parent',
+    /does not lead to a pack/,
+  ],
 ];
 
 describe('the plan document', () => {
-  it.each([['heron', heron], ['limpet', limpet]] as const)('takes the demo %s as it is', (_name, plan) => {
+  it.each([
+    ['heron', heron],
+    ['limpet', limpet],
+  ] as const)('takes the demo %s as it is', (_name, plan) => {
     expect(readPlan(plan)).toEqual({ ok: true, plan });
   });
 
@@ -50,12 +152,20 @@ describe('the plan document', () => {
   });
 
   it('names every field that is wrong, a line each', () => {
-    const read = readPlan(applyChanges(heron, [{ at: ['name'], to: '' }, { at: ['mechanisms', 1, 'jobs', 0, 'time'], to: typed(-1) }]));
+    const read = readPlan(
+      applyChanges(heron, [
+        { at: ['name'], to: '' },
+        { at: ['mechanisms', 1, 'jobs', 0, 'time'], to: typed(-1) },
+      ]),
+    );
     expect(!read.ok && problemText(read.problems).split('\n')).toHaveLength(2);
   });
 
   it('says where a file is no JSON', () => {
-    expect(readPlanText('{"format": ')).toMatchObject({ ok: false, problems: [{ field: 'file', reason: expect.stringContaining('is not JSON') as string }] });
+    expect(readPlanText('{"format": ')).toMatchObject({
+      ok: false,
+      problems: [{ field: 'file', reason: expect.stringContaining('is not JSON') as string }],
+    });
   });
 
   it('has its revision in the ETag, and only there', () => {
@@ -96,7 +206,13 @@ describe('the shelf', () => {
   it.each(motors.map((part) => [part.name, part] as const))('%s passes the audit', (_name, { data }) => {
     const constants =
       data.form === 'sheet'
-        ? motorFromSheet({ ratedVoltage: data.ratedVoltage!.si, freeSpeed: data.freeSpeed!.si, freeCurrent: data.freeCurrent!.si, stallTorque: data.stallTorque!.si, stallCurrent: data.stallCurrent!.si })
+        ? motorFromSheet({
+            ratedVoltage: data.ratedVoltage!.si,
+            freeSpeed: data.freeSpeed!.si,
+            freeCurrent: data.freeCurrent!.si,
+            stallTorque: data.stallTorque!.si,
+            stallCurrent: data.stallCurrent!.si,
+          })
         : motorFromKv({ kv: data.kv!.si, resistance: data.resistance!.si, freeCurrent: data.freeCurrent!.si });
     expect(auditMotor(constants)).toMatchObject({ verdict: 'plausible', findings: [] });
   });

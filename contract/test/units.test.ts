@@ -59,7 +59,7 @@ const UNDERSTOOD: readonly (readonly [text: string, dimension: Dimension, si: nu
   ['55"', 'length', 1.397],
   ['1 3/4 in', 'length', 0.04445],
   ['3/8 in', 'length', 0.009525],
-  ["4'7\"", 'length', 1.397],
+  ['4\'7"', 'length', 1.397],
   ['4 ft 7 in', 'length', 1.397],
   ['22 mm', 'length', 0.022],
   ['1,35 m', 'length', 1.35],
@@ -144,7 +144,8 @@ describe('what people type', () => {
   });
 
   it.each(Object.entries(UNITS))('has examples for %s that parse', (dimension, { example }) => {
-    for (const one of example.split(' or ')) expect(parseQuantity(one, dimension as Dimension), one).toMatchObject({ ok: true });
+    for (const one of example.split(' or '))
+      expect(parseQuantity(one, dimension as Dimension), one).toMatchObject({ ok: true });
   });
 
   it('asks with both readings, each of which then reads as said', () => {
@@ -173,7 +174,10 @@ describe('showing', () => {
     for (const [, dimension, si] of UNDERSTOOD) {
       for (const system of ['metric', 'inch'] as const) {
         const parsed = parseQuantity(displayText(si, dimension, system, 9), dimension, system);
-        expect(parsed.ok && Math.abs(parsed.si - si) <= 1e-6 * Math.abs(si), `${displayText(si, dimension, system, 9)}`).toBe(true);
+        expect(
+          parsed.ok && Math.abs(parsed.si - si) <= 1e-6 * Math.abs(si),
+          `${displayText(si, dimension, system, 9)}`,
+        ).toBe(true);
       }
     }
   });

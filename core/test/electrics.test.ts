@@ -61,7 +61,10 @@ describe('the drive point', () => {
     const point = drivePoint({ ...drive, supplyLimit: 30 }, 100);
     expect(point.heldBy).toBe('supply');
     expect(point.supplyCurrent).toBe(30);
-    expect(point.supplyVoltage * 30).toBeCloseTo(point.motorCurrent * (1.9 + point.motorCurrent * loopResistance(drive)), 9);
+    expect(point.supplyVoltage * 30).toBeCloseTo(
+      point.motorCurrent * (1.9 + point.motorCurrent * loopResistance(drive)),
+      9,
+    );
   });
 
   it('is held by the motor-side limit at rest, where the pack gives little', () => {

@@ -17,15 +17,22 @@ import {
 import { demoPlan, mechanismOf, typed, withChange } from './demo.js';
 
 const heron = demoPlan('heron');
-const jobOf = (plan: Plan, mechanism: string, job = 0): JobResult => evaluateMechanism(plan, mechanismOf(plan, mechanism)).jobs[job]!;
-const rungOf = (job: JobResult, situation: 'starting' | 'working' | 'holding', id: string): Rung => job.ladders[situation].rungs.find((rung) => rung.id === id)!;
+const jobOf = (plan: Plan, mechanism: string, job = 0): JobResult =>
+  evaluateMechanism(plan, mechanismOf(plan, mechanism)).jobs[job]!;
+const rungOf = (job: JobResult, situation: 'starting' | 'working' | 'holding', id: string): Rung =>
+  job.ladders[situation].rungs.find((rung) => rung.id === id)!;
 const checkIn = (job: JobResult, id: string): Check => job.checks.find((check) => check.id === id)!;
 const raise = ['mechanisms', 1, 'jobs', 0];
 const liftOutput = ['mechanisms', 1, 'choices', 0, 'output'];
 
 describe('verdicts', () => {
   it('follow the wanted margin', () => {
-    expect([0.99, 1, 1.49, 1.5].map((multiple) => verdictOf(multiple, 1.5))).toEqual(['gives way', 'tight', 'tight', 'enough']);
+    expect([0.99, 1, 1.49, 1.5].map((multiple) => verdictOf(multiple, 1.5))).toEqual([
+      'gives way',
+      'tight',
+      'tight',
+      'enough',
+    ]);
   });
 
   it('are led by the worst', () => {
@@ -57,13 +64,21 @@ describe('situations of the mast lift', () => {
   });
 
   it('takes a shock into the starting demand only', () => {
-    const shocked = resolvePath(withChange(heron, [...raise, 'shock'], typed(2)), mechanismOf(withChange(heron, [...raise, 'shock'], typed(2)), 'lift'), 'raise');
+    const shocked = resolvePath(
+      withChange(heron, [...raise, 'shock'], typed(2)),
+      mechanismOf(withChange(heron, [...raise, 'shock'], typed(2)), 'lift'),
+      'raise',
+    );
     expect(situationOf(shocked, 'starting').demand).toBeCloseTo(2 * situationOf(path, 'starting').demand, 9);
     expect(situationOf(shocked, 'working').demand).toBe(situationOf(path, 'working').demand);
   });
 
   it('takes a speed or acceleration that was typed, on the load', () => {
-    const plan = withChange(withChange(heron, [...raise, 'speed'], typed(1.2)), [...liftOutput, 'loadPerRope'], typed(2));
+    const plan = withChange(
+      withChange(heron, [...raise, 'speed'], typed(1.2)),
+      [...liftOutput, 'loadPerRope'],
+      typed(2),
+    );
     expect(situationOf(resolvePath(plan, mechanismOf(plan, 'lift'), 'raise'), 'working').speed).toBeCloseTo(0.6, 12);
   });
 });
@@ -75,7 +90,8 @@ describe('the ladder of the mast lift', () => {
     const { first, verdict } = job.ladders.working;
     const rest = 6 * 2.04;
     const shared = 6 * (0.033 / 18) + 0.002;
-    const wire = (gauge: number, length: number) => (1.724e-8 * 2 * length) / ((Math.PI / 4) * (0.000127 * 92 ** ((36 - gauge) / 39)) ** 2);
+    const wire = (gauge: number, length: number) =>
+      (1.724e-8 * 2 * length) / ((Math.PI / 4) * (0.000127 * 92 ** ((36 - gauge) / 39)) ** 2);
     const rs = shared + wire(6, 0.4) + wire(12, 0.6);
     const loop = 12 / 118 + 0.004;
     const kt = 2.1 / (118 - 2.2);
@@ -106,7 +122,9 @@ describe('the ladder of the mast lift', () => {
 
   it('must hold by heat alone where nothing else does', () => {
     const held = jobOf(withChange(heron, [...liftOutput, 'holder'], 'nothing'), 'lift');
-    expect(held.ladders.holding.rungs.map((rung) => rung.id)).toEqual(expect.arrayContaining(['continuous', 'heat', 'stator', 'volts']));
+    expect(held.ladders.holding.rungs.map((rung) => rung.id)).toEqual(
+      expect.arrayContaining(['continuous', 'heat', 'stator', 'volts']),
+    );
     expect(checkIn(held, 'stays-up')).toMatchObject({ verdict: 'gives way' });
     expect(held.verdict).toBe('gives way');
   });
@@ -123,7 +141,9 @@ describe('the ladder of the mast lift', () => {
 
   it('says what gives first in a sentence', () => {
     const { lead, rest } = job.ladders.working.sentence;
-    expect(`${lead} ${rest}`).toBe('Tight. The controller’s pack-side limit gives first, at 1.21× the job: good to give first, a little close.');
+    expect(`${lead} ${rest}`).toBe(
+      'Tight. The controller’s pack-side limit gives first, at 1.21× the job: good to give first, a little close.',
+    );
   });
 });
 
@@ -171,7 +191,11 @@ describe('the demo', () => {
   });
 
   it('lets the wheels slip before anything else pushes too hard', () => {
-    expect(jobOf(heron, 'drive', 1).ladders.starting.first).toMatchObject({ id: 'slip', verdict: 'enough', goodFirst: true });
+    expect(jobOf(heron, 'drive', 1).ladders.starting.first).toMatchObject({
+      id: 'slip',
+      verdict: 'enough',
+      goodFirst: true,
+    });
   });
 
   it('names the missing figure', () => {
@@ -183,7 +207,9 @@ describe('the demo', () => {
 
   it('keeps mechanisms apart: changing one moves no other', () => {
     const changed = withChange(heron, [...raise, 'mass'], typed(35));
-    expect(evaluateMechanism(changed, mechanismOf(changed, 'climb'))).toEqual(evaluateMechanism(heron, mechanismOf(heron, 'climb')));
+    expect(evaluateMechanism(changed, mechanismOf(changed, 'climb'))).toEqual(
+      evaluateMechanism(heron, mechanismOf(heron, 'climb')),
+    );
   });
 
   it('reads a side figure that is missing as enough, one not known', () => {
@@ -193,7 +219,11 @@ describe('the demo', () => {
   });
 
   it('lets a slack counterforce leave nothing to do', () => {
-    const path = resolvePath(withChange(heron, [...raise, 'counterforce'], typed(400)), mechanismOf(withChange(heron, [...raise, 'counterforce'], typed(400)), 'lift'), 'raise');
+    const path = resolvePath(
+      withChange(heron, [...raise, 'counterforce'], typed(400)),
+      mechanismOf(withChange(heron, [...raise, 'counterforce'], typed(400)), 'lift'),
+      'raise',
+    );
     expect(ladderOf(path, 'holding').idle).toBe('no load');
   });
 });

@@ -139,7 +139,14 @@ describe('motion', () => {
   });
 
   it('warms winding and breaker', () => {
-    const thermal = { windingCapacity: 60, caseCapacity: 400, windingToCase: 1, caseToAir: 2, windingLimit: 120, ambient: 25 };
+    const thermal = {
+      windingCapacity: 60,
+      caseCapacity: 400,
+      windingToCase: 1,
+      caseToAir: 2,
+      windingLimit: 120,
+      ambient: 25,
+    };
     const run = fullEffort(system({ thermal, breaker: { holds: 52, timeConstant: 12, share: 1 } }));
     expect(run.windingTemperature).toBeGreaterThan(25 + (0.5 * run.rmsMotorCurrent ** 2 * 0.1 * run.time) / 60);
     expect(run.breakerHeat).toBeGreaterThan(0);

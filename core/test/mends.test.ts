@@ -21,9 +21,14 @@ function targetsOf(plan: Plan): readonly { mechanism: string; target: Target }[]
       ...SITUATIONS.flatMap((situation) =>
         job.ladders[situation].rungs
           .filter((rung) => !rung.outOfReach && (rung.verdict === 'tight' || rung.verdict === 'gives way'))
-          .map((rung) => ({ mechanism: mechanism.id, target: { jobId: job.jobId, rung: rung.id, situation } as Target })),
+          .map((rung) => ({
+            mechanism: mechanism.id,
+            target: { jobId: job.jobId, rung: rung.id, situation } as Target,
+          })),
       ),
-      ...job.checks.filter((check) => check.verdict === 'gives way').map((check) => ({ mechanism: mechanism.id, target: { jobId: job.jobId, check: check.id } as Target })),
+      ...job.checks
+        .filter((check) => check.verdict === 'gives way')
+        .map((check) => ({ mechanism: mechanism.id, target: { jobId: job.jobId, check: check.id } as Target })),
     ]),
   );
 }
@@ -51,10 +56,16 @@ describe('mends', () => {
       const before = evaluateMechanism(plan, mechanismOf(plan, mechanism));
       for (const mend of mendsFor(plan, mechanism, target)) {
         const changed = applied(plan, mend);
-        expect(metBy(changed, mechanismOf(changed, mechanism), target), `${mend.label} for ${JSON.stringify(target)}`).toBeGreaterThanOrEqual(1);
+        expect(
+          metBy(changed, mechanismOf(changed, mechanism), target),
+          `${mend.label} for ${JSON.stringify(target)}`,
+        ).toBeGreaterThanOrEqual(1);
         evaluateMechanism(changed, mechanismOf(changed, mechanism)).jobs.forEach((job, i) => {
           const was = givingWay(before.jobs[i]!);
-          expect([...givingWay(job)].filter((item) => !was.has(item)), mend.label).toEqual([]);
+          expect(
+            [...givingWay(job)].filter((item) => !was.has(item)),
+            mend.label,
+          ).toEqual([]);
         });
       }
     }
@@ -72,15 +83,22 @@ describe('mends', () => {
   });
 
   it('show the first rung before and after', () => {
-    const [mend] = mendsFor(heron, 'lift', { jobId: 'raise', rung: 'supply', situation: 'working' }).filter(({ lever }) => lever === 'motors');
+    const [mend] = mendsFor(heron, 'lift', { jobId: 'raise', rung: 'supply', situation: 'working' }).filter(
+      ({ lever }) => lever === 'motors',
+    );
     expect(mend).toMatchObject({ label: 'One more motor', firstAfter: 'motor, volts' });
     expect(mend!.before).toBeCloseTo(1.208, 3);
     const changed = applied(heron, mend!);
-    expect(mend!.after).toBeCloseTo(evaluateMechanism(changed, mechanismOf(changed, 'lift')).jobs[0]!.ladders.working.first!.multiple!, 12);
+    expect(mend!.after).toBeCloseTo(
+      evaluateMechanism(changed, mechanismOf(changed, 'lift')).jobs[0]!.ladders.working.first!.multiple!,
+      12,
+    );
   });
 
   it('raise limit, breaker and wire together, on a controller that can', () => {
-    const mend = mendsFor(heron, 'lift', { jobId: 'raise', rung: 'supply', situation: 'working' }).find(({ lever }) => lever === 'supply-limit')!;
+    const mend = mendsFor(heron, 'lift', { jobId: 'raise', rung: 'supply', situation: 'working' }).find(
+      ({ lever }) => lever === 'supply-limit',
+    )!;
     expect(mend.label).toMatch(/^A controller of 5\d A pack-side, breaker 60 A$/);
     const changed = applied(heron, mend);
     const node = changed.supply.find(({ id }) => id === 'branch-lift')!;
@@ -92,18 +110,26 @@ describe('mends', () => {
   it('put a ratchet on what would fall', () => {
     const [mend] = mendsFor(heron, 'climb', { jobId: 'haul', check: 'stays-up' });
     expect(mend).toMatchObject({ lever: 'holder', label: 'A ratchet on the drum' });
-    expect(evaluateMechanism(applied(heron, mend!), mechanismOf(applied(heron, mend!), 'climb')).headline.verdict).toBe('enough');
+    expect(evaluateMechanism(applied(heron, mend!), mechanismOf(applied(heron, mend!), 'climb')).headline.verdict).toBe(
+      'enough',
+    );
   });
 
   it('find none where no single change does it', () => {
-    const hopeless = withChange(withChange(heron, ['mechanisms', 1, 'jobs', 0, 'time'], typed(0.05)), ['mechanisms', 1, 'jobs', 0, 'distance'], typed(6));
+    const hopeless = withChange(
+      withChange(heron, ['mechanisms', 1, 'jobs', 0, 'time'], typed(0.05)),
+      ['mechanisms', 1, 'jobs', 0, 'distance'],
+      typed(6),
+    );
     expect(mendsFor(hopeless, 'lift', { jobId: 'raise', check: 'in-time' })).toEqual([]);
   });
 
   it('leave the rest of the plan as it was', () => {
     for (const mend of mendsFor(heron, 'lift', { jobId: 'raise', rung: 'supply', situation: 'working' })) {
       const changed = applied(heron, mend);
-      expect(changed.mechanisms.filter(({ id }) => id !== 'lift')).toEqual(heron.mechanisms.filter(({ id }) => id !== 'lift'));
+      expect(changed.mechanisms.filter(({ id }) => id !== 'lift')).toEqual(
+        heron.mechanisms.filter(({ id }) => id !== 'lift'),
+      );
     }
   });
 });

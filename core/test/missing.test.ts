@@ -23,22 +23,25 @@ describe('a missing figure', () => {
     expect(cases.length).toBeGreaterThan(120);
   });
 
-  it.each(cases)('$name/$mechanism/$job without $key: no NaN, and what is not known names a figure', ({ plan, mechanism, job, at }) => {
-    const lacking = without(plan, at);
-    const found = lacking.mechanisms.find(({ id }) => id === mechanism)!;
-    const result = evaluateMechanism(lacking, found);
-    expect(nansIn(result)).toEqual([]);
-    const judged = result.jobs.find(({ jobId }) => jobId === job)!;
-    for (const item of [...SITUATIONS.flatMap((id) => judged.ladders[id].rungs), ...judged.checks]) {
-      if (item.verdict === 'not known') expect(item.lacks.length).toBeGreaterThan(0);
-      else expect(item.lacks).toEqual([]);
-    }
-    const path = resolvePath(lacking, found, job);
-    for (const id of SITUATIONS) {
-      for (const rung of judged.ladders[id].rungs) {
-        const working = workingOf(path, { of: 'rung', rung: rung.id, situation: id });
-        expect(working === undefined).toBe(rung.verdict === 'not known');
+  it.each(cases)(
+    '$name/$mechanism/$job without $key: no NaN, and what is not known names a figure',
+    ({ plan, mechanism, job, at }) => {
+      const lacking = without(plan, at);
+      const found = lacking.mechanisms.find(({ id }) => id === mechanism)!;
+      const result = evaluateMechanism(lacking, found);
+      expect(nansIn(result)).toEqual([]);
+      const judged = result.jobs.find(({ jobId }) => jobId === job)!;
+      for (const item of [...SITUATIONS.flatMap((id) => judged.ladders[id].rungs), ...judged.checks]) {
+        if (item.verdict === 'not known') expect(item.lacks.length).toBeGreaterThan(0);
+        else expect(item.lacks).toEqual([]);
       }
-    }
-  });
+      const path = resolvePath(lacking, found, job);
+      for (const id of SITUATIONS) {
+        for (const rung of judged.ladders[id].rungs) {
+          const working = workingOf(path, { of: 'rung', rung: rung.id, situation: id });
+          expect(working === undefined).toBe(rung.verdict === 'not known');
+        }
+      }
+    },
+  );
 });

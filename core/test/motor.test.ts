@@ -78,7 +78,9 @@ describe('the audit', () => {
     const motor = motorFromSheet(sheet);
     const kv = 1 / motor.backEmfConstant;
     expect(auditMotor(motor, { kv: kv * 1.04, resistance: motor.resistance * 0.96 }).findings).toEqual([]);
-    expect(auditMotor(motor, { kv: kv * 1.06 }).findings).toEqual(['The stated Kv does not agree with free speed and voltage.']);
+    expect(auditMotor(motor, { kv: kv * 1.06 }).findings).toEqual([
+      'The stated Kv does not agree with free speed and voltage.',
+    ]);
     expect(auditMotor(motor, { resistance: motor.resistance * 1.06 }).findings).toHaveLength(1);
   });
 });

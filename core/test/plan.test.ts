@@ -27,7 +27,14 @@ describe('changes', () => {
 
 describe('showing numbers', () => {
   it('keeps three digits and no more', () => {
-    expect([0.8437, 11.82, 208.13, 5800, 0.0123, 0].map((value) => digits(value))).toEqual(['0.844', '11.8', '208', '5800', '0.0123', '0']);
+    expect([0.8437, 11.82, 208.13, 5800, 0.0123, 0].map((value) => digits(value))).toEqual([
+      '0.844',
+      '11.8',
+      '208',
+      '5800',
+      '0.0123',
+      '0',
+    ]);
     expect(digits(NaN)).toBe('—');
   });
 

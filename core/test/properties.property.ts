@@ -24,45 +24,58 @@ const drives = fc
     pack: number(0.004, 0.06),
     motors: fc.integer({ min: 1, max: 4 }),
   })
-  .map(
-    ({ volts, resistance, kt, share, free, pack, motors }): Drive => ({
-      motor: { resistance, torqueConstant: kt * share, backEmfConstant: kt, freeCurrent: free, freeCurrentPerSpeed: 0 },
-      motors,
-      rotorInertia: 4e-5,
-      controllerResistance: 0.004,
-      restVoltage: volts,
-      supplyResistance: motors * pack,
-      greatestDuty: 1,
-    }),
-  );
+  .map(({ volts, resistance, kt, share, free, pack, motors }): Drive => ({
+    motor: { resistance, torqueConstant: kt * share, backEmfConstant: kt, freeCurrent: free, freeCurrentPerSpeed: 0 },
+    motors,
+    rotorInertia: 4e-5,
+    controllerResistance: 0.004,
+    restVoltage: volts,
+    supplyResistance: motors * pack,
+    greatestDuty: 1,
+  }));
 
 const systems = fc
-  .record({ drive: drives, mass: number(2, 60), total: number(4, 60), travel: number(0.2, 2), supply: fc.option(number(10, 50)), stator: fc.option(number(20, 90)) })
-  .map(
-    ({ drive, mass, total, travel, supply, stator }): MotionSystem => ({
-      drive: { ...drive, ...(supply === null ? {} : { supplyLimit: supply }), ...(stator === null ? {} : { statorLimit: stator }) },
-      packResistance: drive.supplyResistance / drive.motors,
-      total,
-      efficiency: 0.85,
-      backEfficiency: backEfficiency(0.85),
-      radius: 0.02,
-      load: lift({ mass, slope: Math.PI / 2, friction: 0.05 * mass * 9.80665, counterforce: 0, loadPerRope: 1 }),
-      until: { travel },
-    }),
-  );
+  .record({
+    drive: drives,
+    mass: number(2, 60),
+    total: number(4, 60),
+    travel: number(0.2, 2),
+    supply: fc.option(number(10, 50)),
+    stator: fc.option(number(20, 90)),
+  })
+  .map(({ drive, mass, total, travel, supply, stator }): MotionSystem => ({
+    drive: {
+      ...drive,
+      ...(supply === null ? {} : { supplyLimit: supply }),
+      ...(stator === null ? {} : { statorLimit: stator }),
+    },
+    packResistance: drive.supplyResistance / drive.motors,
+    total,
+    efficiency: 0.85,
+    backEfficiency: backEfficiency(0.85),
+    radius: 0.02,
+    load: lift({ mass, slope: Math.PI / 2, friction: 0.05 * mass * 9.80665, counterforce: 0, loadPerRope: 1 }),
+    until: { travel },
+  }));
 
-const near = (a: number, b: number, share: number) => Math.abs(a - b) <= share * Math.max(Math.abs(a), Math.abs(b), 1e-9);
+const near = (a: number, b: number, share: number) =>
+  Math.abs(a - b) <= share * Math.max(Math.abs(a), Math.abs(b), 1e-9);
 
 describe('properties', () => {
   it('more pack resistance never makes it faster', () => {
     fc.assert(
       fc.property(systems, number(1.05, 3), (system, more) => {
-        const weaker = { ...system, drive: { ...system.drive, supplyResistance: system.drive.supplyResistance * more } };
+        const weaker = {
+          ...system,
+          drive: { ...system.drive, supplyResistance: system.drive.supplyResistance * more },
+        };
         const [before, after] = [fullEffort(system), fullEffort(weaker)];
         fc.pre(before.outcome === 'arrived');
         if (after.outcome === 'arrived') expect(after.time).toBeGreaterThanOrEqual(before.time * (1 - 1e-4));
         const torque = system.load.force(0) * system.radius;
-        const [was, is] = [system, weaker].map(({ drive }) => settle(drive, system.total, system.efficiency, torque).outputSpeed);
+        const [was, is] = [system, weaker].map(
+          ({ drive }) => settle(drive, system.total, system.efficiency, torque).outputSpeed,
+        );
         expect(is!).toBeLessThanOrEqual(was! * (1 + 1e-9));
       }),
       { numRuns: 150 },
@@ -104,7 +117,15 @@ describe('properties', () => {
         const run = fullEffort(system);
         fc.pre(run.outcome === 'arrived');
         const finer = fullEffort(system, { tolerance: 1e-5 / 8, fewestSteps: 120 });
-        for (const key of ['time', 'endSpeed', 'topSpeed', 'rmsMotorCurrent', 'peakSupplyCurrent', 'leastPackVoltage', 'packEnergy'] as const) {
+        for (const key of [
+          'time',
+          'endSpeed',
+          'topSpeed',
+          'rmsMotorCurrent',
+          'peakSupplyCurrent',
+          'leastPackVoltage',
+          'packEnergy',
+        ] as const) {
           expect(near(run[key], finer[key], 1e-3), `${key}: ${run[key]} and ${finer[key]}`).toBe(true);
         }
       }),
@@ -127,11 +148,20 @@ describe('properties', () => {
 
   it('the sheet’s line goes through the sheet’s numbers', () => {
     fc.assert(
-      fc.property(number(6, 48), number(50, 3000), number(0.1, 5), number(0.05, 6), number(10, 300), (ratedVoltage, freeSpeed, freeCurrent, stallTorque, stallCurrent) => {
-        const motor = motorFromSheet({ ratedVoltage, freeSpeed, freeCurrent, stallTorque, stallCurrent });
-        expect(near(freeCurrent * motor.resistance + motor.backEmfConstant * freeSpeed, ratedVoltage, 1e-12)).toBe(true);
-        expect(near(motor.torqueConstant * (stallCurrent - freeCurrent), stallTorque, 1e-12)).toBe(true);
-      }),
+      fc.property(
+        number(6, 48),
+        number(50, 3000),
+        number(0.1, 5),
+        number(0.05, 6),
+        number(10, 300),
+        (ratedVoltage, freeSpeed, freeCurrent, stallTorque, stallCurrent) => {
+          const motor = motorFromSheet({ ratedVoltage, freeSpeed, freeCurrent, stallTorque, stallCurrent });
+          expect(near(freeCurrent * motor.resistance + motor.backEmfConstant * freeSpeed, ratedVoltage, 1e-12)).toBe(
+            true,
+          );
+          expect(near(motor.torqueConstant * (stallCurrent - freeCurrent), stallTorque, 1e-12)).toBe(true);
+        },
+      ),
     );
   });
 });

@@ -19,11 +19,16 @@ import { demoPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
 const heron = demoPlan('heron');
 const lift = mechanismOf(heron, 'lift');
 const path = resolvePath(heron, lift, 'raise');
-const shelf = (JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as { parts: Shelved[] }).parts;
+const shelf = (
+  JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as { parts: Shelved[] }
+).parts;
 
 describe('the ruler', () => {
   it('steps whole driven teeth of the tuning stage', () => {
-    expect(tuneTotal(heron, lift, path, 9.4)).toEqual({ at: ['mechanisms', 1, 'choices', 0, 'stages', 1, 'driven'], to: 50 });
+    expect(tuneTotal(heron, lift, path, 9.4)).toEqual({
+      at: ['mechanisms', 1, 'choices', 0, 'stages', 1, 'driven'],
+      to: 50,
+    });
     expect(tuneTotal(heron, lift, path, 9.01, 'up')?.to).toBe(49);
     expect(tuneTotal(heron, lift, path, 8.99, 'down')?.to).toBe(47);
     expect(tuneTotal(heron, lift, path, 9, 'up')?.to).toBe(48);
@@ -37,12 +42,16 @@ describe('the ruler', () => {
   it('sets a ratio to three digits', () => {
     const limpet = demoPlan('limpet');
     const drive = mechanismOf(limpet, 'drive');
-    expect(tuneTotal(limpet, drive, resolvePath(limpet, drive, 'sprint'), 31.4159)).toMatchObject({ to: { si: 31.4, as: '31.4:1', source: 'typed' } });
+    expect(tuneTotal(limpet, drive, resolvePath(limpet, drive, 'sprint'), 31.4159)).toMatchObject({
+      to: { si: 31.4, as: '31.4:1', source: 'typed' },
+    });
   });
 
   it('moves nothing where there is no stage to move', () => {
     const bare = withChange(heron, ['mechanisms', 1, 'choices', 0, 'stages'], []);
-    expect(tuneTotal(bare, mechanismOf(bare, 'lift'), resolvePath(bare, mechanismOf(bare, 'lift'), 'raise'), 5)).toBeUndefined();
+    expect(
+      tuneTotal(bare, mechanismOf(bare, 'lift'), resolvePath(bare, mechanismOf(bare, 'lift'), 'raise'), 5),
+    ).toBeUndefined();
   });
 });
 
@@ -74,7 +83,13 @@ describe('the marks', () => {
 });
 
 describe('a proposal', () => {
-  const wish = { kind: 'lift' as const, name: 'New lift', mass: quantityOf(12, '12 kg'), distance: quantityOf(1, '1 m'), time: quantityOf(2, '2 s') };
+  const wish = {
+    kind: 'lift' as const,
+    name: 'New lift',
+    mass: quantityOf(12, '12 kg'),
+    distance: quantityOf(1, '1 m'),
+    time: quantityOf(2, '2 s'),
+  };
 
   function propose(plan: Plan, wished: Parameters<typeof proposeMechanism>[1]) {
     const { id, changes } = proposeMechanism(plan, wished, shelf);
@@ -101,7 +116,13 @@ describe('a proposal', () => {
   });
 
   it('asks a drive base for sprint and push', () => {
-    const { changed, mechanism } = propose(heron, { ...wish, kind: 'drive-base', mass: typed(50), distance: typed(6), time: typed(3) });
+    const { changed, mechanism } = propose(heron, {
+      ...wish,
+      kind: 'drive-base',
+      mass: typed(50),
+      distance: typed(6),
+      time: typed(3),
+    });
     expect(mechanism.jobs.map((job) => job.kind)).toEqual(['sprint', 'push']);
     expect(evaluateMechanism(changed, mechanism).headline.verdict).not.toBe('not known');
   });

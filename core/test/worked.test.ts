@@ -18,7 +18,11 @@ import { demoPlan, withChange, typed } from './demo.js';
 
 // The hoist's missing figure filled in, so that a Kv motor is worked too; a rail that is neither level nor straight up.
 const heron = withChange(demoPlan('heron'), ['parts', 'motor-2', 'part', 'data', 'resistance'], typed(0.042));
-const plans: readonly Plan[] = [heron, demoPlan('limpet'), withChange(heron, ['mechanisms', 2, 'choices', 0, 'output', 'loadPerRope'], typed(2))];
+const plans: readonly Plan[] = [
+  heron,
+  demoPlan('limpet'),
+  withChange(heron, ['mechanisms', 2, 'choices', 0, 'output', 'loadPerRope'], typed(2)),
+];
 
 interface Shown {
   readonly plan: Plan;
@@ -34,10 +38,20 @@ function shown(plan: Plan): readonly Shown[] {
     evaluateMechanism(plan, mechanism).jobs.flatMap((job) => {
       const of = { plan, mechanism, jobId: job.jobId };
       const rungs = SITUATIONS.flatMap((situation) =>
-        job.ladders[situation].rungs.map((rung) => ({ ...of, ref: { of: 'rung' as const, rung: rung.id, situation }, value: rung.multiple! })),
+        job.ladders[situation].rungs.map((rung) => ({
+          ...of,
+          ref: { of: 'rung' as const, rung: rung.id, situation },
+          value: rung.multiple!,
+        })),
       );
-      const demands = SITUATIONS.map((situation) => ({ ...of, ref: { of: 'demand' as const, situation }, value: job.ladders[situation].demand! }));
-      const checks = job.checks.filter((check) => check.multiple !== undefined).map((check) => ({ ...of, ref: { of: 'check' as const, check: check.id }, value: check.multiple! }));
+      const demands = SITUATIONS.map((situation) => ({
+        ...of,
+        ref: { of: 'demand' as const, situation },
+        value: job.ladders[situation].demand!,
+      }));
+      const checks = job.checks
+        .filter((check) => check.multiple !== undefined)
+        .map((check) => ({ ...of, ref: { of: 'check' as const, check: check.id }, value: check.multiple! }));
       return [...rungs, ...demands, ...checks];
     }),
   );
@@ -56,7 +70,11 @@ describe('workings', () => {
       const working = workingOf(resolvePath(plan, mechanism, jobId), ref);
       // A run that stalls has no time to show; it says so in words.
       if (!working) expect(ref.of).toBe('check');
-      else expect(close(Math.max(0, valueOf(working)), value), `${mechanism.name} ${JSON.stringify(ref)}: ${valueOf(working)} is not ${value}`).toBe(true);
+      else
+        expect(
+          close(Math.max(0, valueOf(working)), value),
+          `${mechanism.name} ${JSON.stringify(ref)}: ${valueOf(working)} is not ${value}`,
+        ).toBe(true);
     }
   });
 
@@ -66,9 +84,20 @@ describe('workings', () => {
       const working = workingOf(resolvePath(plan, mechanism, jobId), ref)!;
       for (const figure of figuresIn(working)) {
         if (figure.value === undefined || figure.at.length === 0) continue;
-        const changed = applyChanges(plan, [{ at: figure.at, to: typed(figure.value === 0 ? 0.01 : figure.value * (figure.value === 1 ? 0.93 : 1.07)) }]);
-        const after = workingOf(resolvePath(changed, changed.mechanisms.find(({ id }) => id === mechanism.id)!, jobId), ref);
-        const moved = after === undefined || figuresIn(after).some((same) => same.key === figure.key && same.value !== figure.value);
+        const changed = applyChanges(plan, [
+          { at: figure.at, to: typed(figure.value === 0 ? 0.01 : figure.value * (figure.value === 1 ? 0.93 : 1.07)) },
+        ]);
+        const after = workingOf(
+          resolvePath(
+            changed,
+            changed.mechanisms.find(({ id }) => id === mechanism.id)!,
+            jobId,
+          ),
+          ref,
+        );
+        const moved =
+          after === undefined ||
+          figuresIn(after).some((same) => same.key === figure.key && same.value !== figure.value);
         if (!moved) still.push(`${mechanism.id} ${JSON.stringify(ref)} ${figure.key}`);
         // The tree holds to the result after the change as well.
         expect(Number.isNaN(after ? valueOf(after) : 0)).toBe(false);
@@ -98,7 +127,11 @@ describe('workings', () => {
   });
 
   it('names each step once, and typesets it in symbols and in numbers', () => {
-    const working = workingOf(resolvePath(heron, heron.mechanisms[1]!, 'raise'), { of: 'rung', rung: 'volts', situation: 'working' })!;
+    const working = workingOf(resolvePath(heron, heron.mechanisms[1]!, 'raise'), {
+      of: 'rung',
+      rung: 'volts',
+      situation: 'working',
+    })!;
     const steps = stepsIn(working);
     expect(steps[0]).toMatchObject({ symbol: 'x' });
     expect(new Set(steps.map(({ symbol }) => symbol)).size).toBe(steps.length);

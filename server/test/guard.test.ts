@@ -10,12 +10,17 @@ describe('the guard', () => {
     expect((await request(app).get('/api/plans').set('Origin', 'http://elsewhere.test')).status).toBe(403);
     expect((await request(app).post('/api/plans').set('Origin', 'null').send({ name: 'x' })).status).toBe(403);
     expect((await request(app).get('/api/plans').set('Host', 'elsewhere.test')).status).toBe(421);
-    expect((await request(app).get('/api/plans').set('Host', 'localhost:4173').set('Origin', 'http://localhost:4173')).status).toBe(200);
+    expect(
+      (await request(app).get('/api/plans').set('Host', 'localhost:4173').set('Origin', 'http://localhost:4173'))
+        .status,
+    ).toBe(200);
   });
 
   it('takes no body over two megabytes, and no broken one', async () => {
     const { app } = await testApp();
-    const large = await request(app).post('/api/plans').send({ document: { ...heron, note: 'x'.repeat(2_200_000) } });
+    const large = await request(app)
+      .post('/api/plans')
+      .send({ document: { ...heron, note: 'x'.repeat(2_200_000) } });
     expect([large.status, large.headers['content-type']]).toEqual([413, expect.stringContaining('problem+json')]);
     const broken = await request(app).post('/api/plans').set('Content-Type', 'application/json').send('{"name":');
     expect([broken.status, broken.headers['content-type']]).toEqual([400, expect.stringContaining('problem+json')]);
@@ -44,11 +49,18 @@ describe('the guard', () => {
 
 describe('the settings', () => {
   it('have defaults that bind to the loopback address', () => {
-    expect(readSettings({}, '/srv')).toEqual({ port: 4173, host: '127.0.0.1', dataFolder: '/srv/data', logLevel: 'info' });
+    expect(readSettings({}, '/srv')).toEqual({
+      port: 4173,
+      host: '127.0.0.1',
+      dataFolder: '/srv/data',
+      logLevel: 'info',
+    });
   });
 
   it('are read from the environment', () => {
-    expect(readSettings({ PORT: '8080', HOST: '0.0.0.0', ROUGH_GEAR_DATA: '/tmp/x', ROUGH_GEAR_LOG: 'warn' }, '/srv')).toEqual({ port: 8080, host: '0.0.0.0', dataFolder: '/tmp/x', logLevel: 'warn' });
+    expect(
+      readSettings({ PORT: '8080', HOST: '0.0.0.0', ROUGH_GEAR_DATA: '/tmp/x', ROUGH_GEAR_LOG: 'warn' }, '/srv'),
+    ).toEqual({ port: 8080, host: '0.0.0.0', dataFolder: '/tmp/x', logLevel: 'warn' });
   });
 
   it.each([

@@ -8,7 +8,9 @@ import { openDatabase } from '../src/db/open.js';
 import { PlanStore } from '../src/plans/store.js';
 import { ShelfStore } from '../src/shelf/store.js';
 
-export const heron = JSON.parse(readFileSync(new URL('../../contract/demo/heron.json', import.meta.url), 'utf8')) as Plan;
+export const heron = JSON.parse(
+  readFileSync(new URL('../../contract/demo/heron.json', import.meta.url), 'utf8'),
+) as Plan;
 
 export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'rough-gear-server-'));
 

@@ -22,7 +22,8 @@ async function start(folder: string): Promise<{ child: ChildProcess; url: string
   return { child, url };
 }
 
-const ended = (child: ChildProcess) => new Promise<number | null>((resolve) => child.once('exit', (code) => resolve(code)));
+const ended = (child: ChildProcess) =>
+  new Promise<number | null>((resolve) => child.once('exit', (code) => resolve(code)));
 
 /** Saves over and over until the server is gone; gives the last revision that was acknowledged. */
 async function saveUntilGone(url: string, plan: StoredPlan): Promise<number> {
@@ -66,7 +67,11 @@ describe('a killed server', () => {
 
 describe('a wrong setting', () => {
   it('stops the start with one line and exit status 2', async () => {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], { cwd: root, env: { ...process.env, PORT: 'many' }, stdio: ['ignore', 'ignore', 'pipe'] });
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+      cwd: root,
+      env: { ...process.env, PORT: 'many' },
+      stdio: ['ignore', 'ignore', 'pipe'],
+    });
     let said = '';
     child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
     expect(await ended(child)).toBe(2);

@@ -25,7 +25,12 @@ describe('plans', () => {
     const { body } = (await get('/api/plans')) as { body: PlanSummary[] };
     expect(body).toHaveLength(1);
     expect(body[0]).toMatchObject({ id, name: 'Heron', revision: 1 });
-    expect(body[0]!.mechanisms.map(({ headline }) => headline.verdict)).toEqual(['enough', 'tight', 'gives way', 'not known']);
+    expect(body[0]!.mechanisms.map(({ headline }) => headline.verdict)).toEqual([
+      'enough',
+      'tight',
+      'gives way',
+      'not known',
+    ]);
   });
 
   it('open with their revision in the ETag', async () => {
@@ -62,7 +67,9 @@ describe('plans', () => {
   });
 
   it('let only one of many saves at once through', async () => {
-    const answers = await Promise.all(Array.from({ length: 12 }, (_, i) => save({ ...heron, note: `save ${i}` }, '"r1"')));
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, (_, i) => save({ ...heron, note: `save ${i}` }, '"r1"')),
+    );
     expect(answers.filter(({ status }) => status === 200)).toHaveLength(1);
     expect(answers.filter(({ status }) => status === 412)).toHaveLength(11);
     expect(((await get(`/api/plans/${id}/revisions`)).body as unknown[]).length).toBe(2);
@@ -76,13 +83,17 @@ describe('plans', () => {
   it('refuse what is no plan, naming the field', async () => {
     const response = await save({ ...heron, name: '' }, '"r1"');
     expect(response.status).toBe(422);
-    expect((response.body as ProblemDetails).problems).toEqual([{ field: 'name', reason: expect.stringContaining('not allowed to be empty') as string }]);
+    expect((response.body as ProblemDetails).problems).toEqual([
+      { field: 'name', reason: expect.stringContaining('not allowed to be empty') as string },
+    ]);
   });
 
   it('are renamed, duplicated, binned and brought back', async () => {
     const renamed = await request(made.app).patch(`/api/plans/${id}`).set('If-Match', '"r1"').send({ name: 'Egret' });
     expect((renamed.body as StoredPlan).document.name).toBe('Egret');
-    expect((await request(made.app).patch(`/api/plans/${id}`).set('If-Match', '"r1"').send({ name: 'Late' })).status).toBe(412);
+    expect(
+      (await request(made.app).patch(`/api/plans/${id}`).set('If-Match', '"r1"').send({ name: 'Late' })).status,
+    ).toBe(412);
     const copy = (await request(made.app).post(`/api/plans/${id}/duplicate`)).body as StoredPlan;
     expect(copy.document.name).toBe('Egret copy');
 
@@ -90,7 +101,10 @@ describe('plans', () => {
     expect((await get(`/api/plans/${id}`)).status).toBe(404);
     expect((await save(heron, '"r2"')).status).toBe(404);
     expect(((await get('/api/plans')).body as PlanSummary[]).map(({ id: one }) => one)).toEqual([copy.id]);
-    expect(((await get('/api/plans?bin=true')).body as PlanSummary[])[0]).toMatchObject({ id, deletedAt: expect.any(String) as string });
+    expect(((await get('/api/plans?bin=true')).body as PlanSummary[])[0]).toMatchObject({
+      id,
+      deletedAt: expect.any(String) as string,
+    });
     expect((await request(made.app).post(`/api/plans/${id}/restore`)).status).toBe(200);
     expect((await request(made.app).post(`/api/plans/${id}/restore`)).status).toBe(404);
   });
@@ -108,7 +122,11 @@ describe('plans', () => {
   it('answer addresses that are none with a problem', async () => {
     for (const path of ['/api/plans/not-an-id', '/api/nothing', '/api/plans/00000000-0000-4000-8000-000000000000']) {
       const response = await get(path);
-      expect([path, response.status, response.headers['content-type']]).toEqual([path, 404, expect.stringContaining('problem+json')]);
+      expect([path, response.status, response.headers['content-type']]).toEqual([
+        path,
+        404,
+        expect.stringContaining('problem+json'),
+      ]);
     }
     expect((await get('/api/plans?bin=perhaps')).status).toBe(400);
   });
@@ -127,7 +145,11 @@ describe('old revisions', () => {
 
   it('are kept whole for the last fifty, then one a day', () => {
     const recent = Array.from({ length: 50 }, (_, i) => day(i + 11, '2026-03-09'));
-    const old = [...[1, 2, 3].map((revision) => day(revision, '2026-03-01')), ...[4, 5].map((revision) => day(revision, '2026-03-02')), day(6, '2026-03-03')];
+    const old = [
+      ...[1, 2, 3].map((revision) => day(revision, '2026-03-01')),
+      ...[4, 5].map((revision) => day(revision, '2026-03-02')),
+      day(6, '2026-03-03'),
+    ];
     expect(thinned([...old, ...recent])).toEqual([4, 2, 1]);
     expect(thinned(recent)).toEqual([]);
   });

@@ -21,12 +21,20 @@ export async function firstScreen(): Promise<FirstScreen> {
   const url = await new Promise<string>((resolve) => {
     server.stdout.on('data', (chunk: Buffer) => resolve(/http:\S+/.exec(chunk.toString())?.[0] ?? ''));
   });
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
   try {
     const robots = await best(browser, `${url}/robots`, 'h2');
     const plans = (await (await fetch(`${url}/api/plans`)).json()) as { id: string }[];
     const mechanism = await best(browser, `${url}/robots/${plans[0]?.id}/lift`, '[data-testid="gauge"] button');
-    return { robotsUsableMs: robots.ms, mechanismUsableMs: mechanism.ms, robotsBytes: robots.bytes, mechanismBytes: mechanism.bytes };
+    return {
+      robotsUsableMs: robots.ms,
+      mechanismUsableMs: mechanism.ms,
+      robotsBytes: robots.bytes,
+      mechanismBytes: mechanism.bytes,
+    };
   } finally {
     await browser.close();
     server.kill();
@@ -34,7 +42,11 @@ export async function firstScreen(): Promise<FirstScreen> {
   }
 }
 
-async function best(browser: Awaited<ReturnType<typeof chromium.launch>>, url: string, usable: string): Promise<{ ms: number; bytes: number }> {
+async function best(
+  browser: Awaited<ReturnType<typeof chromium.launch>>,
+  url: string,
+  usable: string,
+): Promise<{ ms: number; bytes: number }> {
   const tries = [];
   for (let i = 0; i < 3; i++) {
     const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
@@ -42,7 +54,11 @@ async function best(browser: Awaited<ReturnType<typeof chromium.launch>>, url: s
     await page.goto(url, { waitUntil: 'commit' });
     await page.waitForSelector(usable);
     const ms = Math.round(performance.now() - started);
-    const bytes = await page.evaluate(() => performance.getEntriesByType('resource').reduce((sum, entry) => sum + (entry as PerformanceResourceTiming).transferSize, 0));
+    const bytes = await page.evaluate(() =>
+      performance
+        .getEntriesByType('resource')
+        .reduce((sum, entry) => sum + (entry as PerformanceResourceTiming).transferSize, 0),
+    );
     tries.push({ ms, bytes });
     await page.context().close();
   }

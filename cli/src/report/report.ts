@@ -92,12 +92,18 @@ function jobReport(plan: Plan, mechanism: MechanismResult, job: JobResult) {
       peakSupplyCurrent: { value: run.peakSupplyCurrent, unit: 'A' },
       leastPackVoltage: { value: run.leastPackVoltage, unit: 'V' },
       packEnergy: { value: run.packEnergy, unit: 'J' },
-      windingTemperature: run.windingTemperature === undefined ? undefined : { value: run.windingTemperature, unit: '°C' },
+      windingTemperature:
+        run.windingTemperature === undefined ? undefined : { value: run.windingTemperature, unit: '°C' },
     },
   };
 }
 
-function ladderReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladder: JobResult['ladders'][Ladder['situation']]) {
+function ladderReport(
+  plan: Plan,
+  mechanism: MechanismResult,
+  job: JobResult,
+  ladder: JobResult['ladders'][Ladder['situation']],
+) {
   return {
     verdict: ladder.verdict,
     answer: `${ladder.sentence.lead} ${ladder.sentence.rest}`,
@@ -121,7 +127,9 @@ function rungReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladd
     wants: rung.wants,
     outOfReach: rung.outOfReach,
     missing: rung.lacks.map(({ label }) => label),
-    mends: needsMend ? mendReport(plan, mechanism.id, { jobId: job.jobId, rung: rung.id, situation: ladder.situation }) : undefined,
+    mends: needsMend
+      ? mendReport(plan, mechanism.id, { jobId: job.jobId, rung: rung.id, situation: ladder.situation })
+      : undefined,
   };
 }
 
@@ -135,10 +143,16 @@ function checkReport(plan: Plan, mechanism: MechanismResult, job: JobResult, che
     there: answered(check.there),
     sentence: check.sentence,
     missing: check.lacks.map(({ label }) => label),
-    mends: check.verdict === 'gives way' ? mendReport(plan, mechanism.id, { jobId: job.jobId, check: check.id }) : undefined,
+    mends:
+      check.verdict === 'gives way' ? mendReport(plan, mechanism.id, { jobId: job.jobId, check: check.id }) : undefined,
   };
 }
 
 function mendReport(plan: Plan, mechanismId: string, target: Target) {
-  return mendsFor(plan, mechanismId, target).map(({ label, before, after, firstAfter }: Mend) => ({ label, before, after, firstAfter }));
+  return mendsFor(plan, mechanismId, target).map(({ label, before, after, firstAfter }: Mend) => ({
+    label,
+    before,
+    after,
+    firstAfter,
+  }));
 }

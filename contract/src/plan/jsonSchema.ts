@@ -17,11 +17,19 @@ function withoutFallbacks(node: unknown): unknown {
   if (Array.isArray(node)) return node.map(withoutFallbacks);
   if (typeof node !== 'object' || node === null) return node;
   return Object.fromEntries(
-    Object.entries(node).map(([key, value]) => [key, withoutFallbacks(key === 'anyOf' && Array.isArray(value) ? value.filter((one) => !isFallback(one)) : value)]),
+    Object.entries(node).map(([key, value]) => [
+      key,
+      withoutFallbacks(key === 'anyOf' && Array.isArray(value) ? value.filter((one) => !isFallback(one)) : value),
+    ]),
   );
 }
 
 function isFallback(node: unknown): boolean {
   const { properties, additionalProperties } = node as Schema;
-  return typeof properties === 'object' && properties !== null && Object.keys(properties).join() === 'kind' && additionalProperties !== false;
+  return (
+    typeof properties === 'object' &&
+    properties !== null &&
+    Object.keys(properties).join() === 'kind' &&
+    additionalProperties !== false
+  );
 }

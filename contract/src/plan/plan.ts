@@ -82,7 +82,9 @@ export const planSchema = Joi.object<Writable<Plan>, true>({
   version: Joi.number().valid(PLAN_VERSION).required(),
   name: Joi.string().trim().min(1).max(80).required(),
   note: Joi.string().max(2000).allow(''),
-  parts: Joi.object().pattern(/^.{1,40}$/, partCopy).required(),
+  parts: Joi.object()
+    .pattern(/^.{1,40}$/, partCopy)
+    .required(),
   supply: Joi.array<SupplyNode[]>().items(supplyNode).min(1).max(80).required(),
   mechanisms: Joi.array<Mechanism[]>().items(mechanism).max(40).required(),
 });

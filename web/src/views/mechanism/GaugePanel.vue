@@ -118,7 +118,13 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
         <VerdictRing :verdict="one.verdict" />{{ one.name }}<span class="sr-only">: {{ one.verdict }}</span>
       </button>
     </div>
-    <div role="tablist" aria-label="Situation" class="grid grid-cols-3 border border-ink" tabindex="-1" @keydown="tabKey">
+    <div
+      role="tablist"
+      aria-label="Situation"
+      class="grid grid-cols-3 border border-ink"
+      tabindex="-1"
+      @keydown="tabKey"
+    >
       <button
         v-for="id in SITUATIONS"
         :id="`tab-${id}`"

@@ -1,0 +1,134 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '../fixtures.js';
+
+const VIEWS = ['pack', 'branch', 'controller', 'motor', 's1', 'output', 'load'] as const;
+
+for (const theme of ['light', 'dark'] as const) {
+  test.describe(`in ${theme}`, () => {
+    test.beforeEach(async ({ page }) => {
+      await page.addInitScript((value) => localStorage.setItem('rough-gear:theme', value), theme);
+    });
+
+    const check = async (page: import('@playwright/test').Page, name: string) => {
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      expect(
+        violations.map(
+          ({ id, nodes }) =>
+            `${name}: ${id}: ${nodes
+              .slice(0, 3)
+              .map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary ?? ''}`)
+              .join(' | ')}`,
+        ),
+      ).toEqual([]);
+    };
+
+    test('every link of a mechanism, the robots and the sheets have nothing axe objects to', async ({
+      heron,
+      page,
+      server,
+    }) => {
+      test.setTimeout(120_000);
+      await page.goto(`${server.url}/robots`);
+      await page.getByRole('link', { name: 'Heron', exact: true }).waitFor();
+      await check(page, 'robots');
+      for (const mechanism of ['lift', 'drive'] as const) {
+        for (const link of VIEWS) {
+          await heron.open(mechanism, link);
+          await check(page, `${mechanism} ${link}`);
+        }
+      }
+      for (const mechanism of ['climb', 'hoist']) {
+        await heron.open(mechanism);
+        await check(page, mechanism);
+      }
+      await page.getByRole('button', { name: 'Add a mechanism' }).click();
+      await page.getByRole('dialog').waitFor();
+      await check(page, 'add a mechanism');
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Shortcuts' }).click();
+      await check(page, 'shortcuts');
+      await page.keyboard.press('Escape');
+      await heron.open('lift');
+      await page.getByRole('button', { name: 'Change', exact: true }).click();
+      await page.getByTestId('shelf-parts').waitFor();
+      await check(page, 'shelf');
+      await page.keyboard.press('Escape');
+      await page.getByRole('region', { name: 'What gives first' }).getByRole('button', { name: 'Working' }).click();
+      await page.locator('.katex').first().waitFor();
+      await check(page, 'working');
+    });
+  });
+}
+
+test('the whole decision is done by keyboard alone', async ({ page, server }) => {
+  await page.goto(`${server.url}/robots`);
+  await page.getByRole('link', { name: 'Mast lift' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByTestId('gauge').waitFor();
+
+  // Links by number, the ruler by arrow keys, the situations as tabs, a mend by Enter.
+  await page.keyboard.press('7');
+  await expect(page.getByRole('heading', { name: 'Drum' })).toBeVisible();
+  const handle = page.getByTestId('ratio-handle');
+  await handle.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(handle).toHaveAttribute('aria-valuetext', '9.188 to 1');
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowLeft');
+  await expect(handle).toHaveAttribute('aria-valuetext', '8.813 to 1');
+  await page.getByRole('tab', { name: /working/ }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('tab', { name: /holding/ })).toBeFocused();
+  await expect(page.getByTestId('answer')).toContainText('ratchet');
+  await page.keyboard.press('ArrowLeft');
+  await page.getByTestId('mends').getByRole('button').first().focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+  await page.keyboard.press('j');
+  await expect(page).toHaveURL(/\/climb/);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+});
+
+test('single keys can be switched off, and do nothing inside a field', async ({ heron, page }) => {
+  await heron.open('lift', 'motor');
+  await page.getByRole('textbox', { name: 'stall torque' }).focus();
+  await page.keyboard.type('1');
+  await expect(page.getByRole('heading', { name: 'Motor' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Shortcuts' }).click();
+  await page.getByRole('checkbox', { name: 'single-key shortcuts are on' }).uncheck();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('heading', { name: 'Motor' })).toBeVisible();
+});
+
+test('it reflows to a phone without scrolling sideways, and stays usable', async ({ heron, page }) => {
+  await page.setViewportSize({ width: 320, height: 720 });
+  await heron.open('lift');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
+  await page.getByRole('button', { name: 'Mechanisms of Heron' }).click();
+  await page.getByRole('link', { name: /Capstan climb/ }).click();
+  await expect(page).toHaveURL(/\/climb/);
+});
+
+test('every chart has its table', async ({ heron, page }) => {
+  await heron.open('lift');
+  for (const button of await page.getByRole('button', { name: 'table' }).all()) await button.click();
+  await expect(page.getByRole('region', { name: 'Reach as a table' }).getByRole('row').nth(1)).toContainText(
+    'motor-side limit',
+  );
+  await expect(page.getByRole('region', { name: 'Run as a table' }).getByRole('row').last()).toContainText('1.51');
+});
+
+test('a change is announced politely', async ({ heron, page }) => {
+  await heron.open('lift');
+  await page.getByTestId('ratio-handle').focus();
+  await page.keyboard.press('PageDown');
+  await expect(page.locator('[aria-live="polite"]').filter({ hasText: 'First to give' })).toHaveText(
+    /First to give: .+, 1\.21× to \d\.\d\d×/,
+  );
+});

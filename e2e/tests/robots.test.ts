@@ -1,0 +1,126 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '../fixtures.js';
+
+test('the start page says what is wrong in each robot, and makes, renames, duplicates, bins and brings back', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/robots`);
+  await expect(page.getByText('1 gives way, 1 tight, 1 not known, 1 enough')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Duplicate Limpet' }).click();
+  await expect(page.getByRole('link', { name: 'Limpet copy' })).toBeVisible();
+  await page.getByRole('button', { name: 'Rename Limpet copy' }).click();
+  await page.getByRole('textbox', { name: 'name' }).fill('Whelk');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('link', { name: 'Whelk', exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Put Whelk into the bin' }).click();
+  await expect(page.getByRole('link', { name: 'Whelk', exact: true })).toBeHidden();
+  await page.getByRole('button', { name: 'Bin (1)' }).click();
+  await page.getByRole('button', { name: 'Bring Whelk back' }).click();
+  await expect(page.getByRole('link', { name: 'Whelk', exact: true })).toBeVisible();
+});
+
+test('a plan is exported as the file the command line reads, and imported again; a wrong file is refused by field', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/robots`);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export Heron' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('heron.rough-gear.json');
+  const text = readFileSync((await download.path())!, 'utf8');
+  expect(JSON.parse(text)).toMatchObject({ format: 'rough-gear-plan', version: 1, name: 'Heron' });
+
+  const chooser = page.getByLabel('Plan file to import');
+  await chooser.setInputFiles({
+    name: 'gull.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text.replace('"name": "Heron"', '"name": "Gull"')),
+  });
+  await expect(page.getByRole('link', { name: 'Gull', exact: true })).toBeVisible();
+  await chooser.setInputFiles({
+    name: 'bad.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text.replace('"si": 20,', '"si": -20,')),
+  });
+  await expect(page.getByRole('alert')).toContainText('mechanisms[1].jobs[0].mass.si: must be greater than 0 (is -20)');
+  await chooser.setInputFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('hello') });
+  await expect(page.getByRole('alert')).toContainText('notes.txt was not imported. file: is not JSON');
+});
+
+test('the first five minutes: a new robot, three numbers and a kind, and the gauge answers', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.url}/robots`);
+  await page.getByRole('button', { name: 'New robot' }).click();
+  await page.getByRole('textbox', { name: 'name' }).fill('Tern');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Add a mechanism' }).last().click();
+  const dialog = page.getByRole('dialog', { name: 'Add a mechanism' });
+  await expect(dialog.getByRole('button', { name: 'Add it' })).toBeDisabled();
+  await dialog.getByRole('textbox', { name: 'what: the load' }).fill('a lot');
+  await expect(dialog.getByText('does not start with a number')).toBeVisible();
+  await dialog.getByRole('textbox', { name: 'what: the load' }).fill('26 lb');
+  await dialog.getByRole('textbox', { name: 'how far' }).fill('1 m');
+  await dialog.getByRole('textbox', { name: 'in what time' }).fill('2 s');
+  await dialog.getByRole('textbox', { name: 'called' }).fill('Shelf lift');
+  await dialog.getByRole('button', { name: 'Add it' }).click();
+
+  await expect(page.getByRole('navigation', { name: 'Mechanisms' })).toContainText('Shelf lift');
+  await expect(page.getByTestId('failing')).toContainText('Nothing keeps it up');
+  await expect(page.getByTestId('answer')).toContainText('gives first, at');
+  await page.keyboard.press('5');
+  await expect(page.getByRole('button', { name: /ratio is typical/ })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('navigation', { name: 'Mechanisms' })).toContainText('Shelf lift');
+});
+
+test('a mechanism is renamed, moved by its buttons, removed, and brought back by undo', async ({ heron, page }) => {
+  await heron.open('lift');
+  const list = page.getByRole('navigation', { name: 'Mechanisms' });
+  await page.getByRole('button', { name: 'Rename', exact: true }).click();
+  await page.getByRole('textbox', { name: 'name of the mechanism' }).fill('Tower');
+  await page.getByRole('dialog').getByRole('button', { name: 'Rename' }).click();
+  await expect(list).toContainText('Tower');
+  await list.getByRole('link', { name: /Tower/ }).focus();
+  await page.getByRole('button', { name: 'Move Tower up' }).click();
+  await expect(list.getByRole('link').first()).toContainText('Tower');
+  await page.getByRole('button', { name: 'Remove mechanism' }).click();
+  await expect(list).not.toContainText('Tower');
+  await page.keyboard.press('Control+z');
+  await expect(list).toContainText('Tower');
+});
+
+test('a mechanism is dragged into another place', async ({ heron, page }) => {
+  await heron.open('lift');
+  const list = page.getByRole('navigation', { name: 'Mechanisms' });
+  await list.getByRole('link', { name: /Buoy hoist/ }).hover();
+  const handle = (await list.locator('.drag').last().boundingBox())!;
+  const first = (await list.getByRole('link').first().boundingBox())!;
+  await page.mouse.move(handle.x + 10, handle.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(handle.x + 10, first.y + 30, { steps: 15 });
+  await page.mouse.move(handle.x + 10, first.y + 5, { steps: 5 });
+  await page.mouse.up();
+  await expect(list.getByRole('link').first()).toContainText('Buoy hoist');
+  await heron.saved();
+  expect((await heron.stored()).document.mechanisms[0]!.name).toBe('Buoy hoist');
+});
+
+test('a part is picked off the shelf, and the plan takes a copy of it', async ({ heron, page }) => {
+  await heron.open('lift', 'motor');
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await page.getByRole('textbox', { name: 'find by name or figure' }).fill('76 mm');
+  await page.getByTestId('shelf-parts').getByRole('button').click();
+  await expect(page.getByRole('heading', { name: 'Motor' }).locator('..')).toContainText('brushed 12 V, 76 mm can');
+  await heron.saved();
+  const { document } = await heron.stored();
+  const copy = document.parts[document.mechanisms[1]!.choices[0]!.drive.motor]!;
+  expect(copy).toMatchObject({ shelfId: 'motor-brushed-76', shelfRevision: 1 });
+  // The climb still has the motor it had.
+  expect(document.mechanisms[2]!.choices[0]!.drive.motor).toBe('motor-1');
+});

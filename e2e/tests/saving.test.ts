@@ -1,0 +1,87 @@
+import { expect, test, Heron } from '../fixtures.js';
+
+test('with the server stopped an edit is kept, survives a reload, and is sent when the server is back', async ({
+  heron,
+  page,
+  server,
+}) => {
+  await heron.open('lift', 'load');
+  // The shell must be kept before the server goes.
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await page.getByTestId('gauge').waitFor();
+  await server.stop();
+
+  await page.getByRole('textbox', { name: 'load', exact: true }).fill('17 kg');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('save-state')).toContainText('offline: kept in this browser');
+
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'load', exact: true })).toHaveValue('17 kg');
+  await expect(page.getByTestId('save-state')).toContainText('offline');
+
+  await server.start();
+  await heron.saved();
+  const job = (await heron.stored()).document.mechanisms[1]!.jobs[0]!;
+  expect(job.kind === 'raise' && job.mass?.as).toBe('17 kg');
+});
+
+test('two tabs edit, and neither is lost', async ({ heron, page, server, context }) => {
+  const second = await context.newPage();
+  const other = new Heron(server, second, heron.id);
+  await heron.open('lift', 'load');
+  await other.open('lift', 'load');
+
+  await page.getByRole('textbox', { name: 'load', exact: true }).fill('18 kg');
+  await page.keyboard.press('Enter');
+  await heron.saved();
+  await second.getByRole('textbox', { name: 'how far' }).fill('1.1 m');
+  await second.keyboard.press('Enter');
+  await expect(second.getByRole('alert')).toContainText('This plan was saved elsewhere');
+  // What this tab typed still stands there.
+  await expect(second.getByRole('textbox', { name: 'how far' })).toHaveValue('1.1 m');
+
+  await second.getByRole('button', { name: /Both: mine as a plan of its own/ }).click();
+  await expect(second.getByRole('textbox', { name: 'load', exact: true })).toHaveValue('18 kg');
+  await second.goto(`${server.url}/robots`);
+  await second.getByRole('link', { name: 'Heron (mine)', exact: true }).click();
+  await second
+    .getByRole('navigation', { name: 'Mechanisms' })
+    .getByRole('link', { name: /Mast lift/ })
+    .click();
+  await second.keyboard.press('8');
+  await expect(second.getByRole('textbox', { name: 'how far' })).toHaveValue('1.1 m');
+});
+
+test('mine over theirs leaves theirs as a revision; theirs over mine leaves mine one undo away', async ({
+  heron,
+  page,
+  server,
+  context,
+}) => {
+  const second = await context.newPage();
+  const other = new Heron(server, second, heron.id);
+  await heron.open('lift', 'load');
+  await other.open('lift', 'load');
+  await page.getByRole('textbox', { name: 'load', exact: true }).fill('18 kg');
+  await page.keyboard.press('Enter');
+  await heron.saved();
+
+  await second.getByRole('textbox', { name: 'load', exact: true }).fill('19 kg');
+  await second.keyboard.press('Enter');
+  await second.getByRole('button', { name: /The stored one/ }).click();
+  await expect(second.getByRole('textbox', { name: 'load', exact: true })).toHaveValue('18 kg');
+  await second.getByRole('button', { name: 'Undo' }).click();
+  await expect(second.getByRole('textbox', { name: 'load', exact: true })).toHaveValue('19 kg');
+  await other.saved();
+
+  await page.getByRole('textbox', { name: 'load', exact: true }).fill('16 kg');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /Mine/ }).click();
+  await heron.saved();
+  await page.getByRole('button', { name: 'Revisions' }).click();
+  const revisions = page.getByRole('dialog', { name: 'Revisions of this plan' });
+  await expect(revisions.getByRole('listitem')).toHaveCount(4);
+  await revisions.getByRole('listitem').nth(1).getByRole('button', { name: 'Bring back' }).click();
+  await expect(page.getByRole('textbox', { name: 'load', exact: true })).toHaveValue('19 kg');
+});
