@@ -18,7 +18,7 @@ const {
 defineEmits<{ select: [rung: Rung] }>();
 
 const { show } = useDisplay();
-const ROW = 23;
+const ROW = 24;
 const AXIS = 60;
 const LABELS = 90;
 const TOP = 26;

@@ -66,6 +66,7 @@ function start(): void {
 }
 
 function typed(): void {
+  editing.value = true;
   kept.value = false;
   if (read.value?.ok) emit('preview', quantity(read.value.si, text.value.trim()));
 }

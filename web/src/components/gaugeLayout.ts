@@ -4,7 +4,6 @@ import type { Rung } from '@rough-gear/core';
 export const LEAST = 0.5;
 export const MOST = 10;
 export const NAMED_BELOW = 3;
-const MOST_NAMED = 7;
 
 /** Height of a multiple from the top of a scale of a given height. */
 export function heightOf(multiple: number, height: number): number {
@@ -42,7 +41,8 @@ export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: n
   const within = known.filter((rung) => rung.multiple! <= MOST);
   const low = within.filter((rung) => rung.multiple! < NAMED_BELOW);
   const high = within.filter((rung) => rung.multiple! >= NAMED_BELOW);
-  const named = expanded ? within : [...low, ...high.slice(0, Math.max(0, MOST_NAMED - low.length))];
+  const room = Math.floor(heightOf(1, height) / rowHeight);
+  const named = expanded ? within : [...low, ...high.slice(0, Math.max(0, room - low.length))];
   return {
     rows: pushApart(
       [...named]
@@ -58,32 +58,37 @@ export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: n
   };
 }
 
-/** Labels at their marks, moved no further than needed so that each has a row's height to itself. */
+/**
+ * Labels at their marks, moved apart so that each has a row's height to itself: those above the job's
+ * line stack upwards from it, those below it downwards from its words.
+ */
 function pushApart(
   marks: readonly { rung: Rung; mark: number }[],
   height: number,
   rowHeight: number,
 ): readonly GaugeRow[] {
-  const labels = marks.map(({ mark }) => mark);
   const jobLine = heightOf(1, height);
-  for (let pass = 0; pass < 60; pass++) {
-    let moved = false;
-    for (let i = 1; i < labels.length; i++) {
-      const lacking = rowHeight - (labels[i]! - labels[i - 1]!);
-      if (lacking > 0.01) {
-        labels[i - 1]! -= lacking / 2;
-        labels[i]! += lacking / 2;
-        moved = true;
-      }
-    }
-    marks.forEach(({ rung }, i) => {
-      const [least, most] =
-        rung.multiple! >= 1
-          ? [rowHeight / 2 - 4, jobLine - rowHeight / 2 - 1]
-          : [jobLine + JOB_WORDS + rowHeight / 2, Infinity];
-      labels[i] = Math.min(most, Math.max(least, labels[i]!));
-    });
-    if (!moved) break;
-  }
-  return marks.map(({ rung, mark }, i) => ({ rung, mark, label: labels[i]! }));
+  const above = marks.filter(({ rung }) => rung.multiple! >= 1);
+  const below = marks.filter(({ rung }) => rung.multiple! < 1);
+  let floor = jobLine - rowHeight / 2 - 1;
+  const upwards = [...above].reverse().map(({ rung, mark }) => {
+    const label = Math.min(mark, floor);
+    floor = label - rowHeight;
+    return { rung, mark, label };
+  });
+  let ceiling = jobLine + JOB_WORDS + rowHeight / 2;
+  const downwards = below.map(({ rung, mark }) => {
+    const label = Math.max(mark, ceiling);
+    ceiling = label + rowHeight;
+    return { rung, mark, label };
+  });
+  // What would stand above the scale is moved back down, as far as there is room.
+  const rows = [...upwards].reverse();
+  let top = rowHeight / 2 - 4;
+  const fitting = rows.map((row) => {
+    const label = Math.max(row.label, Math.min(top, jobLine));
+    top = label + rowHeight;
+    return { ...row, label };
+  });
+  return [...fitting, ...downwards];
 }

@@ -1,0 +1,184 @@
+import { readFileSync } from 'node:fs';
+import { etagOf } from '@rough-gear/contract/api';
+import type { Plan } from '@rough-gear/core';
+import { createPinia, setActivePinia } from 'pinia';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { keep, readKept } from '../src/stores/kept.js';
+import { usePlan } from '../src/stores/plan.js';
+
+const heron = JSON.parse(readFileSync(new URL('../../contract/demo/heron.json', import.meta.url), 'utf8')) as Plan;
+const ID = 'plan-1';
+
+/** A browser's storage and a server with one plan, both small. */
+class Stand {
+  readonly kept = new Map<string, string>();
+  revision = 1;
+  document: Plan = heron;
+  away = false;
+  saves = 0;
+
+  storage = {
+    getItem: (key: string) => this.kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void this.kept.set(key, value),
+  };
+
+  fetch = async (
+    _url: string,
+    { method, headers, body }: { method: string; headers: Record<string, string>; body?: string },
+  ): Promise<Response> => {
+    if (this.away) throw new TypeError('fetch failed');
+    if (method === 'PUT') {
+      if (headers['If-Match'] !== etagOf(this.revision)) {
+        return this.answer(
+          412,
+          { type: 'about:blank', title: 'stale', status: 412, stored: this.stored() },
+          'application/problem+json',
+        );
+      }
+      this.document = JSON.parse(body!) as Plan;
+      this.revision++;
+      this.saves++;
+    }
+    return this.answer(200, this.stored());
+  };
+
+  private stored() {
+    return { id: ID, revision: this.revision, savedAt: '2026-11-25T09:00:00.000Z', document: this.document };
+  }
+
+  private answer(status: number, content: unknown, type = 'application/json'): Promise<Response> {
+    return Promise.resolve(new Response(JSON.stringify(content), { status, headers: { 'Content-Type': type } }));
+  }
+}
+
+let stand: Stand;
+
+beforeEach(() => {
+  stand = new Stand();
+  vi.useFakeTimers();
+  vi.stubGlobal('fetch', stand.fetch);
+  vi.stubGlobal('localStorage', stand.storage);
+  setActivePinia(createPinia());
+});
+
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+const rename = (name: string) => [{ at: ['name'], to: name }];
+
+async function opened() {
+  const plan = usePlan();
+  await plan.open(ID);
+  return plan;
+}
+
+describe('the open plan', () => {
+  it('makes one gesture one undo step, one save and one baseline', async () => {
+    const plan = await opened();
+    plan.begin();
+    plan.preview(rename('H'));
+    plan.preview(rename('He'));
+    expect(plan.document!.name).toBe('He');
+    expect(plan.baseline!.name).toBe('Heron');
+    expect(plan.canUndo).toBe(false);
+    plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([plan.document!.name, plan.state, stand.saves, stand.document.name]).toEqual(['Hen', 'saved', 1, 'Hen']);
+    plan.undo();
+    expect(plan.document).toEqual(heron);
+    plan.redo();
+    expect(plan.document!.name).toBe('Hen');
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(stand.saves).toBe(2);
+  });
+
+  it('gives a cancelled gesture up without a trace', async () => {
+    const plan = await opened();
+    plan.preview(rename('H'));
+    plan.cancel();
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([plan.document!.name, plan.canUndo, stand.saves]).toEqual(['Heron', false, 0]);
+  });
+
+  it('makes no step of a change that changes nothing', async () => {
+    const plan = await opened();
+    plan.commit(rename('Heron'));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([plan.canUndo, stand.saves]).toEqual([false, 0]);
+  });
+
+  it('keeps what the server does not get, and sends it when the server is back', async () => {
+    const plan = await opened();
+    stand.away = true;
+    plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(plan.state).toBe('offline');
+    expect(readKept(ID, stand.storage as Storage)).toMatchObject({
+      unsent: true,
+      revision: 1,
+      document: { name: 'Hen' },
+    });
+    stand.away = false;
+    await vi.advanceTimersByTimeAsync(3000);
+    expect([plan.state, stand.document.name]).toEqual(['saved', 'Hen']);
+    expect(readKept(ID, stand.storage as Storage)).toMatchObject({ unsent: false, revision: 2 });
+  });
+
+  it('opens what was kept while the server is away', async () => {
+    keep(ID, { revision: 1, document: { ...heron, name: 'Hen' }, unsent: true }, stand.storage as Storage);
+    stand.away = true;
+    const plan = await opened();
+    expect([plan.document!.name, plan.state]).toEqual(['Hen', 'offline']);
+  });
+
+  it('sends what was kept from before, when it still fits', async () => {
+    keep(ID, { revision: 1, document: { ...heron, name: 'Hen' }, unsent: true }, stand.storage as Storage);
+    const plan = await opened();
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([plan.state, stand.document.name]).toEqual(['saved', 'Hen']);
+  });
+
+  it('offers both versions when it no longer fits, and goes on with the one chosen', async () => {
+    keep(ID, { revision: 1, document: { ...heron, name: 'Mine' }, unsent: true }, stand.storage as Storage);
+    stand.revision = 4;
+    stand.document = { ...heron, name: 'Theirs' };
+    const plan = await opened();
+    expect([plan.state, plan.document!.name, plan.stored!.document.name]).toEqual(['stale', 'Mine', 'Theirs']);
+    plan.keepMine();
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([plan.state, stand.document.name, stand.revision]).toEqual(['saved', 'Mine', 5]);
+  });
+
+  it('saves nothing over a stale plan until it is decided', async () => {
+    const plan = await opened();
+    stand.revision = 2;
+    stand.document = { ...heron, name: 'Theirs' };
+    plan.commit(rename('Mine'));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(plan.state).toBe('stale');
+    plan.commit(rename('Mine still'));
+    await vi.advanceTimersByTimeAsync(5000);
+    expect([stand.saves, stand.document.name]).toEqual([0, 'Theirs']);
+    plan.takeTheirs();
+    expect(plan.document!.name).toBe('Theirs');
+    plan.undo();
+    expect(plan.document!.name).toBe('Mine still');
+  });
+
+  it('says what it has no copy of when nothing can be opened', async () => {
+    stand.away = true;
+    const plan = await opened();
+    expect([plan.document, plan.failure]).toEqual([undefined, 'the server cannot be reached']);
+  });
+
+  it('says when the browser has no room to keep a copy', async () => {
+    const plan = await opened();
+    stand.storage.setItem = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    plan.commit(rename('Hen'));
+    expect(plan.refusal).toContain('no room');
+  });
+});
