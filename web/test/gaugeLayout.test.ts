@@ -15,6 +15,7 @@ const rung = (multiple: number | undefined, more: Partial<Rung> = {}): Rung => (
   verdict: multiple === undefined ? 'not known' : 'enough',
   outOfReach: false,
   lacks: [],
+  sentence: 'A limit gives.',
   ...(multiple === undefined ? {} : { multiple }),
   ...more,
 });

@@ -126,6 +126,7 @@ function rungReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladd
     multiple: rung.multiple,
     wants: rung.wants,
     outOfReach: rung.outOfReach,
+    sentence: rung.sentence,
     missing: rung.lacks.map(({ label }) => label),
     mends: needsMend
       ? mendReport(plan, mechanism.id, { jobId: job.jobId, rung: rung.id, situation: ladder.situation })
@@ -142,6 +143,7 @@ function checkReport(plan: Plan, mechanism: MechanismResult, job: JobResult, che
     asked: answered(check.asked),
     there: answered(check.there),
     sentence: check.sentence,
+    hint: check.verdict === 'gives way' ? check.hint : undefined,
     missing: check.lacks.map(({ label }) => label),
     mends:
       check.verdict === 'gives way' ? mendReport(plan, mechanism.id, { jobId: job.jobId, check: check.id }) : undefined,

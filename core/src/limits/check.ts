@@ -20,6 +20,8 @@ export interface CheckAnswer {
   readonly asked: Measured | string;
   readonly there: Measured | string;
   readonly sentence: string;
+  /** What would mend it where no lever of the plan does: a part to choose. */
+  readonly hint?: string;
   /** Absent for plain yes or no, which has nothing to compute. */
   readonly working?: () => Expression;
 }
@@ -47,6 +49,7 @@ export interface Check {
   readonly asked?: Measured | string;
   readonly there?: Measured | string;
   readonly sentence: string;
+  readonly hint?: string;
   readonly lacks: readonly Lack[];
 }
 
@@ -64,8 +67,8 @@ export function checkOf(rule: CheckRule, path: PowerPath, run: Run | undefined):
       sentence: `Not known: ${lacks.map((lack) => lack.label).join(', ')} missing.`,
     };
   }
-  const { outcome, asked, there, sentence } = rule.answer(path, run);
-  const common = { id, name, link, asked, there, sentence, lacks };
+  const { outcome, asked, there, sentence, hint } = rule.answer(path, run);
+  const common = { id, name, link, asked, there, sentence, lacks, ...(hint ? { hint } : {}) };
   if ('holds' in outcome) return { ...common, verdict: outcome.holds ? 'enough' : 'gives way' };
   return { ...common, multiple: outcome.multiple, verdict: verdictOf(outcome.multiple, 1) };
 }

@@ -1,4 +1,5 @@
 import type { Lack, LinkKind } from '../figures/figure.js';
+import { show, showMultiple } from '../format/show.js';
 import { lacksOf, type PowerPath } from '../powerpath/path.js';
 import type { LimitId } from './limit.js';
 import { SITUATION_NEEDS, situationOf, type SituationId } from './situation.js';
@@ -21,6 +22,8 @@ export interface Rung {
   /** Beyond what the volts give: it can never be first. */
   readonly outOfReach: boolean;
   readonly lacks: readonly Lack[];
+  /** What there is, what is asked, and the margin, in words. */
+  readonly sentence: string;
 }
 
 /** All limits of one situation, the first to give in front. */
@@ -51,10 +54,27 @@ export function ladderOf(path: PowerPath, id: SituationId): Ladder {
     const { name, subject, link, wants, goodFirst } = limit;
     const common = { id: limit.id, name, subject, link, wants, goodFirst };
     const missing = lacksOf(path, limit.needs(id));
-    if (missing.length > 0) return { ...common, verdict: 'not known', outOfReach: false, lacks: missing };
+    if (missing.length > 0) {
+      const names = missing.map(({ label }) => label).join(', ');
+      return {
+        ...common,
+        verdict: 'not known',
+        outOfReach: false,
+        lacks: missing,
+        sentence: `${subject}: not known, ${names} missing.`,
+      };
+    }
     const capacity = Math.max(0, limit.capacity(path, situation));
     const multiple = capacity / demand;
-    return { ...common, capacity, multiple, verdict: verdictOf(multiple, wants), outOfReach: false, lacks: [] };
+    return {
+      ...common,
+      capacity,
+      multiple,
+      verdict: verdictOf(multiple, wants),
+      outOfReach: false,
+      lacks: [],
+      sentence: sentenceOfRung(subject, capacity, demand, wants, path.load.unit),
+    };
   });
   const reachable = markOutOfReach(rungs);
   const sorted = [...reachable].sort((a, b) => (a.multiple ?? Infinity) - (b.multiple ?? Infinity));
@@ -78,6 +98,11 @@ function idleBecause(path: PowerPath, id: SituationId, demand: number): Ladder['
   return path.train.backEfficiency === 0 ? 'stays by itself' : undefined;
 }
 
+function sentenceOfRung(subject: string, capacity: number, demand: number, wants: number, unit: 'm' | 'rad'): string {
+  const dimension = unit === 'm' ? 'force' : 'torque';
+  return `${subject} gives at ${show(capacity, dimension)}, ${showMultiple(capacity / demand)} the ${show(demand, dimension)} the job takes; wanted is ${showMultiple(wants)}.`;
+}
+
 /** An electric rung above what the volts give is never first. */
 function markOutOfReach(rungs: readonly Rung[]): readonly Rung[] {
   const ceiling = rungs.find((rung) => rung.id === 'volts')?.capacity;
@@ -85,7 +110,12 @@ function markOutOfReach(rungs: readonly Rung[]): readonly Rung[] {
   const electric = new Set(LIMITS.filter((limit) => limit.electric).map((limit) => limit.id));
   return rungs.map((rung) =>
     rung.id !== 'volts' && electric.has(rung.id) && (rung.capacity ?? 0) > ceiling
-      ? { ...rung, outOfReach: true, verdict: 'enough' }
+      ? {
+          ...rung,
+          outOfReach: true,
+          verdict: 'enough',
+          sentence: `${rung.subject} is out of reach: the volts end first.`,
+        }
       : rung,
   );
 }

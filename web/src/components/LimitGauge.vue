@@ -7,7 +7,7 @@ import VerdictRing from './VerdictRing.vue';
 
 /**
  * What gives first, as a gauge: multiples of the job on a logarithmic scale, the job's line at 1×,
- * each limit a mark at its place, with a whisker up to the margin it wants.
+ * each limit a mark at its place, with a whisker to the margin it wants: heavy where it lacks some.
  */
 const {
   ladder,
@@ -35,6 +35,8 @@ const expanded = ref(false);
 const layout = computed(() => layoutGauge(ladder.rungs, height, ROW, expanded.value));
 const at = (multiple: number) => TOP + heightOf(multiple, height);
 const one = computed(() => at(1));
+/** Whiskers stand side by side on the scale, the lowest rung's at the right. */
+const whiskerAt = (i: number) => AXIS - 4 - Math.min(5, layout.value.rows.length - 1 - i) * 3.2;
 
 /** What it was before the last change, where that reads differently. */
 function movedFrom(rung: Rung): string | undefined {
@@ -74,12 +76,12 @@ const demand = computed(() => {
         </text>
       </g>
       <path v-for="tick in MINOR" :key="tick" :d="`M${AXIS - 22} ${at(tick)}h6`" stroke="var(--line)" />
-      <g v-for="{ rung, mark, label } in layout.rows" :key="rung.id">
+      <g v-for="({ rung, mark, label }, i) in layout.rows" :key="rung.id">
         <path
-          v-if="rung.multiple! < rung.wants"
-          :d="`M${AXIS - 7} ${TOP + mark}V${at(rung.wants)}m-4 0h8`"
+          :d="`M${whiskerAt(i)} ${TOP + mark}V${at(rung.wants)}m-2.5 0h5`"
           :stroke="COLOURS[rung.verdict]"
-          stroke-width="1.5"
+          :stroke-width="rung.multiple! < rung.wants ? 2 : 1"
+          :opacity="rung.multiple! < rung.wants ? 1 : 0.55"
           fill="none"
         />
         <path

@@ -101,7 +101,7 @@ function toothed(x: number, y: number, r: number, teeth: number): string {
       <path d="M5 12h34v6" />
     </g>
     <g v-else-if="kind === 'drive-base'">
-      <path d="M6 12h28v12H6zM38 8v4M20 5V1" />
+      <path d="M6 12h28v12H6z" />
       <circle cx="12" cy="29" r="6" />
       <circle cx="28" cy="29" r="6" />
       <path d="M37 18h6M40 15l3 3-3 3" />

@@ -62,10 +62,10 @@ function firstOn(link: Link, result: JobResult): string | undefined {
 </script>
 
 <template>
-  <nav aria-label="Power path" class="squared border-b border-ink">
+  <nav aria-label="Power path" class="squared overflow-x-auto border-b border-ink">
     <ol
       class="grid max-lg:flex max-lg:flex-col"
-      :style="{ gridTemplateColumns: `repeat(${links.length}, minmax(0, 1fr))` }"
+      :style="{ gridTemplateColumns: `repeat(${links.length}, minmax(120px, 1fr))` }"
     >
       <StripLink
         v-for="(link, i) in links"

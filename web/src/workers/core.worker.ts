@@ -74,9 +74,8 @@ export class CoreWorker {
     return found;
   }
 
-  stop(): void {
+  stopMarks(): void {
     this.sweeping++;
-    this.mending++;
   }
 }
 

@@ -21,6 +21,7 @@ export const erpm: CheckRule = {
       asked: { value: highest, dimension: 'speed' },
       there: { value: limit, dimension: 'speed' },
       sentence: `Unloaded on a full pack the motor reaches ${show(highest, 'speed')} electrically; the controller follows up to ${show(limit, 'speed')}.`,
+      hint: `Choose a controller that follows ${show(highest, 'speed')}, or a motor with a lower Kv or fewer poles.`,
       working: () =>
         named(
           'x',

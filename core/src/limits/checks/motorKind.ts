@@ -16,6 +16,7 @@ export const motorKind: CheckRule = {
       outcome: { holds },
       asked: motor.type,
       there,
+      hint: `Choose a controller that drives ${motor.type} motors, or another motor.`,
       sentence: holds
         ? `The controller drives ${motor.type} motors.`
         : `The motor is ${motor.type}, the controller drives ${there} only.`,

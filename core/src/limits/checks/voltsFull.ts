@@ -21,6 +21,7 @@ export const voltsFull: CheckRule = {
       asked: { value: pack.full, dimension: 'voltage' },
       there: { value: controller.highestVoltage, dimension: 'voltage' },
       sentence: `Off the charger the pack gives ${show(pack.full, 'voltage')}; the controller takes up to ${show(controller.highestVoltage, 'voltage')}.`,
+      hint: `Choose a controller for at least ${show(pack.full, 'voltage')}, or a pack of fewer cells.`,
       working: () =>
         named(
           'x',

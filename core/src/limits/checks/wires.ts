@@ -11,7 +11,7 @@ function wireCheck(where: 'main' | 'branch', words: Pick<CheckRule, 'id' | 'name
     link: 'branch',
     needs: [where === 'main' ? 'main breaker' : 'branch breaker', 'wiring'],
     run: false,
-    levers: where === 'branch' ? ['thicker-wire'] : [],
+    levers: [where === 'branch' ? 'thicker-wire' : 'thicker-main'],
     applies: (path) => path[where]?.breaker !== undefined,
     answer: (path) => {
       const { breaker, gauge } = path[where]!;

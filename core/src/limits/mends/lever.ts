@@ -22,6 +22,7 @@ export type LeverId =
   | 'supply-limit-down'
   | 'breaker'
   | 'thicker-wire'
+  | 'thicker-main'
   | 'parallel';
 
 export interface LeverContext {

@@ -211,20 +211,28 @@ const breaker: Lever = {
 
 const GAUGES = [22, 20, 18, 16, 14, 12, 10, 8, 6];
 
-const thickerWire: Lever = {
-  id: 'thicker-wire',
-  span: (context) =>
-    branchNode(context) && context.path.branch.gauge > 6 ? { from: context.path.branch.gauge, to: 6 } : undefined,
-  set: (context, value) => {
-    const node = branchNode(context)!;
-    const gauge = GAUGES.find((size) => size <= value + 1e-9) ?? 6;
-    const wire = { ...node.wire, gauge: quantityOf(gauge, `${gauge} AWG`) };
-    return {
-      changes: [{ at: ['supply', context.plan.supply.indexOf(node), 'wire'], to: wire }],
-      label: `${gauge} AWG wire`,
-    };
-  },
-};
+const mainNode = ({ plan }: LeverContext): ProtectedNode | undefined =>
+  plan.supply.find((node): node is ProtectedNode => node.kind === 'main');
+
+/** A thicker wire in the branch, or from the pack to the main breaker. */
+function wireLever(id: 'thicker-wire' | 'thicker-main', where: 'branch' | 'main'): Lever {
+  const nodeOf = where === 'branch' ? branchNode : mainNode;
+  const thickest = GAUGES.at(-1)!;
+  return {
+    id,
+    span: (context) => {
+      const gauge = context.path[where]?.gauge;
+      return nodeOf(context) && gauge !== undefined && gauge > thickest ? { from: gauge, to: thickest } : undefined;
+    },
+    set: (context, value) => {
+      const node = nodeOf(context)!;
+      const gauge = GAUGES.find((size) => size <= value + 1e-9) ?? thickest;
+      const wire = { ...node.wire, gauge: quantityOf(gauge, `${gauge} AWG`) };
+      const change = { at: ['supply', context.plan.supply.indexOf(node), 'wire'], to: wire };
+      return { changes: [change], label: where === 'branch' ? `${gauge} AWG wire` : `${gauge} AWG main wire` };
+    },
+  };
+}
 
 const parallel: Lever = {
   id: 'parallel',
@@ -308,7 +316,8 @@ export const LEVERS: Readonly<Record<LeverId, Lever>> = {
   'supply-limit': limitLever('supply-limit', 'supplyLimit', true),
   'supply-limit-down': limitLever('supply-limit-down', 'supplyLimit', false),
   breaker,
-  'thicker-wire': thickerWire,
+  'thicker-wire': wireLever('thicker-wire', 'branch'),
+  'thicker-main': wireLever('thicker-main', 'main'),
   parallel,
 };
 

@@ -16,6 +16,7 @@ import { useMechanism } from '../../composables/useMechanism.js';
 import { useMends } from '../../composables/useMends.js';
 import CheckList from './CheckList.vue';
 import MendList from './MendList.vue';
+import RingsNote from './RingsNote.vue';
 import VerdictKey from './VerdictKey.vue';
 
 /** What gives first: three situations, the gauge, the answer in a sentence, the mends, the checks. */
@@ -50,6 +51,10 @@ const targetName = computed(() => {
   if (!wanted) return '';
   if ('check' in wanted) return job.value.checks.find(({ id }) => id === wanted.check)?.name ?? '';
   return job.value.ladders[wanted.situation].rungs.find(({ id }) => id === wanted.rung)?.name ?? '';
+});
+const targetHint = computed(() => {
+  const wanted = target.value;
+  return wanted && 'check' in wanted ? job.value.checks.find(({ id }) => id === wanted.check)?.hint : undefined;
 });
 const needsMend = computed(() => {
   const wanted = target.value;
@@ -100,7 +105,8 @@ const announcement = computed(() => {
   if (now === undefined || was === undefined || showMultiple(now) === showMultiple(was)) return '';
   return `First to give: ${ladder.value.first?.name}, ${showMultiple(was)} to ${showMultiple(now)}`;
 });
-const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selected.value) ?? ladder.value.first);
+const selectedRung = computed(() => ladder.value.rungs.find(({ id }) => id === selected.value));
+const openRung = computed(() => selectedRung.value ?? ladder.value.first);
 </script>
 
 <template>
@@ -143,6 +149,7 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
         <span class="sr-only">{{ job.ladders[id].verdict }}</span>
       </button>
     </div>
+    <RingsNote />
     <div id="situation-panel" role="tabpanel" :aria-labelledby="`tab-${situation}`" class="flex grow flex-col gap-1.5">
       <div ref="room" class="min-h-[206px] grow basis-0 max-lg:basis-[280px]">
         <LimitGauge
@@ -157,7 +164,8 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
         <p v-for="check in failingChecks" :key="check.id" class="border-l-3 border-gives pl-2" data-testid="failing">
           <b>Gives way, whatever the gauge says.</b> {{ check.sentence }}
         </p>
-        <p data-testid="answer">
+        <p v-if="selectedRung" data-testid="rung-said">{{ selectedRung.sentence }}</p>
+        <p v-else data-testid="answer">
           <b>{{ ladder.sentence.lead }}</b> {{ ladder.sentence.rest }}
         </p>
         <p class="flex gap-4 text-xs">
@@ -180,7 +188,7 @@ const openRung = computed(() => ladder.value.rungs.find(({ id }) => id === selec
           <VerdictKey class="ml-auto" />
         </p>
       </div>
-      <MendList v-if="needsMend" :search="search" :name="targetName" @apply="apply" />
+      <MendList v-if="needsMend" :search="search" :name="targetName" :hint="targetHint" @apply="apply" />
     </div>
     <CheckList
       :checks="job.checks"

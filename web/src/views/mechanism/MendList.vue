@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import type { MendSearch } from '../../composables/useMends.js';
 
 /** Changes that mend a limit, each with what gives first before and after; one click applies one. */
-const { search } = defineProps<{ search: MendSearch; name: string }>();
+const { search } = defineProps<{ search: MendSearch; name: string; hint?: string | undefined }>();
 defineEmits<{ apply: [mend: Mend] }>();
 
 const FEW = 4;
@@ -45,7 +45,8 @@ const shown = computed(() => (all.value ? search.mends : search.mends.slice(0, F
       {{ all ? 'fewer' : `${search.mends.length - FEW} more that do it` }}
     </button>
     <p v-if="!search.done" class="text-xs text-second" role="status">looking for changes that do it …</p>
-    <p v-else-if="search.mends.length === 0" class="text-sm">
+    <p v-else-if="search.mends.length === 0 && hint">{{ hint }}</p>
+    <p v-else-if="search.mends.length === 0">
       No single change does it without making something else give way. Change two things together, or ask less of it.
     </p>
   </div>

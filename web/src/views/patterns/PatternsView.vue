@@ -1,1 +1,155 @@
-<template><p>patterns</p></template>
+<script setup lang="ts">
+import { ref } from 'vue';
+import BaseDialog from '../../components/BaseDialog.vue';
+import ChartFrame from '../../components/ChartFrame.vue';
+import ChoiceField from '../../components/ChoiceField.vue';
+import CountField from '../../components/CountField.vue';
+import LimitGauge from '../../components/LimitGauge.vue';
+import LinkDrawing, { type DrawingKind } from '../../components/LinkDrawing.vue';
+import QuantityField from '../../components/QuantityField.vue';
+import SourceTag from '../../components/SourceTag.vue';
+import StripLink from '../../components/StripLink.vue';
+import TexFormula from '../../components/TexFormula.vue';
+import VerdictRing from '../../components/VerdictRing.vue';
+import VerdictWord from '../../components/VerdictWord.vue';
+import MendList from '../mechanism/MendList.vue';
+import { FIGURES_SHOWN, LADDERS, LINKS, VERDICTS } from './samples.js';
+
+/** Every shared component in every state, in both themes side by side. Offered by the development server only. */
+const THEMES = ['light', 'dark'] as const;
+const DRAWINGS: readonly DrawingKind[] = [
+  'pack',
+  'branch',
+  'controller',
+  'motor',
+  'gears',
+  'chain',
+  'box',
+  'screw',
+  'drum',
+  'wheels',
+  'lift',
+  'drive-base',
+];
+const SOURCES = ['sheet', 'typed', 'measured', 'estimated', 'typical', 'missing'] as const;
+const LINK_DRAWINGS: readonly DrawingKind[] = ['pack', 'controller', 'motor', 'gears', 'lift'];
+const dialog = ref(false);
+const chart = {
+  animation: false,
+  xAxis: { type: 'value' },
+  yAxis: { type: 'value' },
+  series: [
+    {
+      type: 'line',
+      data: [
+        [0, 1],
+        [1, 0.4],
+        [2, 0],
+      ],
+    },
+  ],
+};
+const table = {
+  head: ['speed', 'force'],
+  rows: [
+    ['0', '1'],
+    ['1', '0.4'],
+    ['2', '0'],
+  ],
+};
+</script>
+
+<template>
+  <div class="grid gap-px bg-ink xl:grid-cols-2">
+    <section
+      v-for="theme in THEMES"
+      :key="theme"
+      :data-theme="theme"
+      class="pattern flex flex-col gap-5 bg-ground p-5 text-ink"
+      :aria-label="theme"
+    >
+      <h1 class="text-xl">Patterns, {{ theme }}</h1>
+      <div class="flex flex-wrap gap-5">
+        <span v-for="verdict in VERDICTS" :key="verdict" class="flex items-center gap-1.5"
+          ><VerdictRing :verdict="verdict" /><VerdictRing :verdict="verdict" :size="22" /><VerdictWord
+            :verdict="verdict"
+        /></span>
+        <span class="flex items-center gap-1.5"><VerdictRing verdict="enough" hollow />out of reach</span>
+      </div>
+      <div class="flex flex-wrap gap-4"><SourceTag v-for="source in SOURCES" :key="source" :source="source" /></div>
+      <div class="flex flex-wrap gap-3">
+        <LinkDrawing v-for="drawing in DRAWINGS" :key="drawing" :kind="drawing" /><LinkDrawing
+          v-for="count in [2, 3, 4, 6]"
+          :key="count"
+          kind="motor"
+          :count="count"
+        />
+      </div>
+      <div class="grid grid-cols-3 gap-4">
+        <QuantityField
+          v-for="figure in FIGURES_SHOWN"
+          :key="figure.key"
+          :figure="figure"
+          :label="`${figure.source}, ${figure.label}`"
+        />
+        <CountField :value="3" label="whole number" :most="4" />
+        <ChoiceField
+          value="a"
+          label="one of a few"
+          :options="[
+            { value: 'a', text: 'the first' },
+            { value: 'b', text: 'the second' },
+          ]"
+        />
+      </div>
+      <ol class="squared grid grid-cols-5">
+        <StripLink
+          v-for="(link, i) in LINKS"
+          :key="link.id"
+          :link="link"
+          :drawing="LINK_DRAWINGS[i]!"
+          :open="i === 3"
+          :first="i === 1 ? 'tight' : undefined"
+          :last="i === LINKS.length - 1"
+        />
+      </ol>
+      <div class="grid grid-cols-2 gap-5">
+        <div v-for="sample in LADDERS" :key="sample.title" class="bg-sheet p-2">
+          <h2>{{ sample.title }}</h2>
+          <LimitGauge :ladder="sample.ladder" :before="sample.before" />
+        </div>
+      </div>
+      <div class="grid grid-cols-3 gap-5">
+        <MendList name="pack-side limit" :search="{ done: false, mends: [] }" />
+        <MendList
+          name="pack-side limit"
+          :search="{
+            done: true,
+            mends: [
+              { lever: 'motors', label: 'One more motor', changes: [], before: 1.22, after: 2.34 },
+              { lever: 'holder', label: 'A ratchet on the drum', changes: [] },
+            ],
+          }"
+        />
+        <MendList name="pack-side limit" :search="{ done: true, mends: [] }" />
+      </div>
+      <p><TexFormula tex="K_t = \frac{T_s}{I_s - I_0} = \frac{2.1}{118 - 2.2}" display /></p>
+      <ChartFrame
+        title="Chart frame"
+        caption="force against speed"
+        summary="It falls."
+        :option="chart"
+        :table="table"
+        class="h-60"
+      />
+      <div class="flex gap-3">
+        <button type="button" class="button main" @click="dialog = true">Open a dialog</button
+        ><button type="button" class="button">Another</button
+        ><button type="button" class="act" disabled>cannot now</button>
+      </div>
+    </section>
+    <BaseDialog :open="dialog" title="A dialog" @close="dialog = false"
+      ><p>A sheet of paper over the desk.</p></BaseDialog
+    >
+  </div>
+</template>
