@@ -28,7 +28,7 @@ const STATES = {
       <RouterLink to="/robots" :class="inPlan ? 'act' : 'font-semibold'">Robots</RouterLink>
       <b v-if="inPlan" class="max-w-48 truncate">{{ plan.document?.name }}</b>
     </nav>
-    <div class="ml-auto flex flex-wrap items-center gap-x-4">
+    <div class="ml-auto flex flex-wrap items-center gap-x-3 sm:gap-x-4">
       <template v-if="inPlan">
         <span
           role="status"

@@ -53,6 +53,11 @@ function refuse(dimension: Dimension, reason: string): Extract<Parsed, { ok: fal
   return { ok: false, reason, example: UNITS[dimension].example };
 }
 
+/** A refusal in a sentence: the reason, and an example where nothing has to be chosen. */
+export function refusalText({ reason, example, choices }: Extract<Parsed, { ok: false }>): string {
+  return choices ? reason : `${reason}. For example ${example}.`;
+}
+
 const quote = (text: string): string => `“${text}”`;
 
 /** One spelling for the signs people paste: dots, dashes, squares, Greek letters. */

@@ -186,7 +186,7 @@ function flowOf(path: PowerPath): Operating | undefined {
   return operatingAt(path, working.demand, working.speed);
 }
 
-/** The worst verdict of what speaks of a link, and the greatest share used. */
+/** The worst verdict of what speaks of a link, and the greatest share used of a force, or of the time allowed. */
 function judged(
   kind: LinkKind,
   ladders: Readonly<Record<SituationId, Ladder>>,
@@ -194,14 +194,13 @@ function judged(
 ): Pick<Link, 'verdict' | 'used'> {
   const rungs: Rung[] = SITUATIONS.flatMap((id) => ladders[id].rungs.filter((rung) => rung.link === kind));
   const own = checks.filter((check) => check.link === kind);
-  const all = [...rungs.filter((rung) => !rung.outOfReach), ...own];
   if (rungs.length + own.length === 0) return {};
-  const multiples = [...rungs, ...own].flatMap((item) => (item.multiple === undefined ? [] : [item.multiple]));
-  const least = Math.min(...multiples);
-  return {
-    verdict: worstVerdict(all.map((item) => item.verdict)),
-    ...(multiples.length > 0 ? { used: least > 0 ? 1 / least : 9.99 } : {}),
-  };
+  const verdict = worstVerdict([...rungs.filter((rung) => !rung.outOfReach), ...own].map((item) => item.verdict));
+  // A wire that just suits its breaker is not a wire used up: of the checks only time is a share of something.
+  const measured = [...rungs, ...own.filter((check) => check.id === 'in-time')];
+  const multiples = measured.flatMap((item) => (item.multiple === undefined ? [] : [item.multiple]));
+  if (multiples.length === 0) return { verdict };
+  return { verdict, used: 1 / Math.max(Math.min(...multiples), 0.01) };
 }
 
 function branchDetail(path: PowerPath): string {

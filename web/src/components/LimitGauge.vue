@@ -134,7 +134,7 @@ const demand = computed(() => {
           <VerdictRing :verdict="rung.verdict" />
           <span class="min-w-0 grow truncate">{{ rung.name }}</span>
           <span class="figures whitespace-nowrap">
-            <span v-if="movedFrom(rung)" class="text-xs font-normal text-second"
+            <span v-if="movedFrom(rung)" class="text-2xs font-normal text-second"
               >{{ movedFrom(rung)?.replace('×', '') }} → </span
             >{{ showMultiple(rung.multiple!) }}
           </span>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Quantity } from '@rough-gear/core';
-import type { Figure } from '@rough-gear/core';
+import type { Figure, Quantity } from '@rough-gear/core';
+import { refusalText } from '@rough-gear/contract/units';
 import { computed, nextTick, ref, useId } from 'vue';
 import { useDisplay } from '../composables/useDisplay.js';
 import SourceTag from './SourceTag.vue';
@@ -38,16 +38,11 @@ const name = computed(() => label ?? figure.label);
 const read = computed(() => {
   if (text.value.trim() === '') return undefined;
   const parsed = parse(text.value, figure.dimension);
-  if (!parsed.ok) return parsed;
+  if (!parsed.ok) return { ok: false as const, said: refusalText(parsed), choices: parsed.choices ?? [] };
   const refusal = notAllowed(parsed.si);
-  return refusal
-    ? {
-        ok: false as const,
-        reason: `${show(parsed.si, figure.dimension)} is not allowed: ${refusal}`,
-        example: undefined,
-        choices: undefined,
-      }
-    : parsed;
+  if (!refusal) return parsed;
+  const said = `${show(parsed.si, figure.dimension)} is not allowed: ${refusal}`;
+  return { ok: false as const, said, choices: [] };
 });
 
 function notAllowed(si: number): string | undefined {
@@ -168,9 +163,9 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
     >
       <template v-if="editing && read?.ok">understood: {{ read.understood }}</template>
       <template v-else-if="editing && read && !read.ok">
-        {{ name }}: {{ read.reason }}<template v-if="read.example">. For example {{ read.example }}.</template>
+        {{ name }}: {{ read.said }}
         <button
-          v-for="choice in read.choices ?? []"
+          v-for="choice in read.choices"
           :key="choice"
           type="button"
           class="act ml-1 underline"

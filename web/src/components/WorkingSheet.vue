@@ -48,7 +48,9 @@ function result(value: number, dimension: Dimension): string {
         <p class="overflow-x-auto overflow-y-hidden py-0.5" tabindex="0">
           <TexFormula
             :tex="
-              line.formula ? `${line.symbol} = ${line.formula} = ${line.numbers}` : `${line.symbol} = ${line.numbers}`
+              line.formula && line.formula !== line.numbers
+                ? `${line.symbol} = ${line.formula} = ${line.numbers}`
+                : `${line.symbol} = ${line.numbers}`
             "
           />
         </p>

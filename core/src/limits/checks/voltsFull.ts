@@ -7,7 +7,7 @@ import type { CheckRule } from '../check.js';
 /** The pack fresh off the charger must not be more than the controller takes. */
 export const voltsFull: CheckRule = {
   id: 'volts-full',
-  name: 'full pack within controller',
+  name: 'full pack in window',
   link: 'controller',
   needs: ['window', 'pack'],
   run: false,

@@ -6,7 +6,7 @@ import type { CheckRule } from '../check.js';
 /** In a run at full effort the pack must not sag to where the controller lets go. */
 export const voltsLeast: CheckRule = {
   id: 'volts-least',
-  name: 'sagging pack within controller',
+  name: 'sagging pack in window',
   link: 'pack',
   needs: ['window', 'motor', 'rotor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'grip', 'job'],
   run: true,

@@ -23,7 +23,7 @@ const WORDS = [
     </ul>
     <p class="mt-1 flex gap-2 text-second">
       1× is the job itself; a whisker reaches to the margin wanted.
-      <button type="button" class="act min-h-6" @click="known = true">I see</button>
+      <button type="button" class="act min-h-6 whitespace-nowrap" @click="known = true">I see</button>
     </p>
   </div>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Dimension, Quantity } from '@rough-gear/core';
+import { refusalText } from '@rough-gear/contract/units';
 import { computed, ref, useId, watch } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 
@@ -14,9 +15,10 @@ const read = computed(() => (text.value.trim() === '' ? undefined : parse(text.v
 const refusal = computed(() => {
   const result = read.value;
   if (!result) return '';
-  if (!result.ok) return `${result.reason}. For example ${result.example}.`;
+  if (!result.ok) return refusalText(result);
   return result.si > 0 ? '' : 'more than zero is allowed';
 });
+const choices = computed(() => (read.value && !read.value.ok ? (read.value.choices ?? []) : []));
 watch(read, (result) => {
   model.value = result?.ok && result.si > 0 ? { si: result.si, as: text.value.trim(), source: 'typed' } : undefined;
 });
@@ -39,7 +41,18 @@ watch(model, (value) => {
       autocomplete="off"
     />
     <p :id="`${id}-said`" class="min-h-4 text-xs" :class="refusal ? 'text-gives' : 'text-second'">
-      <template v-if="refusal">{{ label }}: {{ refusal }}</template>
+      <template v-if="refusal">
+        {{ label }}: {{ refusal }}
+        <button
+          v-for="choice in choices"
+          :key="choice"
+          type="button"
+          class="act ml-1 min-h-6 underline"
+          @click="text = choice"
+        >
+          {{ choice }}
+        </button>
+      </template>
       <template v-else-if="read?.ok">understood: {{ read.understood }}</template>
     </p>
   </div>

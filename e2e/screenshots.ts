@@ -1,0 +1,85 @@
+import { mkdirSync } from 'node:fs';
+import { chromium, type Page } from '@playwright/test';
+import { planIdOf } from './fixtures.js';
+import { TestServer } from './server.js';
+
+/** `npm run screenshots`: one current picture of each main view, from the demo, into docs/screenshots. */
+interface Shot {
+  readonly name: string;
+  readonly path: string;
+  readonly theme?: 'dark';
+  readonly size?: { readonly width: number; readonly height: number };
+  readonly firstUse?: true;
+  readonly prepare?: (page: Page) => Promise<void>;
+}
+
+const DESK = { width: 1280, height: 800 };
+
+const SHOTS: readonly Shot[] = [
+  { name: 'robots', path: '/robots' },
+  { name: 'mast-lift', path: '/lift/motor' },
+  { name: 'mast-lift-dark', path: '/lift/motor', theme: 'dark' },
+  { name: 'drive-base-push', path: '/drive/load?job=push' },
+  { name: 'capstan-climb', path: '/climb/output' },
+  { name: 'buoy-hoist-not-known', path: '/hoist/motor', firstUse: true },
+  { name: 'reduction', path: '/lift/s2' },
+  {
+    name: 'working',
+    path: '/lift/motor',
+    prepare: async (page) => {
+      await page.getByRole('region', { name: 'What gives first' }).getByRole('button', { name: 'Working' }).click();
+      await page.locator('.katex').first().waitFor();
+    },
+  },
+  {
+    name: 'add-a-mechanism',
+    path: '/lift/motor',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Add a mechanism' }).click();
+      await page.getByRole('textbox', { name: 'what: the load' }).fill('26 lb');
+      await page.getByRole('textbox', { name: 'how far' }).fill('1,120 mm');
+    },
+  },
+  { name: 'phone', path: '/lift/motor', size: { width: 390, height: 844 } },
+  // Last, since it changes the plan that the others show.
+  {
+    name: 'after-a-mend',
+    path: '/lift/controller',
+    prepare: async (page) => {
+      await page
+        .getByTestId('mends')
+        .getByRole('button', { name: /One more motor/ })
+        .click();
+      await page.waitForTimeout(800);
+    },
+  },
+];
+
+const folder = new URL('../docs/screenshots/', import.meta.url).pathname;
+mkdirSync(folder, { recursive: true });
+const server = new TestServer();
+await server.start();
+const heron = await planIdOf(server, 'Heron');
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+for (const shot of SHOTS) {
+  const context = await browser.newContext({ viewport: shot.size ?? DESK, serviceWorkers: 'block' });
+  await context.addInitScript(
+    ([theme, known]) => {
+      localStorage.setItem('rough-gear:theme', theme!);
+      localStorage.setItem('rough-gear:rings-known', known!);
+    },
+    [shot.theme ?? 'light', String(!shot.firstUse)],
+  );
+  const page = await context.newPage();
+  await page.goto(shot.path === '/robots' ? `${server.url}/robots` : `${server.url}/robots/${heron}${shot.path}`, {
+    waitUntil: 'networkidle',
+  });
+  await page.waitForTimeout(900);
+  await shot.prepare?.(page);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${folder}${shot.name}.png` });
+  await context.close();
+  console.log(`docs/screenshots/${shot.name}.png`);
+}
+await browser.close();
+await server.dispose();
