@@ -47,6 +47,17 @@ export const test = base.extend<Fixtures>({
     await use(server);
     await server.dispose();
   },
+  // Whatever the page throws, or the content policy refuses, fails the test that did it.
+  page: async ({ page }, use) => {
+    const thrown: string[] = [];
+    page.on('pageerror', (error) => thrown.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !message.text().includes('Failed to load resource'))
+        thrown.push(message.text());
+    });
+    await use(page);
+    expect(thrown).toEqual([]);
+  },
   heron: async ({ server, page }, use) => {
     await use(new Heron(server, page, await planIdOf(server, 'Heron')));
   },

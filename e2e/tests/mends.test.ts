@@ -45,7 +45,11 @@ test('where no single change does it, that is said', async ({ heron, page }) => 
 test('another rung can be asked for its mends and its working', async ({ heron, page }) => {
   await heron.open('lift');
   await heron.rung('volts').click();
+  await expect(page.getByTestId('rung-said')).toContainText(
+    'The motor at full volts gives at 269 N, 1.29× the 208 N the job takes',
+  );
   await expect(page.getByText('mends: motor, volts')).toBeVisible();
+  await expect(page.getByTestId('mends').getByRole('button').first()).toContainText(/1\.21 → \d\.\d\d×/);
   await page.getByRole('region', { name: 'What gives first' }).getByRole('button', { name: 'Working' }).click();
   const sheet = page.getByRole('dialog', { name: 'motor, volts, working' });
   await expect(sheet.getByText('multiple of the job')).toBeVisible();

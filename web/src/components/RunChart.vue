@@ -55,7 +55,7 @@ const option = computed(() => {
   const [early, middle, late] = [place(0.22), place(0.62), place(0.8)];
   const value = {
     type: 'value',
-    axisLabel: { color: second, fontFamily: MONO, fontSize: 11 },
+    axisLabel: { color: second, fontFamily: MONO, fontSize: 11, hideOverlap: true },
     axisLine: { show: true, lineStyle: { color: second } },
     splitLine: { show: false },
   };

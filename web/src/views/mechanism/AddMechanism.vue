@@ -7,7 +7,7 @@ import {
   type PackNode,
   type Quantity,
 } from '@rough-gear/core';
-import { computed, reactive, ref, watch } from 'vue';
+import { computed, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import BaseDialog from '../../components/BaseDialog.vue';
 import ChoiceField from '../../components/ChoiceField.vue';
@@ -33,7 +33,8 @@ const KINDS: { kind: MechanismKind; title: string; says: string; name: string }[
 ];
 const kind = ref<MechanismKind>('lift');
 const name = ref('');
-const values = reactive<Partial<Record<'mass' | 'distance' | 'time' | 'every' | 'push', Quantity>>>({});
+// Shallow: what is typed goes into the plan as it is, and the plan to the worker.
+const values = shallowReactive<Partial<Record<'mass' | 'distance' | 'time' | 'every' | 'push', Quantity>>>({});
 const pack = ref('keep');
 const failure = ref('');
 const busy = ref(false);

@@ -9,7 +9,7 @@ import {
   type WorkingRef,
 } from '@rough-gear/core';
 import { useElementSize } from '@vueuse/core';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import LimitGauge from '../../components/LimitGauge.vue';
 import VerdictRing from '../../components/VerdictRing.vue';
 import { useMechanism } from '../../composables/useMechanism.js';
@@ -27,7 +27,8 @@ const { job, before, situation, mechanism, result, jobId, commit } = useMechanis
 const room = ref<HTMLElement>();
 const { height: roomHeight } = useElementSize(room);
 const ladder = computed(() => job.value.ladders[situation.value]);
-const chosen = ref<Target>();
+// Shallow: it is handed to the worker as it is.
+const chosen = shallowRef<Target>();
 watch([situation, jobId, () => mechanism.value.id], () => (chosen.value = undefined));
 
 const failingChecks = computed(() => job.value.checks.filter((check) => check.verdict === 'gives way'));

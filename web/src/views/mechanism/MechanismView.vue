@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Expression, MechanismResult } from '@rough-gear/core';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../../stores/plan.js';
 import { useResults } from '../../composables/useResults.js';
@@ -18,8 +18,8 @@ const router = useRouter();
 const results = useResults();
 const adding = ref(false);
 const menuOpen = ref(false);
-const current = ref<MechanismResult>();
-const working = ref<{ expression: Expression; title: string }>();
+const current = shallowRef<MechanismResult>();
+const working = shallowRef<{ expression: Expression; title: string }>();
 
 watch(
   () => planId,

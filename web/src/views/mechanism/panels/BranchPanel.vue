@@ -32,7 +32,7 @@ const several = computed(() => path.value.drive.motors > 1);
     <PartPicker v-if="branch" kind="breaker" :at="at(branch, 'breaker')" title="A breaker for this branch" />
     <PartPicker v-if="main" kind="breaker" :at="at(main, 'breaker')" title="The main breaker" label="Change the main" />
   </PanelHead>
-  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-8">
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
     <FigureField figure="branch.rated" label="breaker" />
     <FigureField figure="branch.holdMultiple" />
     <FigureField figure="branch.timeConstant" />

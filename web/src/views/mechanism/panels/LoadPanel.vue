@@ -7,6 +7,8 @@ import PanelHead from './PanelHead.vue';
 /** The job: the numbers that decide in front, the rest folded with what is typical. */
 const { path, job } = useMechanism();
 const more = ref(false);
+/** As many of the rest as fill the row of those that decide. */
+const shown = computed(() => 6 - DECIDING[kind.value].length);
 const kind = computed(() => path.value.job.kind);
 const DECIDING = {
   sprint: ['output.mass', 'job.distance', 'job.time', 'job.every'],
@@ -32,22 +34,28 @@ const DETAILS = {
 
 <template>
   <PanelHead title="Load" :detail="`${job.name}: ${DETAILS[kind]}`">
-    <button v-if="REST[kind].length > 3" type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
+    <button
+      v-if="REST[kind].length > shown"
+      type="button"
+      class="act min-h-6"
+      :aria-expanded="more"
+      @click="more = !more"
+    >
       {{ more ? 'Less' : 'More about this job' }}
     </button>
   </PanelHead>
-  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-7">
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-6">
     <FigureField v-for="figure in DECIDING[kind]" :key="figure" :figure="figure" />
     <FigureField
-      v-for="figure in REST[kind].slice(0, 3)"
+      v-for="figure in REST[kind].slice(0, shown)"
       :key="figure"
       :figure="figure"
       :allow="ALLOW[figure] ?? 'positive'"
     />
   </div>
-  <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-7">
+  <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-6">
     <FigureField
-      v-for="figure in REST[kind].slice(3)"
+      v-for="figure in REST[kind].slice(shown)"
       :key="figure"
       :figure="figure"
       :allow="ALLOW[figure] ?? 'positive'"

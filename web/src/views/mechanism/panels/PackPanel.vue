@@ -34,7 +34,7 @@ const lithium = computed(() => ['lipo', 'liion', 'lifepo4'].includes(part.value.
       Working
     </button>
   </PanelHead>
-  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-8">
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
     <CountField
       :value="part.series"
       :label="`${CELLS[part.chemistry].name} in series`"
