@@ -52,7 +52,8 @@ export interface MechanismResult {
   readonly jobs: readonly JobResult[];
 }
 
-const RUN_NEEDS: readonly Need[] = [
+/** What a run at full effort cannot do without. */
+export const RUN_NEEDS: readonly Need[] = [
   'motor',
   'rotor',
   'pack',

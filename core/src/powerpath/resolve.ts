@@ -1,5 +1,5 @@
 import { FigureCollector } from '../figures/collector.js';
-import type { ControllerPart } from '../plan/part.js';
+import type { ControllerPart, MotorPart } from '../plan/part.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import { trainOf } from '../reduction/train.js';
 import type { PowerPath } from './path.js';
@@ -24,8 +24,8 @@ export function resolvePath(plan: Plan, mechanism: Mechanism, jobId: string): Po
 
   const motors = choice.drive.motors;
   const supply = resolveSupply(plan, choice.drive.node, motors, collect);
-  const controller = resolveController(plan, choice.drive, choiceAt, collect);
   const motorPart = partOf(plan, choice.drive.motor, 'motor');
+  const controller = resolveController(plan, choice.drive, motorPart.type, choiceAt, collect);
   const motor = resolveMotor(motorPart, ['parts', choice.drive.motor, 'part'], collect);
   const stages = choice.stages.map((stage, i) => resolveStage(stage, [...choiceAt, 'stages', i], collect));
   const at = { job: [...mechanismAt, 'jobs', jobIndex], output: [...choiceAt, 'output'] };
@@ -67,6 +67,7 @@ export function resolvePath(plan: Plan, mechanism: Mechanism, jobId: string): Po
 function resolveController(
   plan: Plan,
   drive: Mechanism['choices'][number]['drive'],
+  type: MotorPart['type'],
   choiceAt: readonly (string | number)[],
   collect: FigureCollector,
 ) {
@@ -86,7 +87,8 @@ function resolveController(
     lowestVoltage: collect.take('controller.lowestVoltage', part.lowestVoltage, [...at, 'lowestVoltage']),
     highestVoltage: collect.take('controller.highestVoltage', part.highestVoltage, [...at, 'highestVoltage']),
     greatestDuty: collect.take('controller.greatestDuty', part.greatestDuty, [...at, 'greatestDuty']),
-    erpmLimit: collect.take('controller.erpmLimit', part.erpmLimit, [...at, 'erpmLimit']),
+    // A brushed motor has no electrical speed, and lacks nothing without that limit.
+    erpmLimit: type === 'brushless' ? collect.take('controller.erpmLimit', part.erpmLimit, [...at, 'erpmLimit']) : NaN,
     drives: part.drives,
   };
 }

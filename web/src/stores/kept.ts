@@ -8,7 +8,8 @@ export interface Kept {
   readonly unsent: boolean;
 }
 
-const key = (planId: string): string => `rough-gear:plan:${planId}`;
+const PREFIX = 'rough-gear:plan:';
+const key = (planId: string): string => `${PREFIX}${planId}`;
 
 /** The browser's copy of a plan; `undefined` where there is none that can be read. */
 export function readKept(planId: string, storage: Storage = localStorage): Kept | undefined {
@@ -28,4 +29,16 @@ export function keep(planId: string, kept: Kept, storage: Storage = localStorage
   } catch {
     return false;
   }
+}
+
+/** The plans this browser has a copy of, by id and name: what can be opened while the server is away. */
+export function listKept(storage: Storage = localStorage): readonly { readonly id: string; readonly name: string }[] {
+  return Array.from({ length: storage.length }, (_, i) => storage.key(i) ?? '')
+    .filter((name) => name.startsWith(PREFIX))
+    .flatMap((name) => {
+      const id = name.slice(PREFIX.length);
+      const kept = readKept(id, storage);
+      return kept ? [{ id, name: kept.document.name }] : [];
+    })
+    .sort((a, b) => a.name.localeCompare(b.name));
 }

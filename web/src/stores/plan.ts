@@ -76,6 +76,14 @@ export const usePlan = defineStore('plan', () => {
     }
   }
 
+  /** Forgets a plan that has changed on the server by another way, so that it is fetched anew. */
+  function forget(planId: string): void {
+    if (id.value !== planId) return;
+    clearTimeout(timer);
+    id.value = undefined;
+    document.value = undefined;
+  }
+
   function takeStored(fresh: StoredPlan): void {
     take(fresh.document, fresh.revision);
     state.value = 'saved';
@@ -261,6 +269,7 @@ export const usePlan = defineStore('plan', () => {
     undo,
     redo,
     replace,
+    forget,
     flush,
     keepMine,
     takeTheirs,

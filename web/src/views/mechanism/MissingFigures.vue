@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { FIGURES, type Lack, type LinkKind } from '@rough-gear/core';
+import { FIGURES, lacksOf, RUN_NEEDS, type Lack, type LinkKind } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../../composables/useMechanism.js';
 
@@ -7,10 +7,9 @@ import { useMechanism } from '../../composables/useMechanism.js';
 const { path, link, choice } = useMechanism();
 
 const lacks = computed<readonly Lack[]>(() => {
-  const all = Object.values(path.value.lacks).flat();
-  // A steady current that cannot be estimated follows from what is listed already.
-  const derived = ['motor.continuousCurrent', 'motor.rotorInertia'];
-  const given = all.filter(({ key }) => !derived.includes(key));
+  const all = lacksOf(path.value, RUN_NEEDS);
+  // A rotor inertia that cannot be estimated follows from what is listed already.
+  const given = all.filter(({ key }) => key !== 'motor.rotorInertia');
   return given.length > 0 ? given : all;
 });
 

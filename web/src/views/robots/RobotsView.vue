@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { PlanSummary } from '@rough-gear/contract/api';
-import { onMounted, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { toast } from 'vue-sonner';
 import { api, Unreachable } from '../../api/client.js';
 import BaseDialog from '../../components/BaseDialog.vue';
+import { listKept } from '../../stores/kept.js';
 import { usePlan } from '../../stores/plan.js';
 import { downloadPlan, readPlanFile } from './planFile.js';
 import RobotRow from './RobotRow.vue';
@@ -19,6 +20,7 @@ const failure = ref('');
 const showBin = ref(false);
 const naming = ref<{ title: string; name: string; done: (name: string) => Promise<void> }>();
 const file = ref<HTMLInputElement>();
+const kept = computed(() => (state.value === 'away' ? listKept() : []));
 
 async function load(): Promise<void> {
   try {
@@ -61,12 +63,21 @@ function create(): void {
 }
 
 function rename({ id, name, revision }: PlanSummary): void {
-  naming.value = { title: `Rename ${name}`, name, done: (next) => doing(() => api.rename(id, revision, next)) };
+  naming.value = {
+    title: `Rename ${name}`,
+    name,
+    done: (next) =>
+      doing(async () => {
+        await api.rename(id, revision, next);
+        open.forget(id);
+      }),
+  };
 }
 
 function remove({ id, name }: PlanSummary): void {
   void doing(async () => {
     await api.remove(id);
+    open.forget(id);
     toast(`${name} is in the bin.`, {
       action: { label: 'Bring back', onClick: () => void doing(() => api.restore(id)) },
     });
@@ -141,6 +152,14 @@ async function finishNaming(): Promise<void> {
         @export="exportPlan(plan)"
       />
     </ul>
+    <section v-if="kept.length > 0" aria-label="Kept in this browser">
+      <h2 class="mb-1">Kept in this browser</h2>
+      <ul>
+        <li v-for="plan in kept" :key="plan.id" class="border-b border-hair py-1.5">
+          <RouterLink class="act" :to="{ name: 'mechanism', params: { planId: plan.id } }">{{ plan.name }}</RouterLink>
+        </li>
+      </ul>
+    </section>
     <section v-if="bin.length > 0" class="mt-6">
       <button type="button" class="act min-h-6" :aria-expanded="showBin" @click="showBin = !showBin">
         {{ showBin ? 'Close the bin' : `Bin (${bin.length})` }}

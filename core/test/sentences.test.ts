@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import { evaluateMechanism, type Ladder, type Plan, type SituationId } from '../src/index.js';
+import { demoPlan, mechanismOf, typed, withChange } from './demo.js';
+
+const heron = demoPlan('heron');
+const lift = ['mechanisms', 1];
+
+function answer(plan: Plan, situation: SituationId, mechanism = 'lift', job = 0): string {
+  const { lead, rest } = evaluateMechanism(plan, mechanismOf(plan, mechanism)).jobs[job]!.ladders[situation].sentence;
+  return `${lead} ${rest}`;
+}
+
+const ladder = (plan: Plan, situation: SituationId): Ladder =>
+  evaluateMechanism(plan, mechanismOf(plan, 'lift')).jobs[0]!.ladders[situation];
+
+describe('the answer in a sentence', () => {
+  it.each<[string, Plan, SituationId, RegExp]>([
+    [
+      'a current limit first is good',
+      heron,
+      'starting',
+      /^Enough\. The controller’s motor-side limit gives first, at 1\.56× the job: good to give first\.$/,
+    ],
+    ['a little close', heron, 'working', /^Tight\..*good to give first, a little close\.$/],
+    [
+      'what is lacking',
+      withChange(heron, [...lift, 'jobs', 0, 'mass'], typed(30)),
+      'working',
+      /^Gives way\. .* at 0\.\d\d× the job: it lacks \d+ % of what the job takes\./,
+    ],
+    [
+      'nothing at all',
+      withChange(heron, [...lift, 'jobs', 0, 'time'], typed(0.05)),
+      'working',
+      /at 0\.00× the job: it cannot do it at all/,
+    ],
+    [
+      'a rope first is bad',
+      withChange(
+        withChange(heron, [...lift, 'choices', 0, 'output', 'ropeStrength'], typed(1600)),
+        [...lift, 'jobs', 0, 'mass'],
+        typed(8),
+      ),
+      'holding',
+      /ratchet/,
+    ],
+    ['the ratchet lets the motor rest', heron, 'holding', /^Enough\. The ratchet holds it: the motor may rest\.$/],
+    [
+      'one figure missing',
+      withChange(heron, ['parts', 'motor-1', 'part', 'data', 'stallTorque'], undefined),
+      'working',
+      /^Not known\. Stall torque is missing\. What is known gives at \d\.\d\d×: rope\.$/,
+    ],
+    [
+      'the job itself missing',
+      withChange(heron, [...lift, 'jobs', 0, 'mass'], undefined),
+      'working',
+      /^Not known\. Load is missing\.$/,
+    ],
+  ])('%s', (_name, plan, situation, sentence) => {
+    expect(answer(plan, situation)).toMatch(sentence);
+  });
+
+  it('says of a slip that it spares what is behind it', () => {
+    expect(answer(heron, 'starting', 'drive', 1)).toContain(
+      'Wheel slip gives first, at 1.35× the job: good to give first, since it spares everything behind it.',
+    );
+  });
+
+  it('names another limit that is worse off by its own margin', () => {
+    const slippery = withChange(heron, ['mechanisms', 0, 'choices', 0, 'output', 'grip'], typed(0.75));
+    const said = answer(slippery, 'working', 'drive', 1);
+    expect(said).toMatch(/Wheel slip gives first/);
+    const weak = withChange(slippery, ['mechanisms', 0, 'choices', 0, 'drive', 'supplyLimit'], typed(24));
+    expect(answer(weak, 'working', 'drive', 1)).toMatch(
+      /^Tight\. Wheel slip gives first.*Pack-side limit is tight at 1\.\d\d×\.$/,
+    );
+  });
+
+  it('says of each rung what there is, what is asked and the margin', () => {
+    const { rungs } = ladder(heron, 'working');
+    expect(rungs.find(({ id }) => id === 'volts')!.sentence).toBe(
+      'The motor at full volts gives at 269 N, 1.29× the 208 N the job takes; wanted is 1.50×.',
+    );
+    expect(rungs.find(({ id }) => id === 'stator')!.sentence).toBe(
+      'The controller’s motor-side limit is out of reach: the volts end first.',
+    );
+    const lacking = ladder(withChange(heron, ['parts', 'pack-1', 'part', 'dischargeLimit'], undefined), 'working');
+    expect(lacking.rungs.find(({ id }) => id === 'discharge')!.sentence).toBe(
+      'The pack’s discharge limit: not known, discharge limit missing.',
+    );
+  });
+});
