@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { applyChanges, quantityOf, type Mechanism, type Plan, type Quantity } from '../src/index.js';
+import { applyChanges, quantityOf, type Drive, type Mechanism, type Plan, type Quantity } from '../src/index.js';
 
 /** A demo robot's plan as the repository holds it. */
 export function demoPlan(name: 'heron' | 'limpet'): Plan {
@@ -25,3 +25,14 @@ export function nansIn(value: unknown, at = 'result'): readonly string[] {
   if (typeof value !== 'object' || value === null) return [];
   return Object.entries(value).flatMap(([key, inner]) => nansIn(inner, `${at}.${key}`));
 }
+
+/** One motor with round numbers behind a controller without limits. */
+export const sampleDrive: Drive = {
+  motor: { resistance: 0.1, torqueConstant: 0.018, backEmfConstant: 0.019, freeCurrent: 2, freeCurrentPerSpeed: 0 },
+  motors: 1,
+  rotorInertia: 6e-5,
+  controllerResistance: 0.005,
+  restVoltage: 12.24,
+  supplyResistance: 0.02,
+  greatestDuty: 1,
+};

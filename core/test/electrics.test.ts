@@ -17,19 +17,11 @@ import {
   tripTime,
   wireDiameter,
   wireResistance,
-  type Drive,
   type PackFigures,
 } from '../src/index.js';
+import { sampleDrive } from './demo.js';
 
-const drive: Drive = {
-  motor: { resistance: 0.1, torqueConstant: 0.018, backEmfConstant: 0.019, freeCurrent: 2, freeCurrentPerSpeed: 0 },
-  motors: 1,
-  rotorInertia: 5e-5,
-  controllerResistance: 0.005,
-  restVoltage: 12.24,
-  supplyResistance: 0.02,
-  greatestDuty: 1,
-};
+const drive = sampleDrive;
 
 describe('a pack', () => {
   const pack: PackFigures = { chemistry: 'lead', series: 6, parallel: 2, cellResistance: 0.004, leadResistance: 0.003 };

@@ -11,19 +11,11 @@ import {
   screwEfficiency,
   settle,
   trainOf,
-  type Drive,
   type MotionSystem,
 } from '../src/index.js';
+import { sampleDrive } from './demo.js';
 
-const drive: Drive = {
-  motor: { resistance: 0.1, torqueConstant: 0.018, backEmfConstant: 0.019, freeCurrent: 2, freeCurrentPerSpeed: 0 },
-  motors: 1,
-  rotorInertia: 6e-5,
-  controllerResistance: 0.005,
-  restVoltage: 12.24,
-  supplyResistance: 0.02,
-  greatestDuty: 1,
-};
+const drive = sampleDrive;
 
 const crate = lift({ mass: 20, slope: Math.PI / 2, friction: 12, counterforce: 0, loadPerRope: 1 });
 const system = (change: Partial<MotionSystem> = {}): MotionSystem => ({

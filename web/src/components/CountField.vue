@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Minus, Plus } from '@lucide/vue';
+import IconButton from './IconButton.vue';
 import { ref, useId, watch } from 'vue';
 
 /** A whole number with buttons either side: teeth, motors, cells. Arrow keys step it. */
@@ -58,24 +59,12 @@ function giveUp(): void {
         @keydown.esc.stop="giveUp"
         @blur="set(Number(text))"
       />
-      <button
-        type="button"
-        class="act grid size-6 shrink-0 place-items-center"
-        :aria-label="`${label}: one less`"
-        :disabled="value <= least"
-        @click="step(-1)"
-      >
-        <Minus :size="14" />
-      </button>
-      <button
-        type="button"
-        class="act grid size-6 shrink-0 place-items-center"
-        :aria-label="`${label}: one more`"
-        :disabled="value >= most"
-        @click="step(1)"
-      >
-        <Plus :size="14" />
-      </button>
+      <IconButton :label="`${label}: one less`" :disabled="value <= least" @click="step(-1)"
+        ><Minus :size="14"
+      /></IconButton>
+      <IconButton :label="`${label}: one more`" :disabled="value >= most" @click="step(1)"
+        ><Plus :size="14"
+      /></IconButton>
     </div>
     <p v-if="said" class="text-xs text-gives" role="alert">{{ said }}</p>
   </div>

@@ -3,6 +3,7 @@ import type { Quantity } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../composables/useMechanism.js';
 import { usePlan } from '../stores/plan.js';
+import type { Allowance } from './allowance.js';
 import QuantityField from './QuantityField.vue';
 
 /** A figure of the open mechanism by its key: shown, and changed where the plan keeps it. */
@@ -13,7 +14,7 @@ const {
 } = defineProps<{
   figure: string;
   label?: string;
-  allow?: 'positive' | 'not negative' | 'any' | 'share' | 'efficiency';
+  allow?: Allowance;
 }>();
 
 const { path } = useMechanism();

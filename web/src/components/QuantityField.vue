@@ -3,6 +3,7 @@ import type { Figure, Quantity } from '@rough-gear/core';
 import { refusalText } from '@rough-gear/contract/units';
 import { computed, nextTick, ref, useId } from 'vue';
 import { useDisplay } from '../composables/useDisplay.js';
+import { refusalOf, type Allowance } from './allowance.js';
 import SourceTag from './SourceTag.vue';
 import SourcePicker from './SourcePicker.vue';
 
@@ -18,7 +19,7 @@ const {
 } = defineProps<{
   figure: Figure;
   label?: string;
-  allow?: 'positive' | 'not negative' | 'any' | 'share' | 'efficiency';
+  allow?: Allowance;
 }>();
 const emit = defineEmits<{ preview: [quantity: Quantity]; commit: [quantity: Quantity | undefined]; cancel: [] }>();
 
@@ -39,19 +40,11 @@ const read = computed(() => {
   if (text.value.trim() === '') return undefined;
   const parsed = parse(text.value, figure.dimension);
   if (!parsed.ok) return { ok: false as const, said: refusalText(parsed), choices: parsed.choices ?? [] };
-  const refusal = notAllowed(parsed.si);
+  const refusal = refusalOf(parsed.si, allow);
   if (!refusal) return parsed;
   const said = `${show(parsed.si, figure.dimension)} is not allowed: ${refusal}`;
   return { ok: false as const, said, choices: [] };
 });
-
-function notAllowed(si: number): string | undefined {
-  if (allow === 'any') return undefined;
-  if (allow === 'not negative') return si < 0 ? 'zero or more is' : undefined;
-  if (allow === 'share') return si < 0 || si > 1 ? '0 to 100 % is' : undefined;
-  if (allow === 'efficiency') return si <= 0 || si > 1 ? 'more than 0 up to 100 % is' : undefined;
-  return si > 0 ? undefined : 'more than zero is';
-}
 
 function start(): void {
   editing.value = true;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { digits, reachOf, type HeldBy } from '@rough-gear/core';
 import { computed } from 'vue';
-import { useChartInk, MONO, SANS } from '../composables/useChartInk.js';
+import { useChartInk, tipLook, MONO, SANS } from '../composables/useChartInk.js';
 import { useDisplay } from '../composables/useDisplay.js';
 import { useMechanism } from '../composables/useMechanism.js';
 import ChartFrame from './ChartFrame.vue';
@@ -50,14 +50,7 @@ const option = computed(() => {
     grid: { left: 46, right: 12, top: 10, bottom: 22 },
     xAxis: axis(right, second, hair),
     yAxis: axis(top, second, hair),
-    tooltip: {
-      trigger: 'axis',
-      renderMode: 'richText',
-      backgroundColor: sheet,
-      borderColor: pen,
-      textStyle: { color: pen, fontFamily: MONO, fontSize: 11 },
-      formatter: tip,
-    },
+    tooltip: { ...tipLook(ink.value), formatter: tip },
     series: [
       ...runs.value.map(({ heldBy, points }) => ({
         type: 'line',

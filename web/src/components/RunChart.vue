@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { digits } from '@rough-gear/core';
 import { computed } from 'vue';
-import { useChartInk, MONO, SANS } from '../composables/useChartInk.js';
+import { useChartInk, tipLook, MONO, SANS } from '../composables/useChartInk.js';
 import { useDisplay } from '../composables/useDisplay.js';
 import { useMechanism } from '../composables/useMechanism.js';
 import ChartFrame from './ChartFrame.vue';
@@ -26,7 +26,7 @@ const outcome = computed(() => {
 });
 
 const option = computed(() => {
-  const { ink: pen, second, hair, act, a, b, sheet } = ink.value;
+  const { ink: pen, second, hair, act, a, b } = ink.value;
   const data = run.value;
   if (!data) return {};
   const asked = path.value.asked;
@@ -68,14 +68,7 @@ const option = computed(() => {
       { left: 44, right: 40, top: 10, bottom: 76 },
       { left: 44, right: 40, height: 40, bottom: 22 },
     ],
-    tooltip: {
-      trigger: 'axis',
-      renderMode: 'richText',
-      backgroundColor: sheet,
-      borderColor: pen,
-      textStyle: { color: pen, fontFamily: MONO, fontSize: 11 },
-      formatter: tip,
-    },
+    tooltip: { ...tipLook(ink.value), formatter: tip },
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
     xAxis: [
       { ...value, min: 0, max: end, axisLabel: { show: false }, splitLine: { show: true, lineStyle: { color: hair } } },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import IconButton from '../../components/IconButton.vue';
 import { showMultiple, type Mechanism, type MechanismResult } from '@rough-gear/core';
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
 import { computed } from 'vue';
@@ -81,24 +82,12 @@ function move(index: number, by: number): void {
           </span>
         </RouterLink>
         <span class="absolute right-1 bottom-0.5 hidden bg-sheet group-focus-within:flex group-hover:flex">
-          <button
-            type="button"
-            class="act grid size-6 place-items-center"
-            :aria-label="`Move ${mechanism.name} up`"
-            :disabled="i === 0"
-            @click="move(i, -1)"
-          >
-            <ArrowUp :size="14" />
-          </button>
-          <button
-            type="button"
-            class="act grid size-6 place-items-center"
-            :aria-label="`Move ${mechanism.name} down`"
-            :disabled="i === mechanisms.length - 1"
-            @click="move(i, 1)"
-          >
-            <ArrowDown :size="14" />
-          </button>
+          <IconButton :label="`Move ${mechanism.name} up`" :disabled="i === 0" @click="move(i, -1)"
+            ><ArrowUp :size="14"
+          /></IconButton>
+          <IconButton :label="`Move ${mechanism.name} down`" :disabled="i === mechanisms.length - 1" @click="move(i, 1)"
+            ><ArrowDown :size="14"
+          /></IconButton>
           <span class="drag grid size-6 cursor-grab place-items-center text-second" aria-hidden="true"
             ><GripVertical :size="14"
           /></span>

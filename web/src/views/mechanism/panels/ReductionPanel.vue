@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, Trash2 } from '@lucide/vue';
+import IconButton from '../../../components/IconButton.vue';
 import type { Stage, StageKind, WorkingRef } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
@@ -88,32 +89,16 @@ function addChosen(event: Event): void {
           </button>
           <span v-else-if="choice.tuning === stage.id" class="ml-2 text-xs text-second">on the ruler</span>
           <span class="ml-auto flex">
-            <button
-              type="button"
-              class="act grid size-6 place-items-center"
-              :aria-label="`Stage ${i + 1} towards the motor`"
-              :disabled="i === 0"
-              @click="move(i, -1)"
-            >
-              <ArrowLeft :size="14" />
-            </button>
-            <button
-              type="button"
-              class="act grid size-6 place-items-center"
-              :aria-label="`Stage ${i + 1} towards the load`"
+            <IconButton :label="`Stage ${i + 1} towards the motor`" :disabled="i === 0" @click="move(i, -1)"
+              ><ArrowLeft :size="14"
+            /></IconButton>
+            <IconButton
+              :label="`Stage ${i + 1} towards the load`"
               :disabled="i === stages.length - 1"
               @click="move(i, 1)"
-            >
-              <ArrowRight :size="14" />
-            </button>
-            <button
-              type="button"
-              class="act grid size-6 place-items-center"
-              :aria-label="`Remove stage ${i + 1}`"
-              @click="remove(stage)"
-            >
-              <Trash2 :size="14" />
-            </button>
+              ><ArrowRight :size="14"
+            /></IconButton>
+            <IconButton :label="`Remove stage ${i + 1}`" @click="remove(stage)"><Trash2 :size="14" /></IconButton>
           </span>
         </div>
         <StageFields :stage="stage" :index="i" />
