@@ -3,6 +3,7 @@ import {
   applyChanges,
   evaluateMechanism,
   figuresIn,
+  operatingAt,
   resolvePath,
   SITUATIONS,
   stepsIn,
@@ -124,6 +125,21 @@ describe('workings', () => {
     expect(close(values['backEmfConstant']!, path.drive.motor.backEmfConstant)).toBe(true);
     expect(close(values['supplyResistance']!, path.drive.supplyResistance)).toBe(true);
     expect(close(values['restVoltage']!, path.drive.restVoltage)).toBe(true);
+    const flow = operatingAt(path, path.load.force(0), path.asked.speed);
+    expect(close(values['motorCurrent']!, flow.motorCurrent)).toBe(true);
+    expect(close(values['supplyCurrent']!, flow.supplyCurrent!)).toBe(true);
+    expect(close(values['packVoltage']!, flow.packVoltage!)).toBe(true);
+  });
+
+  it('show no current that the pack cannot give', () => {
+    const heavy = withChange(
+      withChange(heron, ['mechanisms', 1, 'jobs', 0, 'mass'], typed(900)),
+      ['mechanisms', 1, 'jobs', 0, 'time'],
+      typed(0.5),
+    );
+    const path = resolvePath(heavy, heavy.mechanisms[1]!, 'raise');
+    expect(workingOf(path, { of: 'term', term: 'supplyCurrent' })).toBeUndefined();
+    expect(workingOf(path, { of: 'term', term: 'motorCurrent' })).toBeDefined();
   });
 
   it('names each step once, and typesets it in symbols and in numbers', () => {

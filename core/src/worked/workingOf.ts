@@ -5,7 +5,8 @@ import { demandWorking, SITUATION_NEEDS, situationOf, type SituationId } from '.
 import type { LimitId } from '../limits/limit.js';
 import { limitOf } from '../limits/table.js';
 import { lacksOf, type PowerPath } from '../powerpath/path.js';
-import { div, named, type Expression } from './expression.js';
+import { div, named, valueOf, type Expression } from './expression.js';
+import { flowingMotorCurrent, flowingPackVoltage, flowingSupplyCurrent } from './flow.js';
 import {
   backEmfConstantOf,
   efficiencyOf,
@@ -23,12 +24,17 @@ export type WorkingRef =
   | { readonly of: 'demand'; readonly situation: SituationId }
   | { readonly of: 'term'; readonly term: TermId };
 
+const FLOW = ['motor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'job'] as const;
+
 const TERMS = {
   total: { build: totalOf, needs: ['train'] },
   efficiency: { build: efficiencyOf, needs: ['train', 'output'] },
   torqueConstant: { build: torqueConstantOf, needs: ['motor'] },
   backEmfConstant: { build: backEmfConstantOf, needs: ['motor'] },
   resistance: { build: resistanceOf, needs: ['motor'] },
+  motorCurrent: { build: flowingMotorCurrent, needs: FLOW },
+  supplyCurrent: { build: flowingSupplyCurrent, needs: FLOW },
+  packVoltage: { build: flowingPackVoltage, needs: FLOW },
   restVoltage: { build: restVoltageOf, needs: ['pack'] },
   supplyResistance: { build: supplyResistanceOf, needs: ['pack', 'wiring'] },
 } as const;
@@ -41,7 +47,10 @@ export function workingOf(path: PowerPath, ref: WorkingRef): Expression | undefi
   switch (ref.of) {
     case 'term': {
       const { build, needs } = TERMS[ref.term];
-      return lacksOf(path, needs).length > 0 ? undefined : build(path);
+      if (lacksOf(path, needs).length > 0) return undefined;
+      const built = build(path);
+      // More than the pack can give has no root, and nothing to show.
+      return Number.isNaN(valueOf(built)) ? undefined : built;
     }
     case 'demand':
       return lacksOf(path, SITUATION_NEEDS[ref.situation]).length > 0 ? undefined : demandWorking(path, ref.situation);

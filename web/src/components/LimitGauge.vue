@@ -146,7 +146,7 @@ const demand = computed(() => {
     </p>
     <div
       class="absolute right-0 text-right text-xs text-second"
-      :style="{ top: `${TOP + height - 22}px`, left: `${AXIS + 8}px` }"
+      :style="{ top: `${TOP + height - 10}px`, left: `${AXIS + 8}px` }"
     >
       <button
         v-if="layout.folded.length > 0 || expanded"

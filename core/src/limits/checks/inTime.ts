@@ -50,7 +50,7 @@ export const inTime: CheckRule = {
       outcome: { multiple: path.asked.time / run.time },
       asked,
       there: { value: run.time, dimension: 'time' },
-      sentence: `There in ${show(run.time, 'time')} of the ${show(path.asked.time, 'time')} allowed.`,
+      sentence: `It is there in ${show(run.time, 'time')}; ${show(path.asked.time, 'time')} are allowed.`,
       working: () => named('x', 'time allowed over time taken', 'number', div(figureOf(path, 'job.time'), time)),
     };
   },

@@ -189,7 +189,14 @@ const openRung = computed(() => selectedRung.value ?? ladder.value.first);
           <VerdictKey class="ml-auto" />
         </p>
       </div>
-      <MendList v-if="needsMend" :search="search" :name="targetName" :hint="targetHint" @apply="apply" />
+      <MendList
+        v-if="needsMend"
+        :search="search"
+        :name="targetName"
+        :first="target !== undefined && 'rung' in target"
+        :hint="targetHint"
+        @apply="apply"
+      />
     </div>
     <CheckList
       :checks="job.checks"

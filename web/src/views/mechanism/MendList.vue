@@ -5,7 +5,7 @@ import { computed, ref } from 'vue';
 import type { MendSearch } from '../../composables/useMends.js';
 
 /** Changes that mend a limit, each with what gives first before and after; one click applies one. */
-const { search } = defineProps<{ search: MendSearch; name: string; hint?: string | undefined }>();
+const { search } = defineProps<{ search: MendSearch; name: string; hint?: string | undefined; first?: boolean }>();
 defineEmits<{ apply: [mend: Mend] }>();
 
 const FEW = 4;
@@ -17,7 +17,9 @@ const shown = computed(() => (all.value ? search.mends : search.mends.slice(0, F
   <div>
     <h3 class="flex justify-between gap-2 text-xs font-normal text-second">
       <span class="truncate">mends: {{ name }}</span
-      ><span v-if="search.mends.length > 0" class="whitespace-nowrap">first to give</span>
+      ><span v-if="search.mends.length > 0" class="whitespace-nowrap">{{
+        first ? 'first to give' : 'before → after'
+      }}</span>
     </h3>
     <ul data-testid="mends">
       <li v-for="mend in shown" :key="mend.lever">

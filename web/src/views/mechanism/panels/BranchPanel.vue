@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import type { ProtectedNode } from '@rough-gear/core';
+import type { ProtectedNode, WorkingRef } from '@rough-gear/core';
 import { computed } from 'vue';
 import FigureField from '../../../components/FigureField.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
 import PartPicker from './PartPicker.vue';
 
+const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { plan, path, choice, commit } = useMechanism();
 
 const branch = computed(() =>
@@ -31,6 +32,13 @@ const several = computed(() => path.value.drive.motors > 1);
   >
     <PartPicker v-if="branch" kind="breaker" :at="at(branch, 'breaker')" title="A breaker for this branch" />
     <PartPicker v-if="main" kind="breaker" :at="at(main, 'breaker')" title="The main breaker" label="Change the main" />
+    <button
+      type="button"
+      class="act min-h-6"
+      @click="emit('working', { of: 'term', term: 'supplyCurrent' }, 'Supply current while working')"
+    >
+      Working
+    </button>
   </PanelHead>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
     <FigureField figure="branch.rated" label="breaker" />

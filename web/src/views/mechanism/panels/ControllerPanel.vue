@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ControllerPart } from '@rough-gear/core';
+import type { ControllerPart, WorkingRef } from '@rough-gear/core';
 import { computed } from 'vue';
 import FigureField from '../../../components/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
@@ -7,6 +7,7 @@ import { useMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
 import PartPicker from './PartPicker.vue';
 
+const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { plan, choice, choiceAt } = useMechanism();
 const { show } = useDisplay();
 const part = computed(() => plan.value.parts[choice.value.drive.controller]!.part as ControllerPart);
@@ -29,6 +30,13 @@ const over = computed(() => {
 <template>
   <PanelHead title="Controller" :detail="`${part.name}, one for each motor`">
     <PartPicker kind="controller" :at="[...choiceAt, 'drive', 'controller']" title="A controller off the shelf" />
+    <button
+      type="button"
+      class="act min-h-6"
+      @click="emit('working', { of: 'term', term: 'motorCurrent' }, 'Motor current while working')"
+    >
+      Working
+    </button>
   </PanelHead>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-6">
     <FigureField figure="controller.statorLimit" />

@@ -29,7 +29,7 @@ const lithium = computed(() => ['lipo', 'liion', 'lifepo4'].includes(part.value.
     <button
       type="button"
       class="act min-h-6"
-      @click="emit('working', { of: 'term', term: 'supplyResistance' }, 'Supply resistance')"
+      @click="emit('working', { of: 'term', term: 'packVoltage' }, 'Pack while working')"
     >
       Working
     </button>
