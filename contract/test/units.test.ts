@@ -113,6 +113,7 @@ const REFUSED: readonly (readonly [text: string, dimension: Dimension, reason: R
   ['1.2.3 kg', 'mass', /no single number/],
   ['3/0 in', 'length', /over nothing/],
   ['1e999 kg', 'mass', /no finite number/],
+  ['1e15 kg', 'mass', /beyond anything a robot has/],
   ['5 N', 'ratio', /has no place here/],
   ['12 kg kg', 'mass', /not understood as a mass/],
 ];

@@ -130,6 +130,41 @@ describe('motion', () => {
     expect(fullEffort(system({ drive: limited })).peakSupplyCurrent).toBeCloseTo(40, 6);
   });
 
+  it('goes at the settled speed from the start where next to nothing is moved', () => {
+    const bare = { ...system(), drive: { ...drive, rotorInertia: 1e-13 } };
+    const light = lift({ mass: 1e-7, slope: Math.PI / 2, friction: 200, counterforce: 0, loadPerRope: 1 });
+    const settled = settle(drive, 9, 0.87, 200 * 0.022).outputSpeed * 0.022;
+    const run = fullEffort({ ...bare, load: light });
+    expect(run.time).toBeCloseTo(1.35 / settled, 3);
+    expect(run.samples.length).toBeLessThan(100);
+    const timed = fullEffort({ ...bare, load: light, until: { time: 2 } });
+    expect([timed.outcome, timed.time]).toEqual(['arrived', 2]);
+    expect(timed.place).toBeCloseTo(2 * settled, 3);
+  });
+
+  it('finishes along the settled speed what would crawl there in countless steps', () => {
+    const slow = system({
+      until: { travel: 60 },
+      load: lift({ mass: 0.02, slope: Math.PI / 2, friction: 200, counterforce: 0, loadPerRope: 1 }),
+      drive: { ...drive, rotorInertia: 1e-9 },
+    });
+    const run = fullEffort(slow, { longest: 600 });
+    const settled = settle(drive, 9, 0.87, slow.load.force(0) * 0.022).outputSpeed * 0.022;
+    expect(run.outcome).toBe('arrived');
+    expect(run.time / (60 / settled)).toBeCloseTo(1, 3);
+    expect(run.samples.length).toBeLessThan(1700);
+  });
+
+  it('stops where the balance fails on the way', () => {
+    const rising = {
+      ...lift({ mass: 1e-7, slope: Math.PI / 2, friction: 0, counterforce: 0, loadPerRope: 1 }),
+      force: (q: number) => 100 + 1000 * q,
+    };
+    const run = fullEffort({ ...system({ load: rising }), drive: { ...drive, rotorInertia: 1e-13 } });
+    expect(run.outcome).toBe('stalled');
+    expect(run.place).toBeGreaterThan(0.3);
+  });
+
   it('warms winding and breaker', () => {
     const thermal = {
       windingCapacity: 60,

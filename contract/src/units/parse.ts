@@ -46,6 +46,7 @@ function fromBare(value: number, dimension: Dimension, system: UnitSystem): numb
 
 function finish(si: number, dimension: Dimension, system: UnitSystem): Parsed {
   if (!Number.isFinite(si)) return refuse(dimension, 'that is no finite number');
+  if (Math.abs(si) > GREATEST) return refuse(dimension, 'that is beyond anything a robot has');
   return { ok: true, si: Number(si.toPrecision(14)), understood: displayText(si, dimension, system, 4) };
 }
 
@@ -57,6 +58,9 @@ function refuse(dimension: Dimension, reason: string): Extract<Parsed, { ok: fal
 export function refusalText({ reason, example, choices }: Extract<Parsed, { ok: false }>): string {
   return choices ? reason : `${reason}. For example ${example}.`;
 }
+
+/** In SI units; the plan's schema takes no number much greater. */
+const GREATEST = 1e12;
 
 const quote = (text: string): string => `“${text}”`;
 

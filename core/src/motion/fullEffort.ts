@@ -1,6 +1,6 @@
 import type { HeldBy } from '../controller/drive.js';
-import { COPPER_ALPHA } from '../motor/heat.js';
 import { pullAt, type Pull } from './acceleration.js';
+import { Warmth } from './warmth.js';
 import type { MotionSystem } from './system.js';
 
 /** One moment of a run. Currents: motor of one motor, supply of all. */
@@ -44,95 +44,128 @@ export interface RunOptions {
   readonly fewestSteps?: number;
 }
 
-// q, v, energy, ∫I², winding °C, case °C, breaker heat
-type State = readonly number[];
-const [Q, V, ENERGY, I2, WINDING, CASE, BREAKER] = [0, 1, 2, 3, 4, 5, 6] as const;
-const AMBIENT_WITHOUT_HEAT = 25;
+// What the step's error is controlled on, and what is summed along with it.
+type State = readonly [place: number, speed: number, energy: number, currentSquared: number];
+const Q = 0;
+const V = 1;
+const ENERGY = 2;
+const I2 = 3;
+
+/** Steps after which a run that crawls along its settled speed is finished along it. */
+const MANY_STEPS = 1500;
+/** A start-up this much shorter than the run is left out: it would only cost steps. */
+const NEGLIGIBLE_START = 1e-5;
 
 /**
  * Full effort from rest to the end, arriving on the move: Bogacki–Shampine steps of controlled error,
  * the end found by halving the last step. A load that cannot be moved stays, and the result says
- * `stalled` and where.
+ * `stalled` and where. Where speed follows force almost at once (next to no moved mass), the run goes
+ * along the speed at which force and load balance.
  */
 export function fullEffort(system: MotionSystem, options: RunOptions = {}): Run {
   const { tolerance = 1e-5, longest = 60, fewestSteps = 60 } = options;
-  const ambient = system.thermal?.ambient ?? AMBIENT_WITHOUT_HEAT;
   const watch = new Watch(system);
-  let state: State = [0, 0, 0, 0, ambient, ambient, 0];
+  let state: State = [0, 0, 0, 0];
   let time = 0;
   let pull = pullAt(system, 0, 0);
   watch.see(time, state, pull);
-  if (pull.acceleration <= 0) return watch.result('stalled', time, state);
+  if (!(pull.acceleration > 0)) return watch.result('stalled', time, state);
 
-  const topSpeed = (system.drive.restVoltage / system.drive.motor.backEmfConstant) * (system.radius / system.total);
-  const distance = 'travel' in system.until ? system.until.travel : topSpeed * system.until.time;
-  const scale = [distance, topSpeed];
+  const fastest = fastestOf(system);
+  const distance = 'travel' in system.until ? system.until.travel : fastest * system.until.time;
   const end = 'time' in system.until ? Math.min(longest, system.until.time) : longest;
-  const longestStep = Math.max(distance / topSpeed, Math.sqrt(distance / pull.acceleration)) / fewestSteps;
-  let step = Math.min(longestStep, (1e-3 * topSpeed) / pull.acceleration);
-  let slope = slopeAt(system, state, pull);
+  const span = Math.min(end, distance / fastest);
+  if (relaxation(system, 0, 0) < NEGLIGIBLE_START * span)
+    return alongSettled(system, watch, state, time, end, fewestSteps);
 
+  const scale = [distance, fastest];
+  const longestStep = Math.max(distance / fastest, Math.sqrt(distance / pull.acceleration)) / fewestSteps;
+  let step = Math.min(longestStep, (1e-3 * fastest) / pull.acceleration);
+  let slope = slopeAt(system, state, pull);
+  let steps = 0;
   while (time < end) {
     step = Math.min(step, end - time, longestStep);
     const tried = tryStep(system, state, slope, step);
     const error = Math.max(...[Q, V].map((i) => Math.abs(tried.error[i]!) / (tolerance * scale[i]!)));
-    if (error > 1 && step > 1e-9) {
+    if (error > 1) {
       step *= Math.max(0.2, 0.9 / Math.cbrt(error));
       continue;
     }
-    if ('travel' in system.until && tried.state[Q]! >= system.until.travel) {
+    if ('travel' in system.until && tried.state[Q] >= system.until.travel) {
       const last = stepTo(system, state, slope, step, system.until.travel);
-      watch.see(time + last.step, last.state, pullAt(system, last.state[Q]!, last.state[V]!));
+      watch.see(time + last.step, last.state, pullAt(system, last.state[Q], last.state[V]));
       return watch.result('arrived', time + last.step, last.state);
     }
     time += step;
     state = tried.state;
-    pull = pullAt(system, state[Q]!, state[V]!);
-    if (state[V]! <= 0 && pull.acceleration <= 0) return watch.result('stalled', time, state);
+    pull = pullAt(system, state[Q], state[V]);
+    if (state[V] <= 0 && pull.acceleration <= 0) return watch.result('stalled', time, state);
     watch.see(time, state, pull);
     slope = tried.slope;
     step *= Math.min(4, 0.9 / Math.cbrt(Math.max(error, 1e-4)));
+    if (++steps > MANY_STEPS) return alongSettled(system, watch, state, time, end, fewestSteps);
   }
   return watch.result('time' in system.until ? 'arrived' : 'time-up', time, state);
 }
 
-function slopeAt(system: MotionSystem, state: State, pull: Pull): State {
-  const { drive, thermal, breaker, packResistance } = system;
-  const { motorCurrent: current, supplyCurrent } = pull.point;
+/** Speed at which the pack's rest voltage is all back-EMF: nothing goes faster by itself. */
+function fastestOf({ drive, radius, total }: MotionSystem): number {
+  return (drive.restVoltage / drive.motor.backEmfConstant) * (radius / total);
+}
+
+/** Seconds in which speed settles, from how acceleration falls with it; ∞ where it does not. */
+function relaxation(system: MotionSystem, q: number, speed: number): number {
+  const nudge = 1e-4 * fastestOf(system);
+  const fall = (pullAt(system, q, speed).acceleration - pullAt(system, q, speed + nudge).acceleration) / nudge;
+  return fall > 0 ? 1 / fall : Infinity;
+}
+
+/** Goes on at the speed at which drive and load balance, place by place. */
+function alongSettled(system: MotionSystem, watch: Watch, from: State, since: number, end: number, count: number): Run {
+  let [state, time] = [from, since];
+  const { until } = system;
+  for (let i = 0; i < count; i++) {
+    const speed = settledSpeed(system, state[Q]);
+    if (speed === undefined) return watch.result('stalled', time, [state[Q], 0, state[ENERGY], state[I2]]);
+    const left = 'travel' in until ? (until.travel - state[Q]) / speed : end - time;
+    const step = Math.min(left / (count - i), end - time);
+    const moving: State = [state[Q], speed, state[ENERGY], state[I2]];
+    const slope = slopeAt(system, moving, pullAt(system, state[Q], speed));
+    state = [state[Q] + speed * step, speed, state[ENERGY] + slope[ENERGY] * step, state[I2] + slope[I2] * step];
+    time += step;
+    watch.see(time, state, pullAt(system, state[Q], speed));
+    if (time >= end) return watch.result('time' in until ? 'arrived' : 'time-up', time, state);
+  }
+  return watch.result('arrived', time, state);
+}
+
+/** The speed at one place at which nothing speeds up any more; `undefined` where it cannot start. */
+function settledSpeed(system: MotionSystem, q: number): number | undefined {
+  if (!(pullAt(system, q, 0).acceleration > 0)) return undefined;
+  let [low, high] = [0, fastestOf(system)];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (pullAt(system, q, middle).acceleration > 0) low = middle;
+    else high = middle;
+  }
+  return low > 0 ? low : undefined;
+}
+
+function slopeAt({ drive, packResistance }: MotionSystem, state: State, pull: Pull): State {
+  const { motorCurrent, supplyCurrent } = pull.point;
   const total = drive.motors * supplyCurrent;
   const power = (drive.restVoltage - packResistance * total) * total;
-  const breakerSlope = breaker
-    ? (((supplyCurrent * breaker.share) / breaker.holds) ** 2 - state[BREAKER]!) / breaker.timeConstant
-    : 0;
-  const heat = thermal ? heatSlope(system, thermal, state, current) : [0, 0];
-  return [state[V]!, pull.acceleration, power, current * current, heat[0]!, heat[1]!, breakerSlope];
+  return [state[V], pull.acceleration, power, motorCurrent * motorCurrent];
 }
 
-function heatSlope(
-  { drive, total, radius }: MotionSystem,
-  thermal: NonNullable<MotionSystem['thermal']>,
-  state: State,
-  current: number,
-) {
-  const { motor } = drive;
-  const winding = state[WINDING]!;
-  const shell = state[CASE]!;
-  const across = (winding - shell) / thermal.windingToCase;
-  const copper = current * current * motor.resistance * (1 + COPPER_ALPHA * (winding - 20));
-  const friction =
-    (motor.torqueConstant * motor.freeCurrent + (motor.backEmfConstant - motor.torqueConstant) * current) *
-    ((state[V]! * total) / radius);
-  return [
-    (copper - across) / thermal.windingCapacity,
-    (across + friction - (shell - thermal.ambient) / thermal.caseToAir) / thermal.caseCapacity,
-  ];
-}
-
-const along = (state: State, step: number, ...slopes: readonly (readonly [number, State])[]): State =>
-  state.map((value, i) => value + step * slopes.reduce((sum, [weight, slope]) => sum + weight * slope[i]!, 0));
+const along = (state: State, step: number, ...slopes: readonly (readonly [number, State])[]): State => {
+  const at = (i: 0 | 1 | 2 | 3) =>
+    state[i] + step * slopes.reduce((sum, [weight, slope]) => sum + weight * slope[i], 0);
+  return [at(Q), at(V), at(ENERGY), at(I2)];
+};
 
 function slopeOf(system: MotionSystem, state: State): State {
-  return slopeAt(system, state, pullAt(system, state[Q]!, Math.max(0, state[V]!)));
+  return slopeAt(system, state, pullAt(system, state[Q], Math.max(0, state[V])));
 }
 
 /** One Bogacki–Shampine step: third order, with the second-order answer beside it as the error. */
@@ -141,7 +174,7 @@ function tryStep(system: MotionSystem, state: State, k1: State, step: number) {
   const k3 = slopeOf(system, along(state, step, [3 / 4, k2]));
   const next = along(state, step, [2 / 9, k1], [1 / 3, k2], [4 / 9, k3]);
   const k4 = slopeOf(system, next);
-  const error = along([0, 0], step, [2 / 9 - 7 / 24, k1], [1 / 3 - 1 / 4, k2], [4 / 9 - 1 / 3, k3], [-1 / 8, k4]);
+  const error = along([0, 0, 0, 0], step, [2 / 9 - 7 / 24, k1], [1 / 3 - 1 / 4, k2], [4 / 9 - 1 / 3, k3], [-1 / 8, k4]);
   return { state: next, slope: k4, error };
 }
 
@@ -152,7 +185,7 @@ function stepTo(system: MotionSystem, state: State, slope: State, beyond: number
   for (let i = 0; i < 50 && high - low > 1e-12; i++) {
     const middle = (low + high) / 2;
     const tried = tryStep(system, state, slope, middle).state;
-    if (tried[Q]! < travel) low = middle;
+    if (tried[Q] < travel) low = middle;
     else [high, reached] = [middle, tried];
   }
   return { step: high, state: reached };
@@ -165,18 +198,22 @@ class Watch {
   private peakMotor = 0;
   private peakSupply = 0;
   private slipped = false;
+  private readonly warmth: Warmth;
 
-  constructor(private readonly system: MotionSystem) {}
+  constructor(private readonly system: MotionSystem) {
+    this.warmth = new Warmth(system);
+  }
 
   see(time: number, state: State, pull: Pull): void {
     const before = this.samples.at(-1);
     if (before && before.heldBy !== pull.point.heldBy) this.seeChange(before, state);
-    this.note(pull, state[V]!);
+    this.note(pull, state[V]);
+    if (before) this.warmth.pass(time - before.time, before, pull.point, state[V]);
     const supply = this.system.drive.motors * pull.point.supplyCurrent;
     this.samples.push({
       time,
-      place: state[Q]!,
-      speed: state[V]!,
+      place: state[Q],
+      speed: state[V],
       motorCurrent: pull.point.motorCurrent,
       supplyCurrent: supply,
       packVoltage: this.voltageAt(supply),
@@ -192,7 +229,7 @@ class Watch {
   }
 
   private seeChange(before: RunSample, state: State): void {
-    let [low, high] = [before.speed, state[V]!];
+    let [low, high] = [before.speed, state[V]];
     for (let i = 0; i < 30; i++) {
       const middle = (low + high) / 2;
       const pull = pullAt(this.system, before.place, middle);
@@ -210,16 +247,15 @@ class Watch {
     return {
       outcome,
       time,
-      place: state[Q]!,
-      endSpeed: Math.max(0, state[V]!),
+      place: state[Q],
+      endSpeed: Math.max(0, state[V]),
       topSpeed: this.topSpeed,
       peakMotorCurrent: this.peakMotor,
-      rmsMotorCurrent: time > 0 ? Math.sqrt(state[I2]! / time) : this.peakMotor,
+      rmsMotorCurrent: time > 0 ? Math.sqrt(state[I2] / time) : this.peakMotor,
       peakSupplyCurrent: this.peakSupply,
       leastPackVoltage: this.voltageAt(this.peakSupply),
-      packEnergy: state[ENERGY]!,
-      ...(this.system.thermal ? { windingTemperature: state[WINDING]! } : {}),
-      ...(this.system.breaker ? { breakerHeat: state[BREAKER]! } : {}),
+      packEnergy: state[ENERGY],
+      ...this.warmth.result(),
       slipped: this.slipped,
       samples: this.samples,
     };
