@@ -64,9 +64,9 @@ test('a knot halves the rope, and what holds the load is chosen', async ({ heron
   await expect(heron.rung('rope')).toContainText('4.04×');
   await page.getByRole('checkbox', { name: /there is a knot in the rope/ }).check();
   await expect(heron.rung('rope')).toContainText('2.02×');
-  await page.getByRole('combobox', { name: 'With the power off, up by' }).selectOption('nothing');
+  await page.getByRole('combobox', { name: 'power off, held up by' }).selectOption('nothing');
   await expect(page.getByTestId('failing')).toContainText('it falls on whoever stands under it');
-  await page.getByRole('combobox', { name: 'With the power off, up by' }).selectOption('stage');
+  await page.getByRole('combobox', { name: 'power off, held up by' }).selectOption('stage');
   await expect(page.getByTestId('failing')).toContainText('No stage of this train stays by itself');
 });
 

@@ -210,7 +210,7 @@ export const FIGURES = {
   'job.mass': figure('load', 'm', 'mass', 'load', 'load'),
   'job.distance': figure('how far', 's', 'length', 'load', 'job'),
   'job.time': figure('in what time', 't', 'time', 'load', 'job'),
-  'job.every': figure('how often: every', 't_{every}', 'time', 'load', 'job', typical(15, 'a busy match')),
+  'job.every': figure('once every', 't_{every}', 'time', 'load', 'job', typical(15, 'a busy match')),
   'job.held': figure('held for', 't_{held}', 'time', 'load', 'job', typical(10, 'until the piece is placed')),
   'job.shock': figure('shock factor', 'k_{s}', 'number', 'load', 'job', typical(1, 'a smooth start')),
   'job.slope': figure('slope', '\\gamma', 'angle', 'load', 'load', rule('level for wheels, straight up for a lift')),

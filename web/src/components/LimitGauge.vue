@@ -38,6 +38,8 @@ const one = computed(() => at(1));
 /** Whiskers stand side by side on the scale, the lowest rung's at the right. */
 const whiskerAt = (i: number) => AXIS - 4 - Math.min(5, layout.value.rows.length - 1 - i) * 3.2;
 
+const folding = computed(() => layout.value.folded.length > 0 || expanded.value);
+
 /** What it was before the last change, where that reads differently. */
 function movedFrom(rung: Rung): string | undefined {
   const old = before?.rungs.find(({ id }) => id === rung.id);
@@ -54,7 +56,7 @@ const demand = computed(() => {
 </script>
 
 <template>
-  <div class="relative" :style="{ height: `${height + TOP + 12}px` }" data-testid="gauge">
+  <div class="relative" :style="{ height: `${height + TOP + 14}px` }" data-testid="gauge">
     <svg class="absolute inset-0 size-full" aria-hidden="true">
       <defs>
         <pattern id="below-the-job" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -144,24 +146,19 @@ const demand = computed(() => {
     <p class="absolute right-0 text-right text-xs whitespace-nowrap" :style="{ top: `${one + 4}px` }">
       <span class="bg-sheet/85 pl-1">{{ demand }}</span>
     </p>
-    <div
-      class="absolute right-0 text-right text-xs text-second"
-      :style="{ top: `${TOP + height - 10}px`, left: `${AXIS + 8}px` }"
-    >
-      <button
-        v-if="layout.folded.length > 0 || expanded"
-        type="button"
-        class="act min-h-6"
-        @click="expanded = !expanded"
-      >
+    <div class="absolute right-0 bottom-0 flex items-center gap-3 text-xs text-second">
+      <button v-if="folding" type="button" class="act min-h-6" :aria-expanded="expanded" @click="expanded = !expanded">
         {{ expanded ? 'fold' : `${layout.folded.length} more above 3×` }}
       </button>
       <p
         v-if="layout.outOfReach.length > 0"
-        class="flex items-center justify-end gap-1"
-        :title="layout.outOfReach.map(({ name }) => name).join(', ')"
+        class="flex min-h-6 items-center gap-1"
+        :title="`The volts end before: ${layout.outOfReach.map(({ name }) => name).join(', ')}`"
       >
-        <VerdictRing verdict="enough" :size="12" hollow />{{ layout.outOfReach.length }} out of reach: volts end first
+        <VerdictRing verdict="enough" :size="12" hollow />{{ layout.outOfReach.length }} out of reach<template
+          v-if="!folding"
+          >: volts end first</template
+        >
       </p>
     </div>
   </div>

@@ -3,7 +3,7 @@ import type { JobResult, Link, LinkKind, Stage } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../composables/useMechanism.js';
 import type { DrawingKind } from './LinkDrawing.vue';
-import StripLink from './StripLink.vue';
+import StripLink, { type LinkMark } from './StripLink.vue';
 
 /** The power path, pack to load: picture and navigation in one. */
 const { path, job, situation, link: open, choice } = useMechanism();
@@ -54,10 +54,14 @@ function drawingOf(link: Link): DrawingKind {
   return DRAWINGS[link.kind];
 }
 
-/** The link that gives first in the open situation, with that rung's verdict. */
-function firstOn(link: Link, result: JobResult): string | undefined {
+/** What is marked over a link: a check that fails outright, else what gives first in the open situation. */
+function markOn(link: Link, result: JobResult): LinkMark | undefined {
   const { first } = result.ladders[situation.value];
-  return first && first.link === link.kind ? first.verdict : undefined;
+  const failing = result.checks.find((check) => check.verdict === 'gives way');
+  if (failing && first?.verdict !== 'gives way') {
+    return failing.link === link.kind ? { text: 'gives way', verdict: 'gives way' } : undefined;
+  }
+  return first && first.link === link.kind ? { text: 'gives first', verdict: first.verdict } : undefined;
 }
 </script>
 
@@ -74,7 +78,7 @@ function firstOn(link: Link, result: JobResult): string | undefined {
         :drawing="drawingOf(link)"
         :count="link.kind === 'motor' ? path.drive.motors : 1"
         :open="open === link.id"
-        :first="firstOn(link, job)"
+        :mark="markOn(link, job)"
         :last="i === links.length - 1"
         @choose="open = link.id"
       />

@@ -1,10 +1,16 @@
 <script setup lang="ts">
-import type { Link, Measured } from '@rough-gear/core';
+import type { Link, Measured, Verdict } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../composables/useDisplay.js';
 import LinkDrawing, { type DrawingKind } from './LinkDrawing.vue';
 import VerdictRing from './VerdictRing.vue';
 import VerdictWord from './VerdictWord.vue';
+
+/** What is written over a link, and in which verdict's colour. */
+export interface LinkMark {
+  readonly text: string;
+  readonly verdict: Verdict;
+}
 
 /** One link of the power path: its drawing, what it is, its key number, its verdict and how much is used. */
 const {
@@ -12,13 +18,13 @@ const {
   drawing,
   count = 1,
   open = false,
-  first = undefined,
+  mark = undefined,
 } = defineProps<{
   link: Link;
   drawing: DrawingKind;
   count?: number;
   open?: boolean;
-  first?: string | undefined;
+  mark?: LinkMark | undefined;
   last: boolean;
 }>();
 defineEmits<{ choose: [] }>();
@@ -51,9 +57,9 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
     >
       <span
         class="h-4 text-center text-xs max-lg:hidden"
-        :class="first === 'gives way' ? 'text-gives' : first === 'tight' ? 'text-tight' : 'text-enough'"
+        :class="mark?.verdict === 'gives way' ? 'text-gives' : mark?.verdict === 'tight' ? 'text-tight' : 'text-enough'"
       >
-        <b v-if="first">gives first</b>
+        <b v-if="mark">{{ mark.text }}</b>
       </span>
       <span class="flex h-10 justify-center"><LinkDrawing :kind="drawing" :count="count" /></span>
       <span
@@ -63,7 +69,7 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
         <span class="flex items-center gap-1.5">
           <VerdictRing v-if="link.verdict" :verdict="link.verdict" />
           <b class="truncate">{{ link.title }}</b>
-          <span v-if="first" class="text-xs font-semibold lg:hidden">gives first</span>
+          <span v-if="mark" class="text-xs font-semibold lg:hidden">{{ mark.text }}</span>
         </span>
         <span class="truncate text-second" :title="link.detail">{{ link.detail }}</span>
         <span class="figures truncate text-xs" :title="key">{{

@@ -109,7 +109,7 @@ const table = {
           :link="link"
           :drawing="LINK_DRAWINGS[i]!"
           :open="i === 3"
-          :first="i === 1 ? 'tight' : undefined"
+          :mark="i === 1 ? { text: 'gives first', verdict: 'tight' } : undefined"
           :last="i === LINKS.length - 1"
         />
       </ol>

@@ -28,7 +28,7 @@ const HOLDERS: readonly { value: Holder; text: string }[] = [
       <FigureField figure="output.ropeStrength" />
       <ChoiceField
         :value="output.holder ?? 'nothing'"
-        label="With the power off, up by"
+        label="power off, held up by"
         :options="HOLDERS"
         @change="commit([{ at: at('holder'), to: $event }])"
       />
