@@ -31,6 +31,12 @@ const runs = computed(() => {
   return result.filter(({ points }) => points.length > 1);
 });
 
+/** Where a run's name stands: of two places on it the one farther from the load's line. */
+function labelPlace(points: readonly (readonly [number, number])[], load: number) {
+  const [early, late] = [0.35, 0.75].map((share) => points[Math.floor(points.length * share)]!);
+  return Math.abs(late![1] - load) > Math.abs(early![1] - load) ? late : early;
+}
+
 const option = computed(() => {
   const { ink: pen, second, hair, act, sheet, a, b } = ink.value;
   const colours: Record<HeldBy, string> = { stator: a, supply: b, voltage: pen };
@@ -65,7 +71,7 @@ const option = computed(() => {
           symbolSize: 1,
           data: [
             {
-              coord: points[Math.floor(points.length * (heldBy === 'voltage' ? 0.75 : 0.4))],
+              coord: labelPlace(points, force(data.load)),
               label: {
                 formatter: NAMES[heldBy],
                 position: 'right',

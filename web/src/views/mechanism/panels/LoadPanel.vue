@@ -8,7 +8,7 @@ import PanelHead from './PanelHead.vue';
 const { path, job } = useMechanism();
 const more = ref(false);
 /** As many of the rest as fill the row of those that decide. */
-const shown = computed(() => 6 - DECIDING[kind.value].length);
+const shown = computed(() => 5 - DECIDING[kind.value].length);
 const kind = computed(() => path.value.job.kind);
 const DECIDING = {
   sprint: ['output.mass', 'job.distance', 'job.time', 'job.every'],
@@ -44,7 +44,7 @@ const DETAILS = {
       {{ more ? 'Less' : 'More about this job' }}
     </button>
   </PanelHead>
-  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-6">
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-5">
     <FigureField v-for="figure in DECIDING[kind]" :key="figure" :figure="figure" />
     <FigureField
       v-for="figure in REST[kind].slice(0, shown)"
@@ -53,7 +53,7 @@ const DETAILS = {
       :allow="ALLOW[figure] ?? 'positive'"
     />
   </div>
-  <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-6">
+  <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-5">
     <FigureField
       v-for="figure in REST[kind].slice(shown)"
       :key="figure"
