@@ -6,7 +6,7 @@ test('a mend is applied with one click, says what moved, is undone by key, and r
     .getByTestId('mends')
     .getByRole('button', { name: /One more motor/ })
     .click();
-  await expect(heron.rung('volts')).toContainText('1.29 → 2.31×');
+  await expect(heron.rung('volts')).toContainText('1.29→2.31×');
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('2 motors');
   await heron.saved();
   expect((await heron.stored()).document.mechanisms[1]!.choices[0]!.drive.motors).toBe(2);

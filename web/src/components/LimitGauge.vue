@@ -20,7 +20,7 @@ defineEmits<{ select: [rung: Rung] }>();
 const { show } = useDisplay();
 const ROW = 24;
 const AXIS = 60;
-const LABELS = 90;
+const LABELS = 84;
 const TOP = 26;
 const TICKS = [10, 5, 2, 1, 0.5];
 const MINOR = [9, 8, 7, 6, 4, 3, 1.5, 0.9, 0.8, 0.7, 0.6];
@@ -137,7 +137,7 @@ const demand = computed(() => {
           <span class="min-w-0 grow truncate">{{ rung.name }}</span>
           <span class="figures whitespace-nowrap">
             <span v-if="movedFrom(rung)" class="text-2xs font-normal text-second"
-              >{{ movedFrom(rung)?.replace('×', '') }} → </span
+              >{{ movedFrom(rung)?.replace('×', '') }}→</span
             >{{ showMultiple(rung.multiple!) }}
           </span>
         </button>
