@@ -1,0 +1,107 @@
+import { describe, expect, it } from 'vitest';
+import { applyChanges, evaluateMechanism, resolvePath, type LeverId, type Plan } from '../src/index.js';
+import { LEVERS } from '../src/limits/mends/levers.js';
+import type { LeverContext, LeverSetting } from '../src/limits/mends/lever.js';
+import { demoPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
+
+const heron = demoPlan('heron');
+
+function contextOf(plan: Plan, id: string, job = 0): LeverContext {
+  const mechanism = mechanismOf(plan, id);
+  return { plan, mechanism, path: resolvePath(plan, mechanism, mechanism.jobs[job]!.id) };
+}
+
+const lift = contextOf(heron, 'lift');
+const climb = contextOf(heron, 'climb');
+const push = contextOf(heron, 'drive', 1);
+
+const set = (lever: LeverId, context: LeverContext, value: number): LeverSetting => LEVERS[lever].set(context, value)!;
+
+/** What a lever reads like at a value, rounded away from where it stands. */
+const READINGS: readonly (readonly [lever: LeverId, context: LeverContext, value: number, label: string])[] = [
+  ['deeper', lift, 9.3, 'Gear down to 9.38:1'],
+  ['shallower', lift, 8.3, 'Gear up to 8.25:1'],
+  ['motors', lift, 1.3, 'One more motor'],
+  ['motors', lift, 2.1, 'Three motors in all'],
+  ['lighter', lift, 15.9, '20 kg down to 15.5 kg'],
+  ['lighter', push, 44.9, '52 kg down to 44.5 kg'],
+  ['longer', lift, 1.83, 'Allow 1.85 s'],
+  ['less-often', lift, 21.2, 'Once every 21.5 s'],
+  ['held-shorter', climb, 7.34, 'Hold it for 7.3 s only'],
+  ['less-push', push, 247, 'Push with 245 N'],
+  ['counterforce', lift, 41.2, 'A spring that takes 41.5 N'],
+  ['smaller-drum', lift, 0.0187, 'Drum ⌀ 37 mm'],
+  ['stronger-rope', lift, 5130, 'Rope of 5150 N'],
+  ['grip', push, 1.02, 'Tread with a grip of 1.05'],
+  ['holder', climb, 2, 'A ratchet on the drum'],
+  ['stator-limit', lift, 71, 'A controller of 71 A motor-side'],
+  ['stator-limit-down', lift, 44, 'Motor-side limit 44 A'],
+  ['supply-limit', lift, 47.3, 'A controller of 47.5 A pack-side, breaker 50 A'],
+  ['supply-limit-down', lift, 22.3, 'Pack-side limit 22 A'],
+  ['breaker', lift, 43, 'Breaker 50 A on 10 AWG'],
+  ['thicker-wire', lift, 9.2, '8 AWG wire'],
+  ['parallel', lift, 1.4, 'Two packs in parallel'],
+];
+
+describe('levers', () => {
+  it.each(READINGS)('%s', (lever, context, value, label) => {
+    const setting = set(lever, context, value);
+    expect(setting.label).toBe(label);
+    const changed = applyChanges(context.plan, setting.changes);
+    expect(changed).not.toEqual(context.plan);
+    expect(nansIn(evaluateMechanism(changed, mechanismOf(changed, context.mechanism.id)))).toEqual([]);
+  });
+
+  it('are all tried here, but for the main wire, which the demo has as thick as it gets', () => {
+    const tried = new Set(READINGS.map(([lever]) => lever));
+    expect(Object.keys(LEVERS).filter((id) => !tried.has(id as LeverId))).toEqual(['thicker-main']);
+    expect(LEVERS['thicker-main'].span(lift)).toBeUndefined();
+    const thin = contextOf(withChange(heron, ['supply', 1, 'wire', 'gauge'], typed(10)), 'lift');
+    expect(LEVERS['thicker-main'].span(thin)).toEqual({ from: 10, to: 6 });
+    expect(set('thicker-main', thin, 7).label).toBe('6 AWG main wire');
+  });
+
+  it('stand where the plan stands', () => {
+    expect(LEVERS.deeper.span(lift)!.from).toBeCloseTo(9, 12);
+    expect(LEVERS.motors.span(lift)).toEqual({ from: 1, to: 6 });
+    expect(LEVERS.longer.span(lift)).toEqual({ from: 1.6, to: 6.4 });
+    expect(LEVERS['supply-limit'].span(lift)).toEqual({ from: 40, to: 160 });
+  });
+
+  it('are not there where a mechanism has no such thing', () => {
+    expect(LEVERS['less-push'].span(lift)).toBeUndefined();
+    expect(LEVERS.grip.span(lift)).toBeUndefined();
+    expect(LEVERS.counterforce.span(push)).toBeUndefined();
+    expect(LEVERS.holder.span(push)).toBeUndefined();
+    expect(LEVERS.holder.span(lift), 'the lift has its ratchet').toBeUndefined();
+    const many = contextOf(withChange(heron, ['mechanisms', 1, 'choices', 0, 'drive', 'motors'], 6), 'lift');
+    expect(LEVERS.motors.span(many)).toBeUndefined();
+  });
+
+  it('move the tuning stage only, by whole teeth', () => {
+    const { changes } = set('deeper', lift, 10);
+    expect(changes).toEqual([{ at: ['mechanisms', 1, 'choices', 0, 'stages', 1, 'driven'], to: 54 }]);
+  });
+
+  it('give a second pack its share of everything', () => {
+    const changed = applyChanges(heron, set('parallel', lift, 2).changes);
+    expect(changed.parts['pack-1']!.part).toMatchObject({
+      parallel: 2,
+      capacity: { si: 2 * 18 * 3600, as: '36 Ah' },
+      dischargeLimit: { si: 360, as: '360 A' },
+    });
+    const before = lift.path.pack;
+    const after = contextOf(changed, 'lift').path.pack;
+    expect(after.resistance - 0.002).toBeCloseTo((before.resistance - 0.002) / 2, 12);
+  });
+
+  it('leave the controller of other mechanisms alone, and say that the new figure is an estimate', () => {
+    const changed = applyChanges(heron, set('stator-limit', lift, 80).changes);
+    const partOf = (id: string) => changed.parts[mechanismOf(changed, id).choices[0]!.drive.controller]!.part;
+    expect(partOf('lift')).toMatchObject({
+      name: 'brushed controller 40 A, 80 A motor-side',
+      statorLimit: { si: 80, source: 'estimated' },
+    });
+    expect(partOf('climb')).toEqual(heron.parts['controller-1']!.part);
+  });
+});

@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import { openDatabase } from '../src/db/open.js';
+import { emptyPlan } from '../src/plans/emptyPlan.js';
+import { PlanStore } from '../src/plans/store.js';
+import { summaryOf } from '../src/plans/summary.js';
+import { readDemo, readShelf } from '../src/shelf/data.js';
+import { ShelfStore } from '../src/shelf/store.js';
+import { readPlan } from '@rough-gear/contract';
+import { heron, temporaryFolder, testApp } from './helper.js';
+
+describe('what a new database holds', () => {
+  it('is the demo, the harbour-yard robot in front', async () => {
+    const { plans } = await testApp();
+    expect(await plans.isEmpty()).toBe(true);
+    for (const plan of readDemo()) await plans.create(plan);
+    expect((await plans.list(false)).map(({ document }) => document.name).sort()).toEqual(['Heron', 'Limpet']);
+    expect(await plans.isEmpty()).toBe(false);
+  });
+
+  it('is not filled again once everything is in the bin', async () => {
+    const { plans } = await testApp();
+    const { id } = await plans.create(heron);
+    await plans.setDeleted(id, true);
+    expect(await plans.isEmpty()).toBe(false);
+    expect(await plans.list(false)).toEqual([]);
+  });
+
+  it('gets its shelf once', async () => {
+    const folder = temporaryFolder();
+    const { source } = await testApp(folder);
+    const shelf = new ShelfStore(source);
+    await shelf.seed();
+    expect((await shelf.list()).length).toBe(readShelf().length);
+    expect((await shelf.list('pack')).every(({ part }) => part.kind === 'pack')).toBe(true);
+    await source.destroy();
+    const again = await openDatabase(folder);
+    expect((await new ShelfStore(again).list()).length).toBe(readShelf().length);
+    await again.destroy();
+  });
+
+  it('keeps foreign keys and the write-ahead log', async () => {
+    const { source } = await testApp();
+    expect(await source.query('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
+    expect(await source.query('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+    await expect(source.query(`INSERT INTO "revision" VALUES ('nobody', 1, 'now', '{}')`)).rejects.toThrow(
+      /FOREIGN KEY/,
+    );
+  });
+});
+
+describe('a new robot', () => {
+  it('is a plan of its own right, with a pack behind a main breaker', () => {
+    const plan = emptyPlan('Skua');
+    expect(readPlan(plan)).toEqual({ ok: true, plan });
+    expect(plan.supply.map(({ kind }) => kind)).toEqual(['pack', 'main']);
+  });
+});
+
+describe('a summary', () => {
+  it('is judged once a revision, and anew after a save', async () => {
+    const plans = new PlanStore((await testApp()).source, () => '2026-11-25T09:00:00.000Z');
+    const first = await plans.create(heron);
+    const before = summaryOf(first);
+    expect(summaryOf({ ...first, document: { ...heron, mechanisms: [] } }).mechanisms).toEqual(before.mechanisms);
+    const saved = await plans.save(first.id, 1, { ...heron, mechanisms: heron.mechanisms.slice(0, 1) });
+    expect(saved?.ok && summaryOf(saved.plan).mechanisms.length).toBe(1);
+    expect(before.savedAt).toBe('2026-11-25T09:00:00.000Z');
+  });
+});
