@@ -26,15 +26,20 @@ test('with the server stopped an edit is kept, survives a reload, and is sent wh
   expect(job.kind === 'raise' && job.mass?.as).toBe('17 kg');
 });
 
-test('two tabs edit, and neither is lost', async ({ heron, page, server, context }) => {
-  const second = await context.newPage();
-  const other = new Heron(server, second, heron.id);
+/** A second tab on the plan, behind whose back the first has saved 18 kg. */
+async function savedBehind(heron: Heron): Promise<Heron> {
+  const other = new Heron(heron.server, await heron.page.context().newPage(), heron.id);
   await heron.open('lift', 'load');
   await other.open('lift', 'load');
-
-  await page.getByRole('textbox', { name: 'load', exact: true }).fill('18 kg');
-  await page.keyboard.press('Enter');
+  await heron.page.getByRole('textbox', { name: 'load', exact: true }).fill('18 kg');
+  await heron.page.keyboard.press('Enter');
   await heron.saved();
+  return other;
+}
+
+test('two tabs edit, and neither is lost', async ({ heron, server }) => {
+  const other = await savedBehind(heron);
+  const second = other.page;
   await second.getByRole('textbox', { name: 'how far' }).fill('1.1 m');
   await second.keyboard.press('Enter');
   await expect(second.getByRole('alert')).toContainText('This plan was saved elsewhere');
@@ -56,16 +61,9 @@ test('two tabs edit, and neither is lost', async ({ heron, page, server, context
 test('mine over theirs leaves theirs as a revision; theirs over mine leaves mine one undo away', async ({
   heron,
   page,
-  server,
-  context,
 }) => {
-  const second = await context.newPage();
-  const other = new Heron(server, second, heron.id);
-  await heron.open('lift', 'load');
-  await other.open('lift', 'load');
-  await page.getByRole('textbox', { name: 'load', exact: true }).fill('18 kg');
-  await page.keyboard.press('Enter');
-  await heron.saved();
+  const other = await savedBehind(heron);
+  const second = other.page;
 
   await second.getByRole('textbox', { name: 'load', exact: true }).fill('19 kg');
   await second.keyboard.press('Enter');

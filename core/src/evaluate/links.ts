@@ -43,7 +43,7 @@ const STAGE_TITLES: Readonly<Record<StageKind, string>> = {
 };
 
 /** "16 → 54", or the ratio of a gearbox bought whole. */
-export function stageRatioText(stage: Stage, ratio: number): string {
+function stageRatioText(stage: Stage, ratio: number): string {
   if (stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt')
     return `${stage.driver} → ${stage.driven}`;
   return Number.isFinite(ratio) ? `${digits(ratio)}:1` : 'ratio missing';

@@ -1,4 +1,4 @@
-import { supplyForMotorCurrent } from '../../controller/currents.js';
+import { operatingAt } from '../../powerpath/operating.js';
 import type { PathProtection, PowerPath } from '../../powerpath/path.js';
 import { holdingCurrent, tripCurrent, type Breaker } from '../../protection/breaker.js';
 import { div, exp, max, mul, named, neg, num, sqrt, sub, found, type Expression } from '../../worked/expression.js';
@@ -27,10 +27,7 @@ function watched(path: PowerPath, where: 'main' | 'branch'): Watched | undefined
  */
 function heatBefore(path: PowerPath, { breaker, share, others }: Watched): number {
   const working = situationOf(path, 'working');
-  const { drive, train, radius } = path;
-  const torque = working.demand / ((drive.motors * train.total * train.efficiency) / radius);
-  const current = Math.max(0, torque) / drive.motor.torqueConstant + drive.motor.freeCurrent;
-  const supply = supplyForMotorCurrent(drive, working.motorSpeed, current) ?? Infinity;
+  const { supplyCurrent: supply = Infinity } = operatingAt(path, working.demand, working.speed);
   const through = share * supply + others;
   return Math.min(1, path.asked.dutyShare * (through / holdingCurrent(breaker)) ** 2);
 }

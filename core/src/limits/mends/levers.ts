@@ -10,7 +10,7 @@ import { thinnestWire } from '../../protection/wire.js';
 import { tuneTotal } from '../../sizing/tuneTotal.js';
 import { applyChanges } from '../../plan/change.js';
 import { resolvePath } from '../../powerpath/resolve.js';
-import type { Lever, LeverContext, LeverId, LeverSetting } from './lever.js';
+import type { Lever, LeverContext, LeverId } from './lever.js';
 
 const FARTHEST_RATIO = 4;
 const MOST_MOTORS = 6;
@@ -320,5 +320,3 @@ export const LEVERS: Readonly<Record<LeverId, Lever>> = {
   'thicker-main': wireLever('thicker-main', 'main'),
   parallel,
 };
-
-export type { LeverSetting };
