@@ -13,12 +13,13 @@ interface Shot {
   readonly prepare?: (page: Page) => Promise<void>;
 }
 
+/** Pages that belong to no robot. */
+const OUTSIDE = /^\/(robots|models)/;
 const DESK = { width: 1280, height: 800 };
 
 const SHOTS: readonly Shot[] = [
   { name: 'robots', path: '/robots' },
   { name: 'mast-lift', path: '/lift/motor' },
-  { name: 'mast-lift-dark', path: '/lift/motor', theme: 'dark' },
   { name: 'drive-base-push', path: '/drive/load?job=push' },
   { name: 'capstan-climb', path: '/climb/output' },
   { name: 'buoy-hoist-not-known', path: '/hoist/motor', firstUse: true },
@@ -40,6 +41,44 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('textbox', { name: 'how far' }).fill('1,120 mm');
     },
   },
+  { name: 'gaff-arm', path: '/arm/load' },
+  { name: 'thrower-dark', path: '/thrower/load', theme: 'dark' },
+  {
+    name: 'brake-and-heat',
+    path: '/arm/motor',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Brake', exact: true }).click();
+      await page.getByRole('button', { name: 'Heat', exact: true }).click();
+      await page.waitForTimeout(600);
+    },
+  },
+  { name: 'turntable-stepper', path: '/turntable/motor' },
+  {
+    name: 'driver-signal',
+    path: '/turntable/controller',
+    prepare: async (page) => {
+      await page.getByRole('group', { name: 'Driver' }).getByRole('button', { name: 'Signal' }).click();
+    },
+  },
+  { name: 'grip-linkage', path: '/grip/linkage' },
+  {
+    name: 'score-card',
+    path: '/lift/motor',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Compare' }).click();
+      await page.getByRole('tab', { name: 'Brushed or brushless' }).click();
+      await page.waitForTimeout(900);
+    },
+  },
+  {
+    name: 'spread',
+    path: '/lift/load',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Try them' }).click();
+      await page.getByRole('button', { name: 'All of it' }).click({ timeout: 60_000 });
+    },
+  },
+  { name: 'models', path: '/models#braking' },
   { name: 'phone', path: '/lift/motor', size: { width: 390, height: 844 } },
   // Last, since it changes the plan that the others show.
   {
@@ -48,7 +87,7 @@ const SHOTS: readonly Shot[] = [
     prepare: async (page) => {
       await page
         .getByTestId('mends')
-        .getByRole('button', { name: /One more motor/ })
+        .getByRole('button', { name: /A controller of/ })
         .click();
       await page.waitForTimeout(800);
     },
@@ -71,7 +110,7 @@ for (const shot of SHOTS) {
     [shot.theme ?? 'light', String(!shot.firstUse)],
   );
   const page = await context.newPage();
-  await page.goto(shot.path === '/robots' ? `${server.url}/robots` : `${server.url}/robots/${heron}${shot.path}`, {
+  await page.goto(OUTSIDE.test(shot.path) ? `${server.url}${shot.path}` : `${server.url}/robots/${heron}${shot.path}`, {
     waitUntil: 'networkidle',
   });
   await page.waitForTimeout(900);

@@ -78,7 +78,13 @@ function sources(folder) {
 export function build() {
   const files = ['core/src', 'contract/src', 'web/src', 'web/public'].flatMap((folder) => sources(join(root, folder)));
   const now = hashOf(
-    [...files, join(root, 'web/vite.config.ts'), join(root, 'web/index.html'), join(root, 'package-lock.json')].sort(),
+    [
+      ...files,
+      join(root, 'web/vite.config.ts'),
+      join(root, 'web/index.html'),
+      join(root, 'docs/models.md'),
+      join(root, 'package-lock.json'),
+    ].sort(),
   );
   if (readStamp('built') === now && existsSync(join(root, 'web/dist/index.html'))) return;
   console.log('Building the web application.');

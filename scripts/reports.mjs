@@ -15,6 +15,8 @@ export function countReports() {
   // A runner without a report did not get far enough to write one: that is a failure too.
   const missing = [unit, endToEnd].filter((report) => report === undefined).length;
   return {
+    // Passed only when tried again: said, so that nobody takes it for well.
+    flaky: endToEnd?.flaky ?? 0,
     passed: (unit?.numPassedTests ?? 0) + (endToEnd?.expected ?? 0) + (endToEnd?.flaky ?? 0),
     failed: (unit?.numFailedTests ?? 0) + (endToEnd?.unexpected ?? 0) + missing,
   };

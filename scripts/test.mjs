@@ -27,7 +27,8 @@ build();
 if (!step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts']))
   failed.push('end to end');
 
-const { passed, failed: tests } = countReports();
+const { passed, failed: tests, flaky } = countReports();
+if (flaky > 0) console.log(`\n${flaky} passed only when tried again.`);
 console.log(
   `\n${passed} tests passed, ${tests} failed.${failed.length > 0 ? ` Not well: ${failed.join(', ')}.` : ' All well.'}`,
 );

@@ -4,11 +4,16 @@ import { performance } from 'node:perf_hooks';
 import { gzipSync } from 'node:zlib';
 import { readPlanText } from '@rough-gear/contract/plan';
 import {
+  brakeReachOf,
+  cycleOf,
   evaluate,
   evaluateMechanism,
   fullEffort,
+  integrateDay,
   mendsFor,
-  resolvePath,
+  resolveDcPath,
+  runBy,
+  spreadBuilds,
   sweepRatios,
   systemOf,
 } from '@rough-gear/core';
@@ -20,14 +25,20 @@ const read = readPlanText(readFileSync('contract/demo/heron.json', 'utf8'));
 if (!read.ok) throw new Error('the demo plan is not a plan');
 const { plan } = read;
 const lift = plan.mechanisms.find(({ id }) => id === 'lift')!;
-const path = resolvePath(plan, lift, 'raise');
+const path = resolveDcPath(plan, lift, 'raise');
+
+const arm = plan.mechanisms.find(({ id }) => id === 'arm')!;
+const cycle = cycleOf(path, runBy(path));
 
 const bench = new Bench({ time: 400, warmupTime: 200 });
 bench
-  .add('resolve one path', () => resolvePath(plan, lift, 'raise'))
+  .add('resolve one path', () => resolveDcPath(plan, lift, 'raise'))
   .add('evaluate one mechanism (a keystroke)', () => evaluateMechanism(plan, lift))
   .add('one motion at full effort', () => fullEffort(systemOf(path)))
   .add('evaluate the whole demo plan', () => evaluate(plan))
+  .add('evaluate the heaviest mechanism (a keystroke)', () => evaluateMechanism(plan, arm))
+  .add('brake chart', () => brakeReachOf(path))
+  .add('a day of matches', () => integrateDay(path, cycle))
   .add('ruler marks (41 runs)', () => [...sweepRatios(path, 3, 29, 41)])
   .add('mends of one rung', () => mendsFor(plan, 'lift', { jobId: 'raise', rung: 'supply', situation: 'working' }));
 await bench.run();
@@ -38,10 +49,25 @@ const times = Object.fromEntries(
     return [name, { meanMs: round(latency?.mean), p99Ms: round(latency?.p99) }];
   }),
 );
+/** A keystroke may take 4 ms. */
+const KEYSTROKE_MS = 4;
+const keystroke = Object.fromEntries(
+  plan.mechanisms.map((mechanism) => {
+    const before = performance.now();
+    for (let i = 0; i < 50; i++) evaluateMechanism(plan, mechanism);
+    const milliseconds = (performance.now() - before) / 50;
+    return [mechanism.id, { milliseconds: round(milliseconds), shareOfKeystroke: round(milliseconds / KEYSTROKE_MS) }];
+  }),
+);
+const spreadStarted = performance.now();
+const builds = spreadBuilds(plan, 'lift', 'raise', { count: 2000 });
+while (!builds.next().done);
+const spread2000Ms = round(performance.now() - spreadStarted);
+
 const started = performance.now();
 const screen = await firstScreen();
 process.stdout.write(
-  `${JSON.stringify({ times, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`,
+  `${JSON.stringify({ times, keystroke, spread2000Ms, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`,
 );
 
 function round(value: number | undefined): number | undefined {

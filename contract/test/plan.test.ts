@@ -4,9 +4,8 @@ import { describe, expect, it } from 'vitest';
 import {
   applyChanges,
   auditMotor,
+  constantsOf,
   FIGURES,
-  motorFromKv,
-  motorFromSheet,
   type Change,
   type MotorPart,
   type Plan,
@@ -203,17 +202,8 @@ describe('the shelf', () => {
     expect(partSchema.validate(part, { convert: false }).error).toBeUndefined();
   });
 
-  it.each(motors.map((part) => [part.name, part] as const))('%s passes the audit', (_name, { data }) => {
-    const constants =
-      data.form === 'sheet'
-        ? motorFromSheet({
-            ratedVoltage: data.ratedVoltage!.si,
-            freeSpeed: data.freeSpeed!.si,
-            freeCurrent: data.freeCurrent!.si,
-            stallTorque: data.stallTorque!.si,
-            stallCurrent: data.stallCurrent!.si,
-          })
-        : motorFromKv({ kv: data.kv!.si, resistance: data.resistance!.si, freeCurrent: data.freeCurrent!.si });
+  it.each(motors.map((part) => [part.name, part] as const))('%s passes the audit', (_name, part) => {
+    const constants = constantsOf(part)!;
     expect(auditMotor(constants)).toMatchObject({ verdict: 'plausible', findings: [] });
   });
 });

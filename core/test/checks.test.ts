@@ -7,13 +7,30 @@ import {
   LIMITS,
   valueOf,
   workingOf,
-  resolvePath,
+  resolveDcPath,
   type Check,
   type Plan,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
+import { allKindsPlan } from './kinds.js';
 
-const heron = demoPlan('heron');
+const heron = plainPlan('heron');
+const kinds = allKindsPlan();
+/** The hoist's missing figure filled in. */
+const known = withChange(heron, ['parts', 'motor-2', 'part', 'data', 'resistance'], typed(0.042));
+
+/** Changes of a mechanism's places, written with points. */
+function withAll(plan: Plan, id: string, changes: Readonly<Record<string, unknown>>): Plan {
+  const index = plan.mechanisms.findIndex((mechanism) => mechanism.id === id);
+  // A whole list first, then what stands in it.
+  const sorted = Object.entries(changes).sort(([a], [b]) => a.length - b.length);
+  return sorted.reduce((doc, [at, to]) => {
+    const keys = at.split('.').map((key) => (/^\d+$/.test(key) ? Number(key) : key));
+    return withChange(doc, ['mechanisms', index, ...keys], to);
+  }, plan);
+}
+
+const change = (plan: Plan, id: string, at: string, to: unknown): Plan => withAll(plan, id, { [at]: to });
 
 function checksOf(plan: Plan, mechanism: string): ReadonlyMap<string, Check> {
   const [job] = evaluateMechanism(plan, mechanismOf(plan, mechanism)).jobs;
@@ -22,10 +39,11 @@ function checksOf(plan: Plan, mechanism: string): ReadonlyMap<string, Check> {
 
 describe('the tables', () => {
   it('find every limit and check by its id, and no other', () => {
-    for (const { id } of LIMITS) expect(limitOf(id).id).toBe(id);
-    for (const { id } of CHECKS) expect(checkRule(id).id).toBe(id);
-    expect(() => limitOf('magic' as never)).toThrow('there is no limit magic');
-    expect(() => checkRule('magic' as never)).toThrow('there is no check magic');
+    const path = resolveDcPath(heron, mechanismOf(heron, 'lift'), 'raise');
+    for (const { id } of LIMITS) expect(limitOf(path, id).id).toBe(id);
+    for (const { id } of CHECKS) expect(checkRule(path, id).id).toBe(id);
+    expect(() => limitOf(path, 'magic' as never)).toThrow('a dc drive has no limit magic');
+    expect(() => checkRule(path, 'pulse-rate')).toThrow('a dc drive has no check pulse-rate');
   });
 
   it('hold no id twice', () => {
@@ -63,6 +81,77 @@ describe('a check', () => {
       'hoist',
       'erpm',
     ],
+    [
+      'a wheel that is slow to come back',
+      change(heron, 'thrower', 'jobs.0.recover', typed(0.02)),
+      'thrower',
+      'recovers',
+    ],
+    [
+      'a hurried trapezoid',
+      withAll(heron, 'lift', { 'jobs.0.profile': 'trapezoid', 'jobs.0.time': typed(0.5) }),
+      'lift',
+      'follows',
+    ],
+    [
+      'a load too heavy to let down',
+      withAll(heron, 'lift', { jobs: [mechanismOf(heron, 'lift').jobs[1]], 'jobs.0.mass': typed(400) }),
+      'lift',
+      'held-back',
+    ],
+    ['a motor that loses step', withAll(known, 'hoist', { 'jobs.0.creep': typed(0.001) }), 'hoist', 'creep'],
+    ['a start under load', change(known, 'hoist', 'jobs.0.mass', typed(60)), 'hoist', 'starts-loaded'],
+    ['a hold without sensors', change(known, 'hoist', 'choices.0.output.holder', 'nothing'), 'hoist', 'holds-still'],
+    ['a long jam', change(heron, 'intake', 'jobs.0.jam', typed(600)), 'intake', 'jam'],
+    ['a narrow window', change(kinds, 'turntable-1', 'jobs.0.settle', typed(0.001)), 'turntable-1', 'resolves'],
+    [
+      'a hot afternoon',
+      withAll(heron, 'lift', {
+        'jobs.0.every': typed(1.6),
+        'jobs.0.mass': typed(40),
+        'choices.0.drive.supplyLimit': typed(80),
+      }),
+      'lift',
+      'match-heat',
+    ],
+    [
+      'a breaker that is too small',
+      withChange(heron, ['parts', 'breaker-2', 'part', 'rated'], typed(5)),
+      'lift',
+      'match-breakers',
+    ],
+    ['a tiny pack', withChange(heron, ['parts', 'pack-1', 'part', 'capacity'], typed(900)), 'lift', 'charge'],
+    [
+      'braking into the pack',
+      withAll(heron, 'lift', {
+        'jobs.0.profile': 'stop',
+        'choices.0.drive.returnLimit': typed(30),
+        jobs: [mechanismOf(heron, 'lift').jobs[1]],
+      }),
+      'lift',
+      'return-charge',
+    ],
+    [
+      'braking on a full pack',
+      withChange(
+        withAll(heron, 'lift', {
+          'choices.0.drive.returnLimit': typed(30),
+          jobs: [mechanismOf(heron, 'lift').jobs[1]],
+        }),
+        ['parts', 'controller-1', 'part', 'highestVoltage'],
+        typed(13.9),
+      ),
+      'lift',
+      'return-volts',
+    ],
+    ['a small plug', withChange(heron, ['supply', 3, 'wire', 'connectorRated'], typed(15)), 'lift', 'branch-plug'],
+    ['a small main plug', withChange(heron, ['supply', 1, 'wire', 'connectorRated'], typed(15)), 'lift', 'main-plug'],
+    [
+      'a shaft that does not fit',
+      change(heron, 'lift', 'choices.0.stages.0.bore', typed(0.006)),
+      'lift',
+      'fits-together',
+    ],
   ];
 
   it.each(failing)(
@@ -73,7 +162,10 @@ describe('a check', () => {
       expect(check.asked).toBeDefined();
       expect(check.there).toBeDefined();
       expect(check.sentence).toMatch(/^[A-Z0-9].*[.]$/);
-      const { levers } = checkRule(check.id);
+      const { levers } = checkRule(
+        resolveDcPath(plan, mechanismOf(plan, mechanism), mechanismOf(plan, mechanism).jobs[0]!.id),
+        check.id,
+      );
       expect(levers.length > 0 || check.hint !== undefined).toBe(true);
     },
   );
@@ -85,7 +177,7 @@ describe('a check', () => {
   it.each(failing)('that fails for %s shows the multiple its working computes', (_name, plan, mechanism, id) => {
     const found = mechanismOf(plan, mechanism);
     const check = checksOf(plan, mechanism).get(id)!;
-    const working = workingOf(resolvePath(plan, found, found.jobs[0]!.id), { of: 'check', check: check.id });
+    const working = workingOf(resolveDcPath(plan, found, found.jobs[0]!.id), { of: 'check', check: check.id });
     if (check.multiple === undefined) expect(working).toBeUndefined();
     else expect(valueOf(working!)).toBeCloseTo(check.multiple, 9);
   });

@@ -6,6 +6,16 @@ export function demoPlan(name: 'heron' | 'limpet'): Plan {
   return JSON.parse(readFileSync(new URL(`../../contract/demo/${name}.json`, import.meta.url), 'utf8')) as Plan;
 }
 
+/** The same with plain motors only: where a choice has them it is taken, what has none is left out. */
+export function plainPlan(name: 'heron' | 'limpet'): Plan {
+  const plan = demoPlan(name);
+  const mechanisms = plan.mechanisms.flatMap((mechanism) => {
+    const plain = mechanism.choices.find(({ drive }) => drive.kind === 'dc');
+    return plain ? [{ ...mechanism, current: plain.id }] : [];
+  });
+  return { ...plan, mechanisms };
+}
+
 export function mechanismOf(plan: Plan, id: string): Mechanism {
   const found = plan.mechanisms.find((mechanism) => mechanism.id === id);
   if (!found) throw new Error(`no mechanism ${id}`);

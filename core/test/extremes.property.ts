@@ -37,6 +37,9 @@ function allowed({ dimension, key }: Figure, factor: number, value: number): num
   if (dimension === 'angle') return Math.min(1.5, Math.max(0.001, wild));
   if (dimension === 'gauge') return Math.min(36, Math.max(0, wild));
   if (dimension === 'temperature') return Math.min(400, Math.max(30, wild));
+  // A day as long as the schema takes.
+  if (key === 'match.length') return Math.min(3600, wild);
+  if (key === 'match.rounds') return Math.min(20, Math.max(1, wild));
   // The schema wants a stall current above the free current.
   if (key === 'motor.stallCurrent') return Math.max(wild, 5);
   if (key === 'motor.freeCurrent') return Math.min(wild, 0.2);

@@ -1,19 +1,24 @@
 import { describe, expect, it } from 'vitest';
-import { applyChanges, evaluateMechanism, resolvePath, type LeverId, type Plan } from '../src/index.js';
+import { dcDriveOf, applyChanges, evaluateMechanism, resolveDcPath, type LeverId, type Plan } from '../src/index.js';
 import { LEVERS } from '../src/limits/mends/levers.js';
+import { SERVO_LEVERS } from '../src/limits/mends/servoLevers.js';
+import { STEP_LEVERS } from '../src/limits/mends/stepLevers.js';
 import type { LeverContext, LeverSetting } from '../src/limits/mends/lever.js';
-import { demoPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
 
-const heron = demoPlan('heron');
+const heron = plainPlan('heron');
 
 function contextOf(plan: Plan, id: string, job = 0): LeverContext {
   const mechanism = mechanismOf(plan, id);
-  return { plan, mechanism, path: resolvePath(plan, mechanism, mechanism.jobs[job]!.id) };
+  return { plan, mechanism, path: resolveDcPath(plan, mechanism, mechanism.jobs[job]!.id) };
 }
 
 const lift = contextOf(heron, 'lift');
 const climb = contextOf(heron, 'climb');
 const push = contextOf(heron, 'drive', 1);
+const arm = contextOf(heron, 'arm');
+const thrower = contextOf(heron, 'thrower');
+const sled = contextOf(plainPlan('limpet'), 'sled');
 
 const set = (lever: LeverId, context: LeverContext, value: number): LeverSetting => LEVERS[lever].set(context, value)!;
 
@@ -38,6 +43,13 @@ const READINGS: readonly (readonly [lever: LeverId, context: LeverContext, value
   ['stator-limit-down', lift, 44, 'Motor-side limit 44 A'],
   ['supply-limit', lift, 47.3, 'A controller of 47.5 A pack-side, breaker 50 A'],
   ['supply-limit-down', lift, 22.3, 'Pack-side limit 22 A'],
+  ['brake-limit', lift, 71, 'A controller of 71 A braking'],
+  ['brake-limit-down', lift, 44, 'Braking limit 44 A'],
+  ['return-limit', lift, 6.1, 'Return limit 6.1 A'],
+  ['return-limit-down', lift, 4.4, 'Return limit 4.4 A'],
+  ['spring', arm, 6.2, 'A spring of 6.2 N·m/rad'],
+  ['more-inertia', thrower, 0.0051, 'Wheels of 51 kg·cm²'],
+  ['thicker-screw', sled, 0.0071, 'Screw ⌀ 7.1 mm'],
   ['breaker', lift, 43, 'Breaker 50 A on 10 AWG'],
   ['thicker-wire', lift, 9.2, '8 AWG wire'],
   ['parallel', lift, 1.4, 'Two packs in parallel'],
@@ -54,7 +66,11 @@ describe('levers', () => {
 
   it('are all tried here, but for the main wire, which the demo has as thick as it gets', () => {
     const tried = new Set(READINGS.map(([lever]) => lever));
-    expect(Object.keys(LEVERS).filter((id) => !tried.has(id as LeverId))).toEqual(['thicker-main']);
+    // Those of pulses, servos and rails are tried beside their own checks, in machines.test.ts.
+    const others = [...Object.keys(STEP_LEVERS), ...Object.keys(SERVO_LEVERS)];
+    expect(Object.keys(LEVERS).filter((id) => !tried.has(id as LeverId) && !others.includes(id))).toEqual([
+      'thicker-main',
+    ]);
     expect(LEVERS['thicker-main'].span(lift)).toBeUndefined();
     const thin = contextOf(withChange(heron, ['supply', 1, 'wire', 'gauge'], typed(10)), 'lift');
     expect(LEVERS['thicker-main'].span(thin)).toEqual({ from: 10, to: 6 });
@@ -97,7 +113,7 @@ describe('levers', () => {
 
   it('leave the controller of other mechanisms alone, and say that the new figure is an estimate', () => {
     const changed = applyChanges(heron, set('stator-limit', lift, 80).changes);
-    const partOf = (id: string) => changed.parts[mechanismOf(changed, id).choices[0]!.drive.controller]!.part;
+    const partOf = (id: string) => changed.parts[dcDriveOf(mechanismOf(changed, id).choices[0]!).controller]!.part;
     expect(partOf('lift')).toMatchObject({
       name: 'brushed controller 40 A, 80 A motor-side',
       statorLimit: { si: 80, source: 'estimated' },

@@ -3,22 +3,22 @@ import {
   currentToLimit,
   evaluateMechanism,
   GRAVITY,
-  resolvePath,
+  resolveDcPath,
   tripCurrent,
   type JobResult,
   type Plan,
-  type PowerPath,
+  type DcPath,
   type SituationId,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
 
 /** The mast lift with nothing to hold it, so that every rung speaks in every situation. */
-const plan = withChange(demoPlan('heron'), ['mechanisms', 1, 'choices', 0, 'output', 'holder'], 'nothing');
+const plan = withChange(plainPlan('heron'), ['mechanisms', 1, 'choices', 0, 'output', 'holder'], 'nothing');
 
 const judged = (of: Plan, mechanism = 'lift'): JobResult => evaluateMechanism(of, mechanismOf(of, mechanism)).jobs[0]!;
-const pathOf = (of: Plan, mechanism = 'lift'): PowerPath => {
+const pathOf = (of: Plan, mechanism = 'lift'): DcPath => {
   const found = mechanismOf(of, mechanism);
-  return resolvePath(of, found, found.jobs[0]!.id);
+  return resolveDcPath(of, found, found.jobs[0]!.id);
 };
 const capacity = (of: Plan, situation: SituationId, id: string): number =>
   judged(of).ladders[situation].rungs.find((rung) => rung.id === id)!.capacity!;
@@ -125,7 +125,7 @@ describe('each limit of the mast lift, worked by hand', () => {
   });
 
   it('wheels slip at what the tyres carry, uphill less', () => {
-    const heron = demoPlan('heron');
+    const heron = plainPlan('heron');
     const slip = (of: Plan) =>
       evaluateMechanism(of, mechanismOf(of, 'drive')).jobs[1]!.ladders.starting.rungs.find(({ id }) => id === 'slip')!;
     expect(slip(heron).capacity).toBeCloseTo(0.9 * 52 * GRAVITY, 6);

@@ -64,14 +64,14 @@ describe('a train', () => {
 describe('loads', () => {
   it('lift: k·(m·g·sinα + friction − counterforce), and k²·m', () => {
     const cascade = lift({ mass: 10, slope: Math.PI / 6, friction: 5, counterforce: 15, loadPerRope: 2 });
-    expect(cascade.force(0)).toBeCloseTo(2 * (10 * GRAVITY * 0.5 + 5 - 15), 9);
+    expect(cascade.force(0, 0)).toBeCloseTo(2 * (10 * GRAVITY * 0.5 + 5 - 15), 9);
     expect(cascade.holdForce(0)).toBeCloseTo(2 * (10 * GRAVITY * 0.5 - 15), 9);
     expect(cascade.inertia(0)).toBe(40);
   });
 
   it('drive base: rolling, slope and push resist; the tyres carry their share', () => {
     const base = driveBase({ mass: 50, rollingResistance: 0.02, grip: 0.9, drivenShare: 0.6, slope: 0.1, push: 100 });
-    expect(base.force(0)).toBeCloseTo(50 * GRAVITY * (Math.sin(0.1) + 0.02 * Math.cos(0.1)) + 100, 9);
+    expect(base.force(0, 0)).toBeCloseTo(50 * GRAVITY * (Math.sin(0.1) + 0.02 * Math.cos(0.1)) + 100, 9);
     expect(base.grip).toBeCloseTo(0.9 * 50 * GRAVITY * Math.cos(0.1) * 0.6, 9);
   });
 });
@@ -80,13 +80,13 @@ describe('motion', () => {
   it('starts with the acceleration worked by hand', () => {
     const lever = 9 / 0.022;
     const torque = 0.018 * (12.24 / 0.125 - 2);
-    const expected = (torque * lever * 0.87 - crate.force(0)) / (20 + 6e-5 * lever * lever * 0.87);
+    const expected = (torque * lever * 0.87 - crate.force(0, 0)) / (20 + 6e-5 * lever * lever * 0.87);
     expect(pullAt(system(), 0, 0).acceleration).toBeCloseTo(expected, 9);
   });
 
   it('settles where torque meets the load', () => {
-    const settled = settle(drive, 9, 0.87, crate.force(0) * 0.022);
-    const current = 2 + (crate.force(0) * 0.022) / (9 * 0.87 * 0.018);
+    const settled = settle(drive, 9, 0.87, crate.force(0, 0) * 0.022);
+    const current = 2 + (crate.force(0, 0) * 0.022) / (9 * 0.87 * 0.018);
     expect(settled.point.motorCurrent).toBeCloseTo(current, 6);
     expect(fullEffort(system({ until: { travel: 8 } })).endSpeed).toBeCloseTo(settled.outputSpeed * 0.022, 4);
   });
@@ -97,7 +97,7 @@ describe('motion', () => {
   });
 
   it('stalls part-way against a load that grows', () => {
-    const spring = { ...crate, force: (q: number) => crate.force(q) + 2000 * q };
+    const spring = { ...crate, force: (q: number) => crate.force(q, 0) + 2000 * q };
     const run = fullEffort(system({ load: spring }));
     expect(run.outcome).toBe('stalled');
     expect(run.place).toBeGreaterThan(0.1);
@@ -149,7 +149,7 @@ describe('motion', () => {
       drive: { ...drive, rotorInertia: 1e-9 },
     });
     const run = fullEffort(slow, { longest: 600 });
-    const settled = settle(drive, 9, 0.87, slow.load.force(0) * 0.022).outputSpeed * 0.022;
+    const settled = settle(drive, 9, 0.87, slow.load.force(0, 0) * 0.022).outputSpeed * 0.022;
     expect(run.outcome).toBe('arrived');
     expect(run.time / (60 / settled)).toBeCloseTo(1, 3);
     expect(run.samples.length).toBeLessThan(1700);

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { applyChanges, digits, show, showMultiple } from '../src/index.js';
-import { demoPlan } from './demo.js';
+import { plainPlan } from './demo.js';
 
-const heron = demoPlan('heron');
+const heron = plainPlan('heron');
 
 describe('changes', () => {
   it('share everything untouched', () => {

@@ -5,17 +5,17 @@ import {
   evaluateMechanism,
   operatingAt,
   reachOf,
-  resolvePath,
+  resolveDcPath,
   wireResistance,
   withTotal,
   type Plan,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
 
-const heron = demoPlan('heron');
+const heron = plainPlan('heron');
 const pathOf = (plan: Plan, mechanism: string, job?: string) => {
   const found = mechanismOf(plan, mechanism);
-  return resolvePath(plan, found, job ?? found.jobs[0]!.id);
+  return resolveDcPath(plan, found, job ?? found.jobs[0]!.id);
 };
 
 describe('resolving a path', () => {
@@ -50,7 +50,7 @@ describe('resolving a path', () => {
   });
 
   it('goes straight on the pack where there is no main', () => {
-    const sled = pathOf(demoPlan('limpet'), 'sled');
+    const sled = pathOf(plainPlan('limpet'), 'sled');
     expect(sled.main).toBeUndefined();
     expect(sled.drive.supplyResistance).toBeCloseTo(sled.pack.resistance + wireResistance(20, 0.3), 12);
   });
@@ -68,7 +68,7 @@ describe('resolving a path', () => {
   });
 
   it('works a worm by its lead angle, which may stay by itself', () => {
-    const limpet = demoPlan('limpet');
+    const limpet = plainPlan('limpet');
     const stage = ['mechanisms', 1, 'choices', 0, 'stages', 0];
     const steep = withChange(
       withChange(limpet, [...stage, 'leadAngle'], typed(0.05)),
@@ -89,7 +89,7 @@ describe('resolving a path', () => {
   it('names what the document refers to and does not hold', () => {
     const broken = withChange(heron, ['mechanisms', 1, 'choices', 0, 'drive', 'motor'], 'motor-9');
     expect(() => pathOf(broken, 'lift')).toThrow(/names motor-9 as a motor/);
-    expect(() => resolvePath(heron, mechanismOf(heron, 'lift'), 'other')).toThrow(/has no job other/);
+    expect(() => resolveDcPath(heron, mechanismOf(heron, 'lift'), 'other')).toThrow(/has no job other/);
     const lost = withChange(heron, ['mechanisms', 1, 'current'], 'z');
     expect(() => evaluateMechanism(lost, mechanismOf(lost, 'lift'))).toThrow(/current choice z/);
   });

@@ -72,7 +72,7 @@ describe('properties', () => {
         const [before, after] = [fullEffort(system), fullEffort(weaker)];
         fc.pre(before.outcome === 'arrived');
         if (after.outcome === 'arrived') expect(after.time).toBeGreaterThanOrEqual(before.time * (1 - 1e-4));
-        const torque = system.load.force(0) * system.radius;
+        const torque = system.load.force(0, 0) * system.radius;
         const [was, is] = [system, weaker].map(
           ({ drive }) => settle(drive, system.total, system.efficiency, torque).outputSpeed,
         );
@@ -104,7 +104,7 @@ describe('properties', () => {
     fc.assert(
       fc.property(systems, (system) => {
         const run = fullEffort(system);
-        const work = 0.5 * system.load.inertia(0) * run.endSpeed ** 2 + system.load.force(0) * run.place;
+        const work = 0.5 * system.load.inertia(0) * run.endSpeed ** 2 + system.load.force(0, 0) * run.place;
         expect(run.packEnergy).toBeGreaterThanOrEqual(work * (1 - 1e-4));
       }),
       { numRuns: 200 },

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { evaluateMechanism, type Ladder, type Plan, type SituationId } from '../src/index.js';
-import { demoPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
 
-const heron = demoPlan('heron');
+const heron = plainPlan('heron');
 const lift = ['mechanisms', 1];
 
 function answer(plan: Plan, situation: SituationId, mechanism = 'lift', job = 0): string {

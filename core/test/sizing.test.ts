@@ -7,18 +7,18 @@ import {
   proposeMechanism,
   quantityOf,
   ratioMarks,
-  resolvePath,
+  resolveDcPath,
   sweepRatios,
   systemOf,
   tuneTotal,
   type Plan,
   type Shelved,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
 
-const heron = demoPlan('heron');
+const heron = plainPlan('heron');
 const lift = mechanismOf(heron, 'lift');
-const path = resolvePath(heron, lift, 'raise');
+const path = resolveDcPath(heron, lift, 'raise');
 const shelf = (
   JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as { parts: Shelved[] }
 ).parts;
@@ -40,9 +40,9 @@ describe('the ruler', () => {
   });
 
   it('sets a ratio to three digits', () => {
-    const limpet = demoPlan('limpet');
+    const limpet = plainPlan('limpet');
     const drive = mechanismOf(limpet, 'drive');
-    expect(tuneTotal(limpet, drive, resolvePath(limpet, drive, 'sprint'), 31.4159)).toMatchObject({
+    expect(tuneTotal(limpet, drive, resolveDcPath(limpet, drive, 'sprint'), 31.4159)).toMatchObject({
       to: { si: 31.4, as: '31.4:1', source: 'typed' },
     });
   });
@@ -50,7 +50,7 @@ describe('the ruler', () => {
   it('moves nothing where there is no stage to move', () => {
     const bare = withChange(heron, ['mechanisms', 1, 'choices', 0, 'stages'], []);
     expect(
-      tuneTotal(bare, mechanismOf(bare, 'lift'), resolvePath(bare, mechanismOf(bare, 'lift'), 'raise'), 5),
+      tuneTotal(bare, mechanismOf(bare, 'lift'), resolveDcPath(bare, mechanismOf(bare, 'lift'), 'raise'), 5),
     ).toBeUndefined();
   });
 });
@@ -86,9 +86,7 @@ describe('a proposal', () => {
   const wish = {
     kind: 'lift' as const,
     name: 'New lift',
-    mass: quantityOf(12, '12 kg'),
-    distance: quantityOf(1, '1 m'),
-    time: quantityOf(2, '2 s'),
+    values: { mass: quantityOf(12, '12 kg'), distance: quantityOf(1, '1 m'), time: quantityOf(2, '2 s') },
   };
 
   function propose(plan: Plan, wished: Parameters<typeof proposeMechanism>[1]) {
@@ -109,7 +107,7 @@ describe('a proposal', () => {
   });
 
   it.each([2, 8, 20, 45])('lifts %d kg with the motor it picks', (mass) => {
-    const { changed, mechanism } = propose(heron, { ...wish, mass: typed(mass) });
+    const { changed, mechanism } = propose(heron, { ...wish, values: { ...wish.values, mass: typed(mass) } });
     const [job] = evaluateMechanism(changed, mechanism).jobs;
     expect(job!.ladders.working.first!.multiple).toBeGreaterThan(1);
     expect(job!.checks.find(({ id }) => id === 'in-time')!.verdict).toBe('enough');
@@ -119,9 +117,7 @@ describe('a proposal', () => {
     const { changed, mechanism } = propose(heron, {
       ...wish,
       kind: 'drive-base',
-      mass: typed(50),
-      distance: typed(6),
-      time: typed(3),
+      values: { mass: typed(50), distance: typed(6), time: typed(3) },
     });
     expect(mechanism.jobs.map((job) => job.kind)).toEqual(['sprint', 'push']);
     expect(evaluateMechanism(changed, mechanism).headline.verdict).not.toBe('not known');

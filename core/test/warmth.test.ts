@@ -11,7 +11,7 @@ const still: MotionSystem = {
   efficiency: 0.9,
   backEfficiency: 0.9,
   radius: 0.02,
-  load: { unit: 'm', force: () => 0, holdForce: () => 0, inertia: () => 1, rope: false },
+  load: { unit: 'm', force: () => 0, holdForce: () => 0, inertia: () => 1 },
   until: { time: 30 },
   thermal: thermalFromMass(0.5, 120, 25),
   breaker: { holds: 52, timeConstant: 12, share: 1 },

@@ -22,12 +22,17 @@ const LINKS = {
   drive: ['output', 'load'],
   climb: ['motor'],
   hoist: ['motor'],
+  arm: ['load', 'output'],
+  thrower: ['load'],
+  turntable: ['motor', 'controller'],
+  grip: ['motor', 'rail', 'linkage'],
 } as const;
 
 for (const theme of ['light', 'dark'] as const) {
   test.describe(`axe objects to nothing, in ${theme},`, () => {
     test.beforeEach(async ({ page }) => {
-      test.setTimeout(90_000);
+      // Every panel and sheet is looked through in one test.
+      test.setTimeout(480_000);
       await page.addInitScript((value) => localStorage.setItem('rough-gear:theme', value), theme);
     });
 
@@ -39,6 +44,45 @@ for (const theme of ['light', 'dark'] as const) {
         }
       });
     }
+
+    test('on charts, comparisons, the spread and the models', async ({ heron, page, server }) => {
+      await heron.open('climb', 'controller');
+      await page.getByRole('button', { name: /Start, ramp/ }).click();
+      await page.getByRole('button', { name: 'Brake', exact: true }).click();
+      await page.getByRole('button', { name: 'Heat', exact: true }).click();
+      await check(page, 'brake and heat');
+      await page.getByRole('button', { name: 'How far they vary' }).click();
+      await page.getByRole('dialog').waitFor({ state: 'attached' });
+      await check(page, 'spread');
+      await heron.open('lift');
+      await page.getByRole('button', { name: 'Compare' }).click();
+      for (const tab of ['How many', 'Which winding', 'Volts and speed', 'Brushed or brushless']) {
+        await page.getByRole('tab', { name: tab }).click();
+        await check(page, tab);
+      }
+      await heron.open('turntable', 'controller');
+      for (const page_ of ['Pulses', 'Signal', 'Limits']) {
+        await page.getByRole('group', { name: 'Driver' }).getByRole('button', { name: page_ }).click();
+        await check(page, `driver, ${page_}`);
+      }
+      await heron.open('grip');
+      for (const page_ of ['Precision', 'Inside', 'Calibration']) {
+        await page.getByRole('group', { name: 'Servo' }).getByRole('button', { name: page_ }).click();
+        await check(page, `servo, ${page_}`);
+      }
+      for (const [mechanism, table] of [
+        ['turntable', 'step-machines'],
+        ['grip', 'servo-scores'],
+      ] as const) {
+        await heron.open(mechanism);
+        await page.getByRole('button', { name: 'Compare' }).click();
+        await page.getByTestId(table).waitFor();
+        await check(page, table);
+      }
+      await page.goto(`${server.url}/models`);
+      await page.getByRole('heading', { name: 'Models', exact: true }).waitFor();
+      await check(page, 'models');
+    });
 
     test('on the start page and the sheets', async ({ heron, page, server }) => {
       await page.goto(`${server.url}/robots`);

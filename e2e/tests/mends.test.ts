@@ -1,3 +1,4 @@
+import { dcDriveOf } from '@rough-gear/core';
 import { expect, test } from '../fixtures.js';
 
 test('a mend is applied with one click, says what moved, is undone by key, and redone', async ({ heron, page }) => {
@@ -9,7 +10,7 @@ test('a mend is applied with one click, says what moved, is undone by key, and r
   await expect(heron.rung('volts')).toContainText('1.29→2.31×');
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('2 motors');
   await heron.saved();
-  expect((await heron.stored()).document.mechanisms[1]!.choices[0]!.drive.motors).toBe(2);
+  expect(dcDriveOf((await heron.stored()).document.mechanisms[1]!.choices[0]!).motors).toBe(2);
 
   await page.keyboard.press('Control+z');
   await expect(page.getByTestId('answer')).toContainText('at 1.21×');
@@ -17,7 +18,7 @@ test('a mend is applied with one click, says what moved, is undone by key, and r
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('2 motors');
   await page.getByRole('button', { name: 'Undo' }).click();
   await heron.saved();
-  expect((await heron.stored()).document.mechanisms[1]!.choices[0]!.drive.motors).toBe(1);
+  expect(dcDriveOf((await heron.stored()).document.mechanisms[1]!.choices[0]!).motors).toBe(1);
 });
 
 test('what falls when the power goes gives way, whatever the gauge says, and a ratchet mends it', async ({
@@ -62,11 +63,11 @@ test('another rung can be asked for its mends and its working', async ({ heron, 
 
 test('the drive base has two jobs, and the wheels slip before anything breaks', async ({ heron, page }) => {
   await heron.open('drive');
-  await page.getByRole('group', { name: 'Job' }).getByRole('button', { name: /Push/ }).click();
+  await page.getByRole('group', { name: 'Job', exact: true }).getByRole('button', { name: /Push/ }).click();
   await expect(page).toHaveURL(/job=push/);
   await expect(page.getByTestId('answer')).toContainText('Wheel slip gives first');
   await page
-    .getByRole('group', { name: 'Job' })
+    .getByRole('group', { name: 'Job', exact: true })
     .getByRole('button', { name: /Sprint/ })
     .click();
   await expect(page.locator('[data-check="in-time"]')).toContainText('of 2.6 s');

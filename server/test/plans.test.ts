@@ -30,6 +30,12 @@ describe('plans', () => {
       'tight',
       'gives way',
       'not known',
+      'tight',
+      'enough',
+      'enough',
+      'enough',
+      'tight',
+      'enough',
     ]);
   });
 

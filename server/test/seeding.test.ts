@@ -1,3 +1,4 @@
+import { ShelfEntity } from '../src/db/entities.js';
 import { describe, expect, it } from 'vitest';
 import { openDatabase } from '../src/db/open.js';
 import { emptyPlan } from '../src/plans/emptyPlan.js';
@@ -36,6 +37,19 @@ describe('what a new database holds', () => {
     const again = await openDatabase(folder);
     expect((await new ShelfStore(again).list()).length).toBe(readShelf().length);
     await again.destroy();
+  });
+
+  it('puts the parts of a newer version on a shelf that is there, and leaves the others alone', async () => {
+    const { source } = await testApp();
+    const shelf = new ShelfStore(source);
+    const rows = source.getRepository(ShelfEntity);
+    await rows.delete({ kind: 'servo' });
+    await rows.update({ id: 'motor-brushed-64' }, { revision: 9 });
+    await shelf.seed();
+    const parts = await shelf.list();
+    expect(parts.length).toBe(readShelf().length);
+    expect(parts.find(({ id }) => id === 'motor-brushed-64')!.revision).toBe(9);
+    expect((await shelf.list('servo')).length).toBeGreaterThan(10);
   });
 
   it('keeps foreign keys and the write-ahead log', async () => {

@@ -25,7 +25,8 @@ const STATES = {
   <header class="flex min-h-11 flex-wrap items-center gap-x-6 gap-y-1 border-b border-ink px-4">
     <RouterLink to="/robots" class="text-base font-bold">Rough Gear</RouterLink>
     <nav aria-label="Main" class="flex items-center gap-5">
-      <RouterLink to="/robots" :class="inPlan ? 'act' : 'font-semibold'">Robots</RouterLink>
+      <RouterLink to="/robots" :class="route.name === 'robots' ? 'font-semibold' : 'act'">Robots</RouterLink>
+      <RouterLink to="/models" :class="route.name === 'models' ? 'font-semibold' : 'act'">Models</RouterLink>
       <b v-if="inPlan" class="max-w-48 truncate">{{ plan.document?.name }}</b>
     </nav>
     <div class="ml-auto flex flex-wrap items-center gap-x-3 sm:gap-x-4">

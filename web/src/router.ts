@@ -10,6 +10,7 @@ const routes: RouteRecordRaw[] = [
     component: () => import('./views/mechanism/MechanismView.vue'),
     props: true,
   },
+  { path: '/models', name: 'models', component: () => import('./views/models/ModelsView.vue') },
   { path: '/:rest(.*)*', redirect: '/robots' },
 ];
 

@@ -21,6 +21,12 @@ describe('a part in one line', () => {
     ['controller-brushed-40', 'brushed · 6.5 V–28 V · motor-side 60 A, pack-side 40 A'],
     ['controller-plain-15', 'brushed · 5 V–16 V · no current limit'],
     ['breaker-snap-40', 'snap-action · 40 A'],
+    ['stepper-57', '1.2 N·m · 2.8 A a phase · 900 mΩ, 2.5 mH'],
+    ['step-servo-57', '0.4 N·m to 1800 rpm · 1.15 N·m for a moment · 12 V'],
+    ['driver-mid', 'for steppers · 9 V–42 V · 3 A r.m.s. · 200000 /s pulses'],
+    ['board-3v3', 'pins 3.3 V, 8 mA · 100000 /s pulses'],
+    ['servo-strong', '3.4 N·m, 545 °/s at 8.4 V · digital · steel gears'],
+    ['servo-linear-50', '45 N, 0.02 m/s at 6 V · digital · plastic gears'],
   ])('%s', (id, line) => {
     expect(partSummary(part(id))).toBe(line);
   });

@@ -167,6 +167,39 @@ describe('the open plan', () => {
     expect(plan.document!.name).toBe('Mine still');
   });
 
+  it('waits for what changes the plan elsewhere, and opens it as it is then', async () => {
+    const plan = await opened();
+    let rename!: () => void;
+    const changing = plan.changeElsewhere(
+      ID,
+      () =>
+        new Promise<void>((done) => {
+          rename = () => {
+            stand.document = { ...heron, name: 'Egret' };
+            stand.revision++;
+            done();
+          };
+        }),
+    );
+    await vi.advanceTimersByTimeAsync(0);
+    // Opened before the server has answered: neither the old name nor an empty page.
+    const opening = plan.open(ID);
+    await vi.advanceTimersByTimeAsync(0);
+    expect(plan.loading).toBe(true);
+    rename();
+    await Promise.all([changing, opening]);
+    expect(plan.document?.name).toBe('Egret');
+    expect(plan.revision).toBe(2);
+    expect(plan.loading).toBe(false);
+  });
+
+  it('can be opened after a change elsewhere that was refused', async () => {
+    const plan = await opened();
+    await expect(plan.changeElsewhere(ID, () => Promise.reject(new Error('no')))).rejects.toThrow('no');
+    await plan.open(ID);
+    expect(plan.document?.name).toBe('Heron');
+  });
+
   it('says what it has no copy of when nothing can be opened', async () => {
     stand.away = true;
     const plan = await opened();

@@ -1,16 +1,21 @@
 import {
   alongTrain,
+  arm,
   auditMotor,
   backEfficiency,
+  brakePoint,
+  brakeToStop,
   currentAtPeakEfficiency,
   currentAtPeakPower,
   driveBase,
   drivePoint,
+  flywheel,
   freeSpeedAt,
   fullEffort,
   fullVoltage,
   kvFromRpmPerVolt,
   lift,
+  lumpsAfter,
   motorConstant,
   motorFromKv,
   motorFromSheet,
@@ -19,23 +24,38 @@ import {
   packVoltage,
   peakEfficiency,
   peakPower,
+  screwBackEfficiency,
+  screwEfficiency,
   settle,
+  shotAt,
+  thermalFromMass,
+  timeToLimit,
   trainOf,
   tripTime,
   wireDiameter,
   wireResistance,
+  type ArmFigures,
   type Drive,
+  type FlywheelFigures,
   type HeldBy,
   type Load,
+  type MotionSystem,
   type MotorSheet,
   type PackFigures,
   type Run,
+  type ShotFigures,
 } from '@rough-gear/core';
+import { STEP_AND_SERVO } from './stepAndServo.js';
 
 export type Got = Readonly<Record<string, number | string | boolean | null>>;
 type Given = Readonly<Record<string, unknown>>;
 
-const HELD_BY: Readonly<Record<HeldBy, string>> = { voltage: 'voltage', stator: 'stator', supply: 'supply' };
+const HELD_BY: Readonly<Record<HeldBy, string>> = {
+  voltage: 'voltage',
+  stator: 'stator',
+  supply: 'supply',
+  returned: 'return',
+};
 
 interface DriveGiven {
   readonly motor: {
@@ -48,7 +68,7 @@ interface DriveGiven {
   readonly controllerResistance: number;
   readonly motors: number;
   readonly pack: { readonly voltage: number; readonly resistance: number };
-  readonly limitsPerMotor: { readonly stator?: number; readonly supply?: number };
+  readonly limitsPerMotor: { readonly stator?: number; readonly supply?: number; readonly returned?: number };
 }
 
 function driveOf(given: DriveGiven): Drive {
@@ -71,17 +91,40 @@ interface RunGiven extends DriveGiven {
   readonly efficiency: number;
 }
 
-function runGot(given: RunGiven, radius: number, load: Load, travel: number): Got {
-  const run: Run = fullEffort({
-    drive: driveOf(given),
+/** Braking limits: the same two, the return limit on the pack side. */
+function brakingDriveOf(
+  given: Omit<DriveGiven, 'pack'> & { readonly pack: { voltage: number; resistance: number } },
+): Drive {
+  const { stator, returned, supply } = given.limitsPerMotor;
+  return {
+    ...driveOf({ ...given, limitsPerMotor: {} }),
+    ...(stator === undefined ? {} : { brakeLimit: stator }),
+    ...(returned === undefined ? {} : { returnLimit: returned }),
+    ...(supply === undefined ? {} : { supplyLimit: supply }),
+  };
+}
+
+function movingSystem(
+  given: RunGiven,
+  drive: Drive,
+  radius: number,
+  load: Load,
+  until: MotionSystem['until'],
+): MotionSystem {
+  return {
+    drive,
     packResistance: given.pack.resistance,
     total: given.reduction,
     efficiency: given.efficiency,
     backEfficiency: backEfficiency(given.efficiency),
     radius,
     load,
-    until: { travel },
-  });
+    until,
+  };
+}
+
+function runGot(given: RunGiven, radius: number, load: Load, travel: number): Got {
+  const run: Run = fullEffort(movingSystem(given, driveOf(given), radius, load, { travel }));
   return {
     stalled: run.outcome === 'stalled',
     time: run.time,
@@ -102,6 +145,7 @@ const adapter =
 
 /** One small adapter a kind of reference case: from what is given to the core's own functions. */
 export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
+  ...Object.fromEntries(Object.entries(STEP_AND_SERVO).map(([kind, run]) => [kind, run as (given: Given) => Got])),
   'motor-from-sheet': adapter((given: MotorSheet) => {
     const motor = motorFromSheet(given);
     return {
@@ -182,6 +226,73 @@ export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
         given.ropeTravel,
       ),
   ),
+  'arm-swing': adapter((given: RunGiven & ArmFigures) =>
+    runGot(given, 1, arm(given), Math.abs(given.toAngle - given.fromAngle)),
+  ),
+  'flywheel-shot': adapter((given: RunGiven & FlywheelFigures & ShotFigures & { targetSpeed: number }) => {
+    const system = movingSystem(given, driveOf(given), 1, flywheel(given), { speed: given.targetSpeed });
+    const shot = shotAt(system, given, given.targetSpeed);
+    return {
+      spinUpTime: fullEffort(system).time,
+      shotSpeed: shot.exitSpeed,
+      speedAfterShot: shot.speedAfter,
+      recoveryTime: shot.recovery,
+    };
+  }),
+  'brake-point': adapter((given: Omit<DriveGiven, 'pack' | 'motors'> & { packVoltage: number; motorSpeed: number }) => {
+    const drive = brakingDriveOf({ ...given, motors: 1, pack: { voltage: given.packVoltage, resistance: 0 } });
+    const point = brakePoint(drive, given.motorSpeed);
+    return {
+      motorCurrent: point.motorCurrent,
+      returnedCurrent: point.returnedCurrent,
+      shaftTorque: point.shaftTorque,
+      limitedBy: HELD_BY[point.heldBy],
+    };
+  }),
+  'brake-to-stop': adapter(
+    (
+      given: RunGiven & {
+        mass: number;
+        wheelRadius: number;
+        rollingResistance: number;
+        grip: number;
+        fromSpeed: number;
+      },
+    ) => {
+      const load = driveBase({ ...given, drivenShare: 1, slope: 0 });
+      const stop = brakeToStop(
+        movingSystem(given, brakingDriveOf(given), given.wheelRadius, load, { time: 60 }),
+        given.fromSpeed,
+      );
+      return { time: stop.time, distance: stop.distance };
+    },
+  ),
+  'motor-heat': adapter(
+    (given: {
+      resistance20: number;
+      mass: number;
+      current: number;
+      ambient: number;
+      windingLimit: number;
+      duration: number;
+    }) => {
+      const thermal = thermalFromMass(given.mass, given.windingLimit, given.ambient);
+      const { winding, shell } = lumpsAfter(given.resistance20, thermal, given.current, given.duration);
+      return {
+        windingAtEnd: winding,
+        caseAtEnd: shell,
+        timeToLimit: timeToLimit(given.resistance20, thermal, given.current),
+      };
+    },
+  ),
+  'screw-or-worm': adapter((given: { leadAngle: number; friction: number; flankAngle: number }) => {
+    const back = screwBackEfficiency(given.leadAngle, given.friction, given.flankAngle);
+    return {
+      efficiency: screwEfficiency(given.leadAngle, given.friction, given.flankAngle),
+      backEfficiency: back,
+      holdsByItself: back === 0,
+    };
+  }),
   pack: adapter((given: PackFigures & { charge: number; current: number }) => ({
     restVoltage: packRestVoltage(given, given.charge),
     resistance: packResistance(given),

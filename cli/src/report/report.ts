@@ -32,6 +32,9 @@ const SI_UNITS: Readonly<Record<Measured['dimension'], string>> = {
   time: 's',
   angle: 'rad',
   velocity: 'm/s',
+  'angular acceleration': 'rad/s²',
+  stiffness: 'N·m/rad',
+  'air drag': 'N·m·s²',
   acceleration: 'm/s²',
   inertia: 'kg·m²',
   temperature: '°C',
@@ -43,6 +46,12 @@ const SI_UNITS: Readonly<Record<Measured['dimension'], string>> = {
   energy: 'J',
   power: 'W',
   drag: 'A·s/rad',
+  inductance: 'H',
+  rate: '1/s',
+  pulse: 's',
+  turning: 'rad/s',
+  'pin current': 'A',
+  'input resistance': 'Ω',
 };
 
 const measured = ({ value, dimension }: Measured): WithUnit => ({ value, unit: SI_UNITS[dimension] });

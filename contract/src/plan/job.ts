@@ -1,6 +1,19 @@
-import type { Job, PushJob, RaiseJob, SprintJob } from '@rough-gear/core';
+import type {
+  ClampJob,
+  ConveyJob,
+  HaulJob,
+  Job,
+  PushJob,
+  RaiseJob,
+  ShotJob,
+  SlideJob,
+  SprintJob,
+  StepJob,
+  SwingJob,
+  TurnJob,
+} from '@rough-gear/core';
 import Joi from 'joi';
-import { notNegative, positive, slope } from './quantity.js';
+import { bearing, notNegative, positive, slope } from './quantity.js';
 
 const common = {
   id: Joi.string().max(40).required(),
@@ -11,6 +24,8 @@ const common = {
   slope,
   speed: positive,
   acceleration: positive,
+  creep: positive,
+  profile: Joi.string().valid('moving', 'stop', 'trapezoid'),
 };
 
 const sprint = Joi.object<SprintJob, true>({
@@ -33,17 +48,90 @@ const raise = Joi.object<RaiseJob, true>({
   time: positive,
   friction: notNegative,
   counterforce: notNegative,
+  direction: Joi.string().valid('up', 'down'),
 });
 
-/** Any job, by its kind. A new kind is one more line here. */
+const swing = Joi.object<SwingJob, true>({
+  ...common,
+  kind: Joi.string().valid('swing').required(),
+  payload: notNegative,
+  from: bearing,
+  to: bearing,
+  time: positive,
+  holdAngle: bearing,
+});
+const haul = Joi.object<HaulJob, true>({
+  ...common,
+  kind: Joi.string().valid('haul').required(),
+  mass: positive,
+  distance: positive,
+  time: positive,
+  friction: notNegative,
+});
+const shot = Joi.object<ShotJob, true>({
+  ...common,
+  kind: Joi.string().valid('shot').required(),
+  shotMass: positive,
+  exitSpeed: positive,
+  time: positive,
+  recover: positive,
+});
+const convey = Joi.object<ConveyJob, true>({
+  ...common,
+  kind: Joi.string().valid('convey').required(),
+  mass: positive,
+  pull: notNegative,
+  distance: positive,
+  time: positive,
+  jam: positive,
+});
+const turn = Joi.object<TurnJob, true>({
+  ...common,
+  kind: Joi.string().valid('turn').required(),
+  angle: positive,
+  time: positive,
+  settle: positive,
+});
+const slide = Joi.object<SlideJob, true>({
+  ...common,
+  kind: Joi.string().valid('slide').required(),
+  mass: positive,
+  distance: positive,
+  time: positive,
+  push: notNegative,
+  friction: notNegative,
+});
+const clamp = Joi.object<ClampJob, true>({
+  ...common,
+  kind: Joi.string().valid('clamp').required(),
+  mass: positive,
+  gripForce: positive,
+  angle: positive,
+  time: positive,
+  shake: notNegative,
+  padGrip: positive,
+  safety: positive,
+});
+
+const step = Joi.object<StepJob, true>({
+  ...common,
+  kind: Joi.string().valid('step').required(),
+  mass: positive,
+  legsDown: positive,
+  angle: positive,
+  time: positive,
+});
+
+const KINDS = { sprint, push, raise, swing, haul, shot, convey, turn, slide, clamp, step } satisfies Record<
+  Job['kind'],
+  Joi.ObjectSchema
+>;
+
+/** Any job, by its kind. A new kind is one more schema above. */
 export const job = Joi.alternatives<Job>().conditional('.kind', {
-  switch: [
-    { is: 'sprint', then: sprint },
-    { is: 'push', then: push },
-    {
-      is: 'raise',
-      then: raise,
-      otherwise: Joi.object({ kind: Joi.valid('sprint', 'push', 'raise').required() }).unknown(),
-    },
-  ],
+  switch: Object.entries(KINDS).map(([kind, then], i, all) =>
+    i < all.length - 1
+      ? { is: kind, then }
+      : { is: kind, then, otherwise: Joi.object({ kind: Joi.valid(...Object.keys(KINDS)).required() }).unknown() },
+  ),
 });

@@ -1,20 +1,31 @@
 import type {
+  BoardPart,
   BreakerPart,
   ControllerPart,
+  DriverPart,
   MotorKvData,
   MotorPart,
   MotorSheetData,
+  MotorTurnsData,
   PackPart,
   Part,
   PartCopy,
+  PartKind,
+  ServoPart,
+  ServoPoint,
+  StepServoPart,
+  StepperPart,
+  SwitchRow,
 } from '@rough-gear/core';
 import Joi from 'joi';
 import type { Writable } from './writable.js';
-import { efficiency, notNegative, positive, temperature } from './quantity.js';
+import { atLeastOne, efficiency, notNegative, positive, temperature } from './quantity.js';
 
 const common = {
   name: Joi.string().max(120).required(),
   mass: positive,
+  price: notNegative,
+  owned: Joi.boolean(),
   note: Joi.string().max(500),
 };
 
@@ -40,6 +51,17 @@ const motorKv = Joi.object<MotorKvData, true>({
   freeCurrent: notNegative,
 });
 
+const motorTurns = Joi.object<MotorTurnsData, true>({
+  form: Joi.string().valid('turns').required(),
+  turns: positive,
+  canLength: positive,
+  referenceTurns: positive,
+  referenceLength: positive,
+  referenceKv: positive,
+  referenceResistance: positive,
+  referenceFreeCurrent: notNegative,
+});
+
 export const motorPart = Joi.object<MotorPart, true>({
   ...common,
   kind: Joi.string().valid('motor').required(),
@@ -48,7 +70,8 @@ export const motorPart = Joi.object<MotorPart, true>({
     .conditional('.form', {
       switch: [
         { is: 'sheet', then: motorSheet },
-        { is: 'kv', then: motorKv, otherwise: motorSheet },
+        { is: 'kv', then: motorKv },
+        { is: 'turns', then: motorTurns, otherwise: motorSheet },
       ],
     })
     .required(),
@@ -58,6 +81,13 @@ export const motorPart = Joi.object<MotorPart, true>({
   continuousCurrent: positive,
   windingLimit: temperature,
   polePairs: Joi.number().integer().min(1).max(100),
+  slots: Joi.number().integer().min(2).max(200),
+  internalGear: positive,
+  sensors: Joi.boolean(),
+  rotation: Joi.string().valid('either', 'clockwise', 'anticlockwise'),
+  shaftDiameter: positive,
+  shaftForm: Joi.string().valid('round', 'flat', 'keyed', 'hexagon', 'toothed'),
+  mount: Joi.string().max(80),
   figuresAt: Joi.string().valid('shaft', 'output'),
 }).messages({ 'motor.stall': '{{#label}}: the stall current must be greater than the free current' });
 
@@ -72,6 +102,8 @@ export const packPart = Joi.object<PackPart, true>({
   leadResistance: notNegative,
   dischargeLimit: positive,
   chargeLimit: positive,
+  capacityExponent: atLeastOne,
+  usable: efficiency,
 });
 
 export const controllerPart = Joi.object<Writable<ControllerPart>, true>({
@@ -85,6 +117,14 @@ export const controllerPart = Joi.object<Writable<ControllerPart>, true>({
   highestVoltage: positive,
   greatestDuty: efficiency,
   erpmLimit: positive,
+  brakeLimit: positive,
+  returnLimit: positive,
+  startStyle: Joi.string().valid('sensors', 'forced', 'bump'),
+  leastErpm: positive,
+  dutyStep: efficiency,
+  regulatorVoltage: positive,
+  regulatorContinuous: positive,
+  regulatorBurst: positive,
 });
 
 export const breakerPart = Joi.object<BreakerPart, true>({
@@ -96,18 +136,154 @@ export const breakerPart = Joi.object<BreakerPart, true>({
   timeConstant: positive,
 });
 
-/** Any part, by its kind. A new kind is one more line here. */
+const shaftForm = Joi.string().valid('round', 'flat', 'keyed', 'hexagon', 'toothed');
+
+export const stepperPart = Joi.object<StepperPart, true>({
+  ...common,
+  kind: Joi.string().valid('stepper').required(),
+  phaseResistance: positive,
+  phaseInductance: positive,
+  ratedCurrent: positive,
+  holdingTorque: positive,
+  detentTorque: notNegative,
+  rotorInertia: positive,
+  stepsPerTurn: Joi.number().integer().min(4).max(1000).multiple(4),
+  leads: Joi.number().valid(4, 6, 8),
+  wiring: Joi.string().valid('series', 'parallel', 'half coil'),
+  shaftDiameter: positive,
+  shaftForm,
+  mount: Joi.string().max(80),
+});
+
+export const stepServoPart = Joi.object<StepServoPart, true>({
+  ...common,
+  kind: Joi.string().valid('step-servo').required(),
+  ratedVoltage: positive,
+  ratedTorque: positive,
+  ratedSpeed: positive,
+  peakTorque: positive,
+  topSpeed: positive,
+  rotorInertia: positive,
+  encoderLines: Joi.number().integer().min(16).max(100_000),
+  efficiency,
+  shaftDiameter: positive,
+  shaftForm,
+  mount: Joi.string().max(80),
+})
+  .custom((part: StepServoPart, helpers) => {
+    const { ratedSpeed, topSpeed, ratedTorque, peakTorque } = part;
+    if (ratedSpeed && topSpeed && topSpeed.si <= ratedSpeed.si) return helpers.error('stepServo.speed');
+    if (ratedTorque && peakTorque && peakTorque.si < ratedTorque.si) return helpers.error('stepServo.torque');
+    return part;
+  })
+  .messages({
+    'stepServo.speed': '{{#label}}: the top speed must be greater than the rated speed',
+    'stepServo.torque': '{{#label}}: the peak torque must be at least the rated torque',
+  });
+
+const switchRow = Joi.object<SwitchRow, true>({
+  value: Joi.number().greater(0).max(100_000).required(),
+  on: Joi.string()
+    .pattern(/^[01]{1,8}$/)
+    .required(),
+});
+
+export const driverPart = Joi.object<Writable<DriverPart>, true>({
+  ...common,
+  kind: Joi.string().valid('driver').required(),
+  drives: Joi.string().valid('stepper', 'step-servo').required(),
+  lowestVoltage: positive,
+  highestVoltage: positive,
+  mostCurrent: positive,
+  counts: Joi.string().valid('peak', 'rms'),
+  stepSwitches: Joi.array<SwitchRow[]>().items(switchRow).min(1).max(32).required(),
+  currentSwitches: Joi.array<SwitchRow[]>().items(switchRow).max(32),
+  stepSwitchFrom: Joi.number().integer().min(1).max(16),
+  currentSwitchFrom: Joi.number().integer().min(1).max(16),
+  pulseLimit: positive,
+  leastPulse: positive,
+  inputForward: positive,
+  inputResistance: positive,
+  inputCurrent: positive,
+  inputRated: positive,
+  pulseForm: Joi.string().valid('step and direction', 'one line a direction'),
+  alarm: Joi.boolean(),
+  followingError: positive,
+});
+
+export const boardPart = Joi.object<BoardPart, true>({
+  ...common,
+  kind: Joi.string().valid('board').required(),
+  pinVoltage: positive,
+  pinCurrent: positive,
+  pulseLimit: positive,
+  feedVoltage: positive,
+});
+
+const servoPoint = Joi.object<ServoPoint, true>({
+  voltage: positive,
+  stallTorque: positive,
+  stallForce: positive,
+  speed: positive,
+  velocity: positive,
+  stallCurrent: positive,
+});
+
+const gearPair = Joi.object({
+  driver: Joi.number().integer().min(4).max(400).required(),
+  driven: Joi.number().integer().min(4).max(400).required(),
+});
+
+export const servoPart = Joi.object<Writable<ServoPart>, true>({
+  ...common,
+  kind: Joi.string().valid('servo').required(),
+  motion: Joi.string().valid('joint', 'continuous', 'linear').required(),
+  points: Joi.array<ServoPoint[]>().items(servoPoint).min(1).max(4).required(),
+  idleCurrent: notNegative,
+  runningCurrent: positive,
+  highestVoltage: positive,
+  travel: positive,
+  stroke: positive,
+  shortestPulse: positive,
+  longestPulse: positive,
+  deadband: notNegative,
+  slop: notNegative,
+  signal: Joi.string().valid('digital', 'analogue'),
+  motor: Joi.string().valid('brushed', 'coreless', 'brushless'),
+  gears: Joi.string().valid('plastic', 'brass', 'aluminium', 'steel', 'titanium'),
+  caseMaterial: Joi.string().valid('plastic', 'part metal', 'metal'),
+  bearing: Joi.string().valid('bush', 'one ball bearing', 'two ball bearings'),
+  splineTeeth: Joi.number().integer().min(10).max(40),
+  sealing: Joi.string().valid('open', 'dust and splashes', 'under water'),
+  inside: Joi.array<{ driver: number; driven: number }[]>().items(gearPair).min(1).max(8),
+  rotorInertia: positive,
+})
+  .custom((part: ServoPart, helpers) => {
+    const { shortestPulse, longestPulse } = part;
+    return shortestPulse && longestPulse && longestPulse.si <= shortestPulse.si ? helpers.error('servo.pulses') : part;
+  })
+  .messages({ 'servo.pulses': '{{#label}}: the longest pulse must be longer than the shortest' });
+
+/** A schema for each kind of part. A new kind is one more line here. */
+const PARTS = {
+  motor: motorPart,
+  pack: packPart,
+  controller: controllerPart,
+  breaker: breakerPart,
+  stepper: stepperPart,
+  'step-servo': stepServoPart,
+  driver: driverPart,
+  board: boardPart,
+  servo: servoPart,
+} satisfies Record<PartKind, Joi.ObjectSchema>;
+
+/** Any part, by its kind. */
 export const part = Joi.alternatives<Part>().conditional('.kind', {
-  switch: [
-    { is: 'motor', then: motorPart },
-    { is: 'pack', then: packPart },
-    { is: 'controller', then: controllerPart },
-    {
-      is: 'breaker',
-      then: breakerPart,
-      otherwise: Joi.object({ kind: Joi.valid('motor', 'pack', 'controller', 'breaker').required() }).unknown(),
-    },
-  ],
+  switch: Object.entries(PARTS).map(([kind, then], i, all) =>
+    i < all.length - 1
+      ? { is: kind, then }
+      : { is: kind, then, otherwise: Joi.object({ kind: Joi.valid(...Object.keys(PARTS)).required() }).unknown() },
+  ),
 });
 
 export const partCopy = Joi.object<PartCopy, true>({

@@ -1,26 +1,37 @@
 import {
+  MECHANISM_JOBS,
   PLAN_FORMAT,
   PLAN_VERSION,
+  type ArmOutput,
+  type CarriageOutput,
   type Choice,
-  type DcDrive,
   type DrumOutput,
+  type FlywheelOutput,
+  type JawOutput,
   type Job,
+  type LegOutput,
+  type MatchPlan,
   type Mechanism,
   type Output,
   type Plan,
+  type RollerOutput,
+  type SpreadPlan,
   type Stage,
   type SupplyNode,
+  type TurntableOutput,
   type WheelsOutput,
 } from '@rough-gear/core';
 import Joi from 'joi';
+import { drive } from './drive.js';
 import { job } from './job.js';
 import { partCopy } from './part.js';
-import { efficiency, notNegative, positive, share } from './quantity.js';
+import { bearing, efficiency, notNegative, positive, rounds, share, withinAnHour } from './quantity.js';
 import { stage } from './stage.js';
 import { supplyNode } from './supply.js';
 import type { Writable } from './writable.js';
 
 const id = Joi.string().max(40).required();
+const holder = Joi.string().valid('nothing', 'brake', 'ratchet', 'stage');
 
 const wheels = Joi.object<WheelsOutput, true>({
   kind: Joi.string().valid('wheels').required(),
@@ -38,24 +49,69 @@ const drum = Joi.object<DrumOutput, true>({
   efficiency,
   ropeStrength: positive,
   knotted: Joi.boolean(),
-  holder: Joi.string().valid('nothing', 'brake', 'ratchet', 'stage'),
+  holder,
+  ropeDiameter: notNegative,
+  drumWidth: positive,
 });
+const arm = Joi.object<ArmOutput, true>({
+  kind: Joi.string().valid('arm').required(),
+  length: positive,
+  mass: positive,
+  centre: positive,
+  inertia: positive,
+  friction: notNegative,
+  springRate: notNegative,
+  springZero: bearing,
+  holder,
+});
+const flywheel = Joi.object<FlywheelOutput, true>({
+  kind: Joi.string().valid('flywheel').required(),
+  radius: positive,
+  inertia: positive,
+  wheels: Joi.string().valid('one', 'two'),
+  ball: Joi.string().valid('solid', 'hollow'),
+  slip: efficiency,
+  friction: notNegative,
+  airDrag: notNegative,
+});
+const roller = Joi.object<RollerOutput, true>({ kind: Joi.string().valid('roller').required(), radius: positive });
+const turntable = Joi.object<TurntableOutput, true>({
+  kind: Joi.string().valid('turntable').required(),
+  inertia: positive,
+  friction: notNegative,
+  counts: positive,
+  backlash: notNegative,
+});
+const carriage = Joi.object<CarriageOutput, true>({
+  kind: Joi.string().valid('carriage').required(),
+  screwDiameter: positive,
+  freeLength: positive,
+  ends: Joi.string().valid('fixed-free', 'supported', 'fixed-supported', 'fixed'),
+  holder,
+});
+const jaw = Joi.object<JawOutput, true>({
+  kind: Joi.string().valid('jaw').required(),
+  fingerLength: positive,
+  inertia: positive,
+});
+
+const leg = Joi.object<LegOutput, true>({
+  kind: Joi.string().valid('leg').required(),
+  lever: positive,
+  inertia: positive,
+});
+
+const OUTPUTS = { wheels, drum, arm, flywheel, roller, turntable, carriage, jaw, leg } satisfies Record<
+  Output['kind'],
+  Joi.ObjectSchema
+>;
 
 const output = Joi.alternatives<Output>().conditional('.kind', {
-  switch: [
-    { is: 'wheels', then: wheels },
-    { is: 'drum', then: drum, otherwise: Joi.object({ kind: Joi.valid('wheels', 'drum').required() }).unknown() },
-  ],
-});
-
-const drive = Joi.object<DcDrive, true>({
-  kind: Joi.string().valid('dc').required(),
-  motor: id,
-  motors: Joi.number().integer().min(1).max(12).required(),
-  controller: id,
-  node: id,
-  statorLimit: positive,
-  supplyLimit: positive,
+  switch: Object.entries(OUTPUTS).map(([kind, then], i, all) =>
+    i < all.length - 1
+      ? { is: kind, then }
+      : { is: kind, then, otherwise: Joi.object({ kind: Joi.valid(...Object.keys(OUTPUTS)).required() }).unknown() },
+  ),
 });
 
 const choice = Joi.object<Writable<Choice>, true>({
@@ -70,10 +126,22 @@ const choice = Joi.object<Writable<Choice>, true>({
 const mechanism = Joi.object<Writable<Mechanism>, true>({
   id,
   name: Joi.string().trim().min(1).max(80).required(),
-  kind: Joi.string().valid('drive-base', 'lift').required(),
+  kind: Joi.string()
+    .valid(...Object.keys(MECHANISM_JOBS))
+    .required(),
   jobs: Joi.array<Job[]>().items(job).min(1).max(12).required(),
   choices: Joi.array<Choice[]>().items(choice).min(1).max(4).required(),
   current: id,
+});
+
+const match = Joi.object<MatchPlan, true>({ length: withinAnHour, rest: notNegative, rounds });
+const spread = Joi.object<SpreadPlan, true>({
+  constants: share,
+  friction: share,
+  mass: share,
+  leastCharge: share,
+  mostCharge: share,
+  efficiency: share,
 });
 
 /** The plan document: what the API, the file import and the command line all hold to. */
@@ -82,6 +150,8 @@ export const planSchema = Joi.object<Writable<Plan>, true>({
   version: Joi.number().valid(PLAN_VERSION).required(),
   name: Joi.string().trim().min(1).max(80).required(),
   note: Joi.string().max(2000).allow(''),
+  match,
+  spread,
   parts: Joi.object()
     .pattern(/^.{1,40}$/, partCopy)
     .required(),

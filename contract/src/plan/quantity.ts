@@ -39,3 +39,17 @@ export const angle = quantity(
 export const gauge = quantity(Joi.number().min(0).max(36));
 /** A temperature in °C. */
 export const temperature = quantity(Joi.number().min(-60).max(400));
+/** A lap of angle either way: where an arm stands. */
+export const bearing = quantity(
+  Joi.number()
+    .min(-2 * Math.PI)
+    .max(2 * Math.PI),
+);
+/** One or more, and not beyond reason: a count, an exponent. */
+export const atLeastOne = quantity(Joi.number().min(1).max(100));
+/** None or more of something. */
+export const countOf = quantity(Joi.number().integer().min(0).max(100));
+/** Matches in a row: no day has more. */
+export const rounds = quantity(Joi.number().min(1).max(20));
+/** What an hour holds, s. */
+export const withinAnHour = quantity(Joi.number().greater(0).max(3600));

@@ -1,22 +1,17 @@
-import type { Job, Mechanism, Plan, PartKind } from '@rough-gear/core';
+import { MECHANISM_JOBS, type MachineDrive, type PartKind, type Plan } from '@rough-gear/core';
 import type { Problem } from './read.js';
-
-const JOBS: Readonly<Record<Mechanism['kind'], { jobs: readonly Job['kind'][]; output: string }>> = {
-  'drive-base': { jobs: ['sprint', 'push'], output: 'wheels' },
-  lift: { jobs: ['raise'], output: 'drum' },
-};
 
 /** What a schema cannot say: ids that lead somewhere, jobs that fit their mechanism, a supply that reaches a pack. */
 export function checkReferences(plan: Plan): readonly Problem[] {
   const problems: Problem[] = [];
   const say = (field: string, reason: string) => problems.push({ field, reason });
-  const needPart = (field: string, id: string | undefined, kind: PartKind) => {
+  const needPart = (field: string, id: string | undefined, ...kinds: readonly PartKind[]) => {
     if (id === undefined) return;
     const found = plan.parts[id]?.part.kind;
-    if (found !== kind)
+    if (found === undefined || !kinds.includes(found))
       say(
         field,
-        `names the part ${id}, which is ${found === undefined ? 'not in the plan' : `a ${found}`}; a ${kind} is allowed`,
+        `names the part ${id}, which is ${found === undefined ? 'not in the plan' : `a ${found}`}; a ${kinds.join(' or a ')} is allowed`,
       );
   };
   unique(plan.supply, 'supply', say);
@@ -31,7 +26,7 @@ export function checkReferences(plan: Plan): readonly Problem[] {
 
   plan.mechanisms.forEach((mechanism, m) => {
     const field = `mechanisms[${m}]`;
-    const fits = JOBS[mechanism.kind];
+    const fits = MECHANISM_JOBS[mechanism.kind];
     unique(mechanism.jobs, `${field}.jobs`, say);
     unique(mechanism.choices, `${field}.choices`, say);
     mechanism.jobs.forEach((job, j) => {
@@ -42,10 +37,11 @@ export function checkReferences(plan: Plan): readonly Problem[] {
       say(`${field}.current`, `${mechanism.current} is none of its choices`);
     mechanism.choices.forEach((choice, c) => {
       const at = `${field}.choices[${c}]`;
-      needPart(`${at}.drive.motor`, choice.drive.motor, 'motor');
-      needPart(`${at}.drive.controller`, choice.drive.controller, 'controller');
-      if (!plan.supply.some((node) => node.id === choice.drive.node))
-        say(`${at}.drive.node`, `${choice.drive.node} is no supply node`);
+      for (const [key, id, kinds] of partsOf(choice.drive)) needPart(`${at}.drive.${key}`, id, ...kinds);
+      const node = plan.supply.find((candidate) => candidate.id === choice.drive.node);
+      if (!node) say(`${at}.drive.node`, `${choice.drive.node} is no supply node`);
+      else if (choice.drive.kind === 'servo' && node.kind !== 'rail')
+        say(`${at}.drive.node`, `${choice.drive.node} is a ${node.kind}; a servo hangs on a rail`);
       if (choice.output.kind !== fits.output)
         say(`${at}.output.kind`, `a ${mechanism.kind} ends in ${fits.output}, not ${choice.output.kind}`);
       unique(choice.stages, `${at}.stages`, say);
@@ -54,6 +50,25 @@ export function checkReferences(plan: Plan): readonly Problem[] {
     });
   });
   return problems;
+}
+
+/** The parts a drive names: where, which, and the kinds allowed there. */
+function partsOf(drive: MachineDrive): readonly (readonly [string, string, readonly PartKind[]])[] {
+  switch (drive.kind) {
+    case 'dc':
+      return [
+        ['motor', drive.motor, ['motor']],
+        ['controller', drive.controller, ['controller']],
+      ];
+    case 'step':
+      return [
+        ['motor', drive.motor, ['stepper', 'step-servo']],
+        ['driver', drive.driver, ['driver']],
+        ['board', drive.board, ['board']],
+      ];
+    case 'servo':
+      return [['servo', drive.servo, ['servo']]];
+  }
 }
 
 function unique(

@@ -11,6 +11,7 @@ const common = {
   pitch: positive,
   face: positive,
   bore: positive,
+  mount: Joi.string().max(80),
   shaftPosition: Joi.object({ x: anyQuantity.required(), y: anyQuantity.required() }),
 };
 

@@ -1,12 +1,18 @@
 import type { PackNode, ProtectedNode, RailNode, SupplyNode, WireRun } from '@rough-gear/core';
 import Joi from 'joi';
-import { gauge, notNegative, positive, share } from './quantity.js';
+import { countOf, gauge, notNegative, positive, share } from './quantity.js';
 
 const node = { id: Joi.string().max(40).required(), name: Joi.string().max(60) };
 const parent = Joi.string().max(40).required();
 const partId = Joi.string().max(40);
 
-const wire = Joi.object<WireRun, true>({ gauge, length: notNegative });
+const wire = Joi.object<WireRun, true>({
+  gauge,
+  length: notNegative,
+  connectors: countOf,
+  connectorResistance: notNegative,
+  connectorRated: positive,
+});
 
 const packNode = Joi.object<PackNode, true>({
   ...node,
@@ -14,6 +20,7 @@ const packNode = Joi.object<PackNode, true>({
   part: partId.required(),
   charge: share,
   others: notNegative,
+  brownOut: positive,
 });
 
 const protectedNode = Joi.object<ProtectedNode, true>({
@@ -27,12 +34,14 @@ const protectedNode = Joi.object<ProtectedNode, true>({
 
 const railNode = Joi.object<RailNode, true>({
   ...node,
-  kind: Joi.string().valid('regulator', 'rail').required(),
+  kind: Joi.string().valid('rail').required(),
   parent,
-  part: partId,
+  source: Joi.string().valid('regulator', 'pack', 'board'),
   voltage: positive,
   continuous: positive,
   burst: positive,
+  resistance: notNegative,
+  ground: Joi.string().valid('common', 'apart'),
 });
 
 /** Any node of the supply tree, by its kind. */
@@ -41,9 +50,9 @@ export const supplyNode = Joi.alternatives<SupplyNode>().conditional('.kind', {
     { is: 'pack', then: packNode },
     { is: Joi.valid('main', 'branch'), then: protectedNode },
     {
-      is: Joi.valid('regulator', 'rail'),
+      is: 'rail',
       then: railNode,
-      otherwise: Joi.object({ kind: Joi.valid('pack', 'main', 'branch', 'regulator', 'rail').required() }).unknown(),
+      otherwise: Joi.object({ kind: Joi.valid('pack', 'main', 'branch', 'rail').required() }).unknown(),
     },
   ],
 });

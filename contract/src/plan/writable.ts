@@ -1,2 +1,2 @@
 /** A type with its lists made writable one level deep: Joi's strict objects know no readonly lists. */
-export type Writable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer U)[] ? U[] : T[K] };
+export type Writable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer U)[] | undefined ? U[] : T[K] };

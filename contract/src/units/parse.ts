@@ -149,6 +149,7 @@ const SPELLINGS: Readonly<Record<string, string>> = {
 function spellUnit(text: string, dimension: Dimension): string {
   const forces = dimension === 'force' || dimension === 'torque';
   const words = text
+    .replace(/[µμ]/g, 'u')
     .replace(/\^?²|\^2/g, '^2')
     .replace(/(m|s|in|ft|cm|mm)2\b/g, '$1^2')
     .replace(/-/g, ' ')

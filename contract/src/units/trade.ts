@@ -28,12 +28,23 @@ const NOTATIONS: readonly Notation[] = [
   { of: ['voltage'], pattern: /^(\d{1,2}) ?s(?:1p)?$/i, read: (m) => number(m[1]) * LIPO_NOMINAL },
   // "0.14 s/60°", a servo's way to give a speed.
   {
-    of: ['speed'],
+    of: ['speed', 'turning'],
     pattern: new RegExp(`^${N} ?s(?:ec)? ?/ ?60 ?(?:°|deg)?$`, 'i'),
     read: (m) => Math.PI / 3 / number(m[1]),
   },
   { of: ['speed'], pattern: new RegExp(`^${N} ?(?:rps|rev/s|turns/s)$`, 'i'), read: (m) => number(m[1]) * 2 * Math.PI },
-  { of: ['speed'], pattern: new RegExp(`^${N} ?(?:°|deg)/s$`, 'i'), read: (m) => (number(m[1]) * Math.PI) / 180 },
+  {
+    of: ['speed', 'turning'],
+    pattern: new RegExp(`^${N} ?(?:°|deg)/s$`, 'i'),
+    read: (m) => (number(m[1]) * Math.PI) / 180,
+  },
+  // "20 kHz", "20k", "20000 pulses/s"
+  { of: ['rate'], pattern: new RegExp(`^${N} ?k(?:hz|pps|/s)?$`, 'i'), read: (m) => number(m[1]) * 1000 },
+  {
+    of: ['rate'],
+    pattern: new RegExp(`^${N} ?(?:hz|pps|/s|pulses ?/ ?s|steps ?/ ?s)$`, 'i'),
+    read: (m) => number(m[1]),
+  },
   // 4'7", 4 ft 7 in
   {
     of: ['length'],

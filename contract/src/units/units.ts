@@ -51,6 +51,9 @@ export const UNITS: Readonly<Record<Dimension, DimensionUnits>> = {
   angle: { metric: [one('°', 'deg')], example: '20°' },
   velocity: { metric: [one('m/s', 'm / s')], inch: [one('ft/s', 'ft / s')], example: '0.8 m/s or 2.6 ft/s' },
   acceleration: { metric: [one('m/s²', 'm / s^2')], inch: [one('ft/s²', 'ft / s^2')], example: '1.2 m/s²' },
+  'angular acceleration': { metric: [one('rad/s²', 'rad / s^2')], example: '8 rad/s²' },
+  stiffness: { metric: [one('N·m/rad', 'N m / rad')], example: '5 N·m/rad' },
+  'air drag': { metric: [one('µN·m·s²', 'uN m s^2')], example: '0.1 µN·m·s²' },
   inertia: { metric: [one('kg·cm²', 'kg cm^2')], inch: [one('lb·in²', 'lbm in^2')], example: '0.6 kg·cm²' },
   temperature: { metric: [one('°C', 'degC')], inch: [one('°F', 'degF')], example: '120 °C' },
   charge: { metric: [one('Ah', 'A hr')], example: '18 Ah or 5000 mAh' },
@@ -60,6 +63,12 @@ export const UNITS: Readonly<Record<Dimension, DimensionUnits>> = {
   gauge: { metric: [one('AWG', '')], example: '12 AWG' },
   energy: { metric: [one('J', 'J')], example: '120 J' },
   power: { metric: [one('W', 'W')], example: '350 W or 0.5 hp' },
+  inductance: { metric: [one('mH', 'mH')], example: '2.8 mH' },
+  turning: { metric: [one('°/s', 'deg / s')], example: '0.14 s/60° or 430 °/s' },
+  'pin current': { metric: [one('mA', 'mA')], example: '12 mA' },
+  'input resistance': { metric: [one('Ω', 'ohm')], example: '270 Ω' },
+  rate: { metric: [one('/s', 'Hz')], example: '20000 /s or 20 kHz' },
+  pulse: { metric: [one('µs', 'us')], example: '1500 µs or 1.5 ms' },
   drag: { metric: [one('mA·s/rad', 'mA s / rad')], example: '1.5 mA·s/rad' },
 };
 

@@ -29,6 +29,7 @@ export function currentAtSupply(drive: Drive, speed: number, supplyCurrent: numb
  */
 export function supplyForMotorCurrent(drive: Drive, speed: number, current: number): number | undefined {
   const power = current * (drive.motor.backEmfConstant * speed + current * loopResistance(drive));
+  if (power === 0) return 0;
   const inside = drive.restVoltage ** 2 - 4 * drive.supplyResistance * power;
-  return inside < 0 ? undefined : (2 * power) / (drive.restVoltage + Math.sqrt(inside));
+  return inside < 0 || drive.restVoltage <= 0 ? undefined : (2 * power) / (drive.restVoltage + Math.sqrt(inside));
 }

@@ -17,9 +17,12 @@ export interface Drive {
   readonly supplyResistance: number;
   readonly statorLimit?: number;
   readonly supplyLimit?: number;
+  /** The same two while braking. */
+  readonly brakeLimit?: number;
+  readonly returnLimit?: number;
   /** Greatest duty, 1 where the controller has no limit of its own. */
   readonly greatestDuty: number;
 }
 
 /** What stops the current from being greater. */
-export type HeldBy = 'voltage' | 'stator' | 'supply';
+export type HeldBy = 'voltage' | 'stator' | 'supply' | 'returned';

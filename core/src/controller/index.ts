@@ -1,3 +1,5 @@
+export * from './brakePoint.js';
 export * from './currents.js';
 export * from './drive.js';
 export * from './drivePoint.js';
+export * from './leastSpeed.js';

@@ -1,17 +1,15 @@
 import { checkOf, type Check, type CheckId } from '../limits/check.js';
-import { CHECKS } from '../limits/checks/table.js';
 import { ladderOf, type Ladder } from '../limits/ladder.js';
 import type { LimitId } from '../limits/limit.js';
+import { machineOf } from '../machine/table.js';
 import { SITUATIONS, type SituationId } from '../limits/situation.js';
 import { worstVerdict, type Verdict } from '../limits/verdict.js';
-import { fullEffort, type Run } from '../motion/fullEffort.js';
-import { systemOf } from '../motion/system.js';
+import type { Run } from '../motion/run.js';
 import type { JobKind } from '../plan/job.js';
 import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
-import { lacksOf, type PowerPath } from '../powerpath/path.js';
-import { resolvePath } from '../powerpath/resolve.js';
-import type { Need } from '../figures/figure.js';
-import { linksOf, type Link } from './links.js';
+import { lacksOf } from '../powerpath/path.js';
+import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
+import type { Link } from './links/link.js';
 import { sentenceOf } from './sentence.js';
 
 /** One job judged. `path` is what it was judged by; drop it before sending the result anywhere. */
@@ -25,7 +23,7 @@ export interface JobResult {
   >;
   readonly checks: readonly Check[];
   readonly links: readonly Link[];
-  /** The run at full effort; absent where a figure it needs is missing. */
+  /** The run by the job's profile; absent where a figure it needs is missing. */
   readonly run?: Run;
 }
 
@@ -52,28 +50,19 @@ export interface MechanismResult {
   readonly jobs: readonly JobResult[];
 }
 
-/** What a run at full effort cannot do without. */
-export const RUN_NEEDS: readonly Need[] = [
-  'motor',
-  'rotor',
-  'pack',
-  'wiring',
-  'controller',
-  'train',
-  'output',
-  'load',
-  'grip',
-  'job',
-];
-
-/** The run of a path at full effort; `undefined` where a figure is missing. */
-export function runOf(path: PowerPath): Run | undefined {
-  return lacksOf(path, RUN_NEEDS).length > 0 ? undefined : fullEffort(systemOf(path));
+/** The run of a path by its profile; `undefined` where a figure is missing. */
+export function runOf(path: AnyPath): Run | undefined {
+  const machine = machineOf(path);
+  return lacksOf(path, machine.runNeeds).length > 0 ? undefined : machine.run(path);
 }
 
 /** Judges one job of a mechanism. */
-export function evaluateJob(plan: Plan, mechanism: Mechanism, jobId: string): JobResult {
-  const path = resolvePath(plan, mechanism, jobId);
+export const evaluateJob = (plan: Plan, mechanism: Mechanism, jobId: string): JobResult =>
+  judge(resolvePath(plan, mechanism, jobId));
+
+/** Judges a path that is already resolved. */
+export function judge(path: AnyPath): JobResult {
+  const machine = machineOf(path);
   const run = runOf(path);
   const ladders = Object.fromEntries(
     SITUATIONS.map((id) => {
@@ -81,19 +70,19 @@ export function evaluateJob(plan: Plan, mechanism: Mechanism, jobId: string): Jo
       return [id, { ...ladder, sentence: sentenceOf(ladder) }];
     }),
   ) as unknown as JobResult['ladders'];
-  const checks = CHECKS.filter((rule) => rule.applies(path)).map((rule) => checkOf(rule, path, run));
+  const checks = machine.checks.filter((rule) => rule.applies(path)).map((rule) => checkOf(rule, path, run));
   const verdicts = [
     ...SITUATIONS.map((id) => ladders[id].verdict),
     ...checks.filter((check) => check.verdict !== 'not known').map((check) => check.verdict),
   ];
   return {
-    jobId,
+    jobId: path.job.id,
     name: path.job.name,
     kind: path.job.kind,
     verdict: worstVerdict(verdicts),
     ladders,
     checks,
-    links: linksOf(path, ladders, checks),
+    links: machine.links(path, { ladders, checks }),
     ...(run ? { run } : {}),
   };
 }
@@ -106,7 +95,8 @@ export function evaluateMechanism(plan: Plan, mechanism: Mechanism): MechanismRe
 
 type Candidate = Omit<Headline, 'notKnown'>;
 
-function headlineOf(jobs: readonly JobResult[]): Headline {
+/** The worst over some jobs of one mechanism, and what makes it so. */
+export function headlineOf(jobs: readonly JobResult[]): Headline {
   const candidates = jobs.flatMap((job) => [
     ...SITUATIONS.map((id) => fromLadder(job, id)),
     ...job.checks.filter((check) => check.verdict !== 'not known').map((check) => fromCheck(job, check)),

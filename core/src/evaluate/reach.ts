@@ -1,8 +1,12 @@
 import { drivePoint } from '../controller/drivePoint.js';
 import type { HeldBy } from '../controller/drive.js';
-import type { Need } from '../figures/figure.js';
-import { worstOver } from '../load/load.js';
-import { motorSpeed, lacksOf, type PowerPath } from '../powerpath/path.js';
+import { FLOW_NEEDS } from '../limits/needs.js';
+import { lacksOf, motorSpeed, worstWorkingPlace, type DcPath } from '../powerpath/path.js';
+import type { AnyPath } from '../powerpath/resolve.js';
+import { worstHornPlace, type ServoPath } from '../powerpath/servoPath.js';
+import type { StepPath } from '../powerpath/stepPath.js';
+import { cornerSpeed, lastSpeed } from '../stepper/pullOut.js';
+import { mostTorqueAt } from '../stepper/torque.js';
 
 /** Output force against speed, and which limit holds it there. On q. */
 export interface ReachPoint {
@@ -23,21 +27,19 @@ export interface Reach {
   readonly grip?: number;
 }
 
-const NEEDS: readonly Need[] = ['motor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'grip', 'job'];
+/** Output force at a speed of q, and the speed at which nothing is left. */
+interface Envelope {
+  at(speed: number): ReachPoint;
+  readonly fastest: number;
+}
 
 /** The envelope of a path at full effort; `undefined` where a figure is missing. */
-export function reachOf(path: PowerPath, count = 80): Reach | undefined {
-  if (lacksOf(path, NEEDS).length > 0) return undefined;
-  const { drive, train, radius, load, asked } = path;
-  const forceAt = (speed: number): ReachPoint => {
-    const point = drivePoint(drive, motorSpeed(path, speed));
-    return {
-      speed,
-      force: (drive.motors * point.shaftTorque * train.efficiency * train.total) / radius,
-      heldBy: point.heldBy,
-    };
-  };
-  const fastest = freeSpeed(path);
+export function reachOf(path: AnyPath, count = 80): Reach | undefined {
+  if (lacksOf(path, [...FLOW_NEEDS, 'grip']).length > 0) return undefined;
+  // A linkage that does not get to the end of the way has no envelope along it.
+  if (path.machine === 'servo' && (path.linked === undefined || path.linked.short)) return undefined;
+  const { load, asked } = path;
+  const { at: forceAt, fastest } = envelopeOf(path);
   const points: ReachPoint[] = [];
   for (let i = 0; i <= count; i++) {
     const next = forceAt((fastest * i) / count);
@@ -49,8 +51,8 @@ export function reachOf(path: PowerPath, count = 80): Reach | undefined {
     }
     points.push(next);
   }
-  const resists = worstOver(asked.travel, load.force);
-  const settles = settlesAt(forceAt, resists, fastest);
+  const resists = load.force(worstWorkingPlace(path), asked.speed) + (asked.recovery ?? 0);
+  const settles = path.machine === 'step' ? undefined : settlesAt(forceAt, resists, fastest);
   return {
     points,
     load: resists,
@@ -60,13 +62,77 @@ export function reachOf(path: PowerPath, count = 80): Reach | undefined {
   };
 }
 
-/** Speed on q at which nothing is left to pull with. */
-function freeSpeed(path: PowerPath): number {
+function envelopeOf(path: AnyPath): Envelope {
+  switch (path.machine) {
+    case 'dc':
+      return dcEnvelope(path);
+    case 'step':
+      return stepEnvelope(path);
+    case 'servo':
+      return servoEnvelope(path);
+  }
+}
+
+function dcEnvelope(path: DcPath): Envelope {
   const { drive, train, radius } = path;
   const spare = drive.greatestDuty * drive.restVoltage;
   const perSpeed = drive.motor.backEmfConstant * (train.total / radius);
   const lost = drive.motor.freeCurrent * (drive.motor.resistance + drive.controllerResistance + drive.supplyResistance);
-  return Math.max(0, spare - lost) / perSpeed;
+  return {
+    fastest: Math.max(0, spare - lost) / perSpeed,
+    at: (speed) => {
+      const point = drivePoint(drive, motorSpeed(path, speed));
+      return {
+        speed,
+        force: (drive.motors * point.shaftTorque * train.efficiency * train.total) / radius,
+        heldBy: point.heldBy,
+      };
+    },
+  };
+}
+
+/** Pull-out torque, or a step-driven servo's peak, at the output. */
+function stepEnvelope(path: StepPath): Envelope {
+  const { step, train, radius, motors } = path;
+  const { motor } = step;
+  const [corner, last] =
+    motor.loop === 'open'
+      ? [cornerSpeed(motor.figures), lastSpeed(motor.figures)]
+      : [
+          Math.min(1, motor.figures.voltageShare) * motor.figures.ratedSpeed,
+          Math.min(1, motor.figures.voltageShare) * motor.figures.topSpeed,
+        ];
+  return {
+    fastest: (last * radius) / train.total,
+    at: (speed) => {
+      const omega = motorSpeed(path, speed);
+      return {
+        speed,
+        force: (motors * mostTorqueAt(motor, omega) * train.efficiency * train.total) / radius,
+        heldBy: omega > corner ? 'voltage' : 'stator',
+      };
+    },
+  };
+}
+
+/** Ts·(1 − ω/ω0) through the linkage where the job is hardest. */
+function servoEnvelope(path: ServoPath): Envelope {
+  const { servo, linked, train, motors, asked } = path;
+  const place = worstHornPlace(path, (q) => path.load.force(q, asked.speed));
+  const ratio = linked?.ratioAt(place) ?? NaN;
+  return {
+    fastest: servo.rating.freeSpeed * ratio,
+    at: (speed) => ({
+      speed,
+      force:
+        (motors *
+          train.efficiency *
+          servo.rating.stallTorque *
+          Math.max(0, 1 - speed / (servo.rating.freeSpeed * ratio))) /
+        ratio,
+      heldBy: 'voltage',
+    }),
+  };
 }
 
 function cornerBetween(forceAt: (speed: number) => ReachPoint, before: ReachPoint, after: ReachPoint): ReachPoint {

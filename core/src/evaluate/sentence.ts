@@ -15,7 +15,22 @@ const WHEN_FIRST: Readonly<Record<LimitId, string>> = {
   'main-breaker': 'a bad one to give first: it takes the whole robot with it',
   continuous: 'go on longer and it overheats',
   heat: 'hold longer and it overheats',
+  buckling: 'a bad one to give first: a thicker screw or a shorter free length would spare it',
+  'pull-out': 'beyond it steps are lost, and nothing will tell you',
+  'peak-torque': 'beyond it the driver alarms with a following error, and nothing is harmed',
+  'rated-torque': 'go on longer and it overheats',
+  'hold-current': 'beyond it the shaft slips from step to step, and nothing will tell you',
+  servo: 'beyond it the servo stalls: hot gears, and a rail pulled down',
+  'servo-hold': 'hold longer and it overheats',
+  rail: 'a bad one to give first: the rail sags and takes the other servos with it',
   rope: 'a bad one to give first: a current limit set below it would spare it',
+};
+
+/** What happens where such a limit is passed, in place of a bare share. */
+const LOSES: Readonly<Partial<Record<LimitId, string>>> = {
+  'pull-out': 'it loses steps here, and nothing will tell you',
+  'peak-torque': 'alarm: following error',
+  'hold-current': 'it slips from step to step, and nothing will tell you',
 };
 
 const IDLE: Readonly<Record<NonNullable<Ladder['idle']>, string>> = {
@@ -50,6 +65,7 @@ export function sentenceOf(ladder: Ladder): { readonly lead: string; readonly re
 
 function comment(first: Rung): string {
   const { multiple = 0, wants, goodFirst } = first;
+  if (multiple < 1 && LOSES[first.id]) return LOSES[first.id]!;
   if (multiple < 1)
     return multiple === 0
       ? 'it cannot do it at all'

@@ -17,14 +17,21 @@ export interface Estimate {
 export class FigureCollector {
   private readonly byKey = new Map<string, Figure>();
 
+  /** `adjust` moves a value after it was found: a build that is not quite the drawing's. */
+  constructor(private readonly adjust?: (name: FigureName, value: number) => number) {}
+
   /** The figure's value; NaN where it is missing. */
   take(name: FigureName, quantity: Quantity | undefined, at: Place, estimate?: Estimate, key: string = name): number {
-    return this.record(name, quantity, at, key, estimate) ?? NaN;
+    return this.adjusted(name, this.record(name, quantity, at, key, estimate)) ?? NaN;
   }
 
   /** The figure's value; `undefined` where it is missing, which is fine. */
   takeOptional(name: FigureName, quantity: Quantity | undefined, at: Place): number | undefined {
-    return this.record(name, quantity, at, name);
+    return this.adjusted(name, this.record(name, quantity, at, name));
+  }
+
+  private adjusted(name: FigureName, value: number | undefined): number | undefined {
+    return value === undefined || !this.adjust ? value : this.adjust(name, value);
   }
 
   private record(

@@ -15,6 +15,9 @@ export type Dimension =
   | 'angle'
   | 'velocity'
   | 'acceleration'
+  | 'angular acceleration'
+  | 'stiffness'
+  | 'air drag'
   | 'inertia'
   | 'temperature'
   | 'charge'
@@ -24,7 +27,13 @@ export type Dimension =
   | 'gauge'
   | 'energy'
   | 'power'
-  | 'drag';
+  | 'drag'
+  | 'inductance'
+  | 'rate'
+  | 'pulse'
+  | 'turning'
+  | 'pin current'
+  | 'input resistance';
 
 /** A group of figures that some limit needs together. */
 export type Need =
@@ -46,10 +55,27 @@ export type Need =
   | 'grip'
   | 'rope'
   | 'load'
-  | 'job';
+  | 'job'
+  | 'buckling'
+  | 'braking'
+  | 'returned'
+  | 'charge'
+  | 'start'
+  | 'creep'
+  | 'shot'
+  | 'settling'
+  | 'shaft'
+  | 'driver'
+  | 'pulses'
+  | 'signal'
+  | 'engaged'
+  | 'rail'
+  | 'linkage'
+  | 'travel'
+  | 'precision';
 
 /** The link of the power path a figure, a rung or a check belongs to. */
-export type LinkKind = 'pack' | 'branch' | 'controller' | 'motor' | 'stage' | 'output' | 'load';
+export type LinkKind = 'pack' | 'branch' | 'rail' | 'controller' | 'motor' | 'linkage' | 'stage' | 'output' | 'load';
 
 /** Where a figure is kept in the plan, as the keys that lead to it. */
 export type Place = readonly (string | number)[];

@@ -1,33 +1,8 @@
-import type { Dimension, LinkKind, Need } from './figure.js';
+import { figure, optional, rule, typical, type FigureMeta } from './meta.js';
+import { SERVO_FIGURES } from './servoFigures.js';
+import { STEP_FIGURES } from './stepFigures.js';
 
-/** What stands in for a figure that nobody gave. */
-export type Fallback =
-  | { readonly typical: number; readonly why: string }
-  /** Worked out by a rule from other figures; the rule itself is beside the model that holds it. */
-  | { readonly rule: string };
-
-export interface FigureMeta {
-  readonly label: string;
-  readonly symbol: string;
-  readonly dimension: Dimension;
-  readonly link: LinkKind;
-  readonly need: Need;
-  readonly fallback?: Fallback;
-  readonly optional?: true;
-}
-
-const figure = (
-  label: string,
-  symbol: string,
-  dimension: Dimension,
-  link: LinkKind,
-  need: Need,
-  fallback?: Fallback,
-): FigureMeta => ({ label, symbol, dimension, link, need, ...(fallback ? { fallback } : {}) });
-
-const optional = (meta: FigureMeta): FigureMeta => ({ ...meta, optional: true });
-const typical = (value: number, why: string): Fallback => ({ typical: value, why });
-const rule = (text: string): Fallback => ({ rule: text });
+export type { Fallback, FigureMeta } from './meta.js';
 
 /**
  * Every figure a plan can hold: its name, and what stands in for it when it is missing: a typical
@@ -35,6 +10,8 @@ const rule = (text: string): Fallback => ({ rule: text });
  * docs/figures.md is made from this table.
  */
 export const FIGURES = {
+  ...STEP_FIGURES,
+  ...SERVO_FIGURES,
   'pack.cellResistance': figure(
     'cell resistance',
     'r_{cell}',
@@ -61,7 +38,49 @@ export const FIGURES = {
     'pack',
     typical(0, 'nothing else at work meanwhile'),
   ),
+  'pack.brownOut': figure(
+    'computers give up at',
+    'V_{brown}',
+    'voltage',
+    'pack',
+    'window',
+    rule('6.8 V, the boards on a 12 V robot; on a smaller pack its cells’ floor'),
+  ),
+  'pack.chargeLimit': figure(
+    'charge limit',
+    'I_{chg}',
+    'current',
+    'pack',
+    'returned',
+    rule('from the chemistry and the capacity'),
+  ),
+  'pack.capacityExponent': figure(
+    'capacity exponent',
+    'k',
+    'number',
+    'pack',
+    'charge',
+    rule('1.2 for lead, 1 for all others'),
+  ),
+  'pack.usable': figure('usable share', 'u', 'share', 'pack', 'charge', typical(0.8, 'kind to the cells')),
   'pack.dischargeLimit': figure('discharge limit', 'I_{dis}', 'current', 'pack', 'discharge'),
+  'main.connectors': figure(
+    'main connectors',
+    'n_{main}',
+    'number',
+    'branch',
+    'wiring',
+    typical(2, 'one plug, both ways'),
+  ),
+  'main.connectorResistance': figure(
+    'one main connector',
+    'R_{plug,main}',
+    'resistance',
+    'branch',
+    'wiring',
+    typical(0, 'not counted unless given'),
+  ),
+  'main.connectorRated': optional(figure('main connector carries', 'I_{plug,main}', 'current', 'branch', 'wiring')),
   'main.rated': figure('main breaker', 'I_{main}', 'current', 'branch', 'main breaker'),
   'main.holdMultiple': figure(
     'main hold multiple',
@@ -87,6 +106,25 @@ export const FIGURES = {
     'branch',
     'wiring',
     typical(0.3, 'pack beside the breaker'),
+  ),
+  'branch.connectors': figure(
+    'branch connectors',
+    'n_{branch}',
+    'number',
+    'branch',
+    'wiring',
+    typical(2, 'one plug, both ways'),
+  ),
+  'branch.connectorResistance': figure(
+    'one branch connector',
+    'R_{plug,branch}',
+    'resistance',
+    'branch',
+    'wiring',
+    typical(0, 'not counted unless given'),
+  ),
+  'branch.connectorRated': optional(
+    figure('branch connector carries', 'I_{plug,branch}', 'current', 'branch', 'wiring'),
   ),
   'branch.rated': figure('branch breaker', 'I_{r}', 'current', 'branch', 'branch breaker'),
   'branch.holdMultiple': figure(
@@ -128,6 +166,41 @@ export const FIGURES = {
   'controller.highestVoltage': figure('highest voltage', 'V_{high}', 'voltage', 'controller', 'window'),
   'controller.greatestDuty': figure('greatest duty', 'd', 'share', 'controller', 'controller', typical(1, 'full on')),
   'controller.erpmLimit': figure('electrical speed limit', 'n_{e}', 'speed', 'controller', 'erpm'),
+  'controller.brakeLimit': optional(
+    figure('motor-side braking limit', 'I_{brake}', 'current', 'controller', 'braking'),
+  ),
+  'controller.returnLimit': optional(figure('return limit', 'I_{return}', 'current', 'controller', 'braking')),
+  'controller.leastErpm': figure(
+    'least electrical speed',
+    'n_{e,least}',
+    'speed',
+    'controller',
+    'creep',
+    rule('by the start: sensors 0, stepping 300 rpm, bump 2000 rpm'),
+  ),
+  'controller.dutyStep': figure(
+    'least step of duty',
+    'd_{step}',
+    'share',
+    'controller',
+    'creep',
+    typical(0.005, 'a command in 200 steps'),
+  ),
+  'controller.regulatorVoltage': optional(figure('regulator', 'V_{reg}', 'voltage', 'controller', 'controller')),
+  'controller.regulatorContinuous': optional(
+    figure('regulator, steady', 'I_{reg}', 'current', 'controller', 'controller'),
+  ),
+  'controller.regulatorBurst': optional(figure('regulator, burst', 'I_{reg,b}', 'current', 'controller', 'controller')),
+  'drive.rampTime': figure('ramp', 't_{ramp}', 'time', 'controller', 'controller', typical(0, 'full at once')),
+  'drive.rollBack': figure(
+    'rolled back to',
+    'I_{roll}',
+    'current',
+    'controller',
+    'controller',
+    rule('half the motor-side limit, or half the stall current'),
+  ),
+  'drive.dragOffset': figure('drag offset', 'I_{off}', 'current', 'controller', 'controller', typical(0, 'none set')),
   'motor.ratedVoltage': figure('rated voltage', 'V_{r}', 'voltage', 'motor', 'motor'),
   'motor.freeSpeed': figure('free speed', '\\omega_{0}', 'speed', 'motor', 'motor'),
   'motor.freeCurrent': figure('free current', 'I_{0}', 'current', 'motor', 'motor'),
@@ -171,6 +244,18 @@ export const FIGURES = {
     'heat',
     rule('120 °C brushed, 150 °C brushless'),
   ),
+  'motor.turns': figure('turns', 'N', 'number', 'motor', 'motor'),
+  'motor.canLength': figure('can length', 'l_{can}', 'length', 'motor', 'motor', rule('as long as the reference')),
+  'motor.referenceTurns': figure('reference turns', 'N_{ref}', 'number', 'motor', 'motor'),
+  'motor.referenceLength': optional(figure('reference length', 'l_{ref}', 'length', 'motor', 'motor')),
+  'motor.referenceKv': figure('reference Kv', 'K_{v,ref}', 'kv', 'motor', 'motor'),
+  'motor.referenceResistance': figure('reference resistance', 'R_{ref}', 'resistance', 'motor', 'motor'),
+  'motor.referenceFreeCurrent': figure('reference free current', 'I_{0,ref}', 'current', 'motor', 'motor'),
+  'motor.internalGear': figure('gear inside', 'i_{in}', 'number', 'motor', 'poles', typical(1, 'no gear inside')),
+  'motor.shaftDiameter': optional(figure('shaft', 'd_{shaft}', 'length', 'motor', 'shaft')),
+  'motor.price': optional(figure('motor price', 'p', 'number', 'motor', 'motor')),
+  'controller.price': optional(figure('controller price', 'p_c', 'number', 'controller', 'controller')),
+  'stage.bore': optional(figure('bore', 'd_{bore}', 'length', 'stage', 'shaft')),
   'stage.ratio': figure('ratio', 'i', 'ratio', 'stage', 'train'),
   'stage.efficiency': figure('efficiency', '\\eta', 'share', 'stage', 'train', rule('by the kind of stage')),
   'stage.lead': figure('lead', 'p_{h}', 'length', 'stage', 'train'),
@@ -207,6 +292,103 @@ export const FIGURES = {
   'output.loadPerRope': figure('load moved per rope', 'k', 'number', 'output', 'output', typical(1, 'one plain rope')),
   'output.efficiency': figure('drum and pulley', '\\eta_{d}', 'share', 'output', 'output', typical(0.95, 'one pulley')),
   'output.ropeStrength': optional(figure('rope strength', 'F_{rope}', 'force', 'output', 'rope')),
+  'output.ropeDiameter': figure(
+    'rope thickness',
+    'd_{rope}',
+    'length',
+    'output',
+    'output',
+    typical(0, 'thin beside the drum'),
+  ),
+  'output.drumWidth': figure('drum width', 'b', 'length', 'output', 'output', typical(0.04, 'room for some turns')),
+  'output.armLength': figure('arm length', 'L', 'length', 'output', 'output'),
+  'output.armMass': figure('arm mass', 'm_{arm}', 'mass', 'output', 'load'),
+  'output.armCentre': figure('pivot to centre of mass', 'd', 'length', 'output', 'load', rule('half the arm’s length')),
+  'output.armInertia': figure(
+    'inertia about its centre',
+    'I_c',
+    'inertia',
+    'output',
+    'load',
+    rule('a slim rod of its mass and length'),
+  ),
+  'output.armFriction': figure(
+    'pivot friction',
+    'T_f',
+    'torque',
+    'output',
+    'load',
+    rule('2 % of the arm’s greatest weight torque'),
+  ),
+  'output.springRate': figure('spring', 'c', 'stiffness', 'output', 'load', typical(0, 'no spring helps')),
+  'output.springZero': figure(
+    'spring slack at',
+    'q_0',
+    'angle',
+    'output',
+    'load',
+    typical(Math.PI / 2, 'slack when the arm points up'),
+  ),
+  'output.flywheelRadius': figure('wheel radius', 'r', 'length', 'output', 'output'),
+  'output.flywheelInertia': figure('wheels’ inertia', 'J', 'inertia', 'output', 'load'),
+  'output.slip': figure('grip on the piece', 's_{slip}', 'share', 'output', 'shot', typical(0.9, 'a soft wheel')),
+  'output.flywheelFriction': figure(
+    'bearing friction',
+    'T_f',
+    'torque',
+    'output',
+    'load',
+    typical(0.02, 'two small ball bearings'),
+  ),
+  'output.airDrag': figure('air drag', 'c', 'air drag', 'output', 'load', typical(1e-7, 'a smooth wheel')),
+  'output.rollerRadius': figure('roller radius', 'r', 'length', 'output', 'output'),
+  'output.tableInertia': figure('inertia of what turns', 'J', 'inertia', 'output', 'load'),
+  'output.tableFriction': figure(
+    'bearing friction',
+    'T_f',
+    'torque',
+    'output',
+    'load',
+    typical(0.1, 'a large bearing'),
+  ),
+  'output.counts': optional(figure('sensor steps per motor turn', 'c', 'number', 'output', 'settling')),
+  'output.backlash': figure(
+    'backlash at the output',
+    'b_l',
+    'angle',
+    'output',
+    'settling',
+    typical(0.5 * (Math.PI / 180), 'half a degree in the last stage'),
+  ),
+  'output.screwDiameter': figure('screw’s root diameter', 'd', 'length', 'output', 'buckling'),
+  'output.freeLength': figure('free length of the screw', 'l', 'length', 'output', 'buckling'),
+  'output.fingerLength': figure('finger length', 'L', 'length', 'output', 'output'),
+  'output.jawInertia': figure('jaw inertia', 'J', 'inertia', 'output', 'load', typical(2e-4, 'two light fingers')),
+  'job.creep': optional(figure('slowest steady speed', 'v_{creep}', 'velocity', 'load', 'creep')),
+  'job.turnCreep': optional(figure('slowest steady speed', '\\omega_{creep}', 'speed', 'load', 'creep')),
+  'job.payload': figure('carries at its tip', 'm_p', 'mass', 'load', 'load', typical(0, 'nothing in its grip')),
+  'job.from': figure('from angle', 'q_a', 'angle', 'load', 'job', rule('−30°, below level')),
+  'job.to': figure('to angle', 'q_b', 'angle', 'load', 'job'),
+  'job.holdAngle': optional(figure('held at', 'q_h', 'angle', 'load', 'load')),
+  'job.turnSpeed': optional(figure('speed needed', '\\omega', 'speed', 'load', 'job')),
+  'job.turnAcceleration': optional(figure('acceleration needed', '\\alpha', 'angular acceleration', 'load', 'job')),
+  'job.shotMass': figure('mass of a shot', 'm', 'mass', 'load', 'shot'),
+  'job.exitSpeed': figure('leaves at', 'v', 'velocity', 'load', 'job'),
+  'job.recover': figure('back at speed within', 't_r', 'time', 'load', 'job', rule('half the time between shots')),
+  'job.conveyMass': figure('what is moved', 'm', 'mass', 'load', 'load'),
+  'job.pull': figure('pull at the surface', 'F', 'force', 'load', 'load', rule('half the weight of what is moved')),
+  'job.jam': figure('may jam for', 't_{jam}', 'time', 'load', 'job', typical(3, 'until the driver sees it')),
+  'job.angle': figure('turns by', 'q', 'angle', 'load', 'job'),
+  'job.settle': optional(figure('stands within', '\\Delta q', 'angle', 'load', 'settling')),
+  'job.slidePush': figure('against a push of', 'F_p', 'force', 'load', 'load', typical(0, 'nothing pushes back')),
+  'job.gripMass': figure('what is held', 'm', 'mass', 'load', 'load'),
+  'job.gripForce': figure('grip force', 'F', 'force', 'load', 'load', rule('m·(g + a)·safety/(2·μ)')),
+  'job.shake': figure('shaken by', 'a', 'acceleration', 'load', 'load', typical(5, 'a hard stop of the robot')),
+  'job.padGrip': figure('grip of the pads', '\\mu', 'number', 'load', 'load', typical(0.6, 'rubber on plastic')),
+  'job.safety': figure('safety of the hold', 's', 'number', 'load', 'load', typical(2, 'usual for a grip')),
+  'match.length': figure('a match lasts', 't_m', 'time', 'load', 'job', typical(150, 'two and a half minutes')),
+  'match.rest': figure('rest between matches', 't_{rest}', 'time', 'load', 'job', typical(480, 'a busy afternoon')),
+  'match.rounds': figure('matches in a row', 'n_m', 'number', 'load', 'job', typical(3, 'quarter-final to final')),
   'job.mass': figure('load', 'm', 'mass', 'load', 'load'),
   'job.distance': figure('how far', 's', 'length', 'load', 'job'),
   'job.time': figure('in what time', 't', 'time', 'load', 'job'),

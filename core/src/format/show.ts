@@ -23,6 +23,9 @@ const UNITS: Readonly<Record<Dimension, readonly [unit: string, perUnit: number]
   angle: ['°', Math.PI / 180],
   velocity: ['m/s', 1],
   acceleration: ['m/s²', 1],
+  'angular acceleration': ['rad/s²', 1],
+  stiffness: ['N·m/rad', 1],
+  'air drag': ['µN·m·s²', 1e-6],
   inertia: ['kg·cm²', 1e-4],
   temperature: ['°C', 1],
   charge: ['Ah', 3600],
@@ -33,6 +36,12 @@ const UNITS: Readonly<Record<Dimension, readonly [unit: string, perUnit: number]
   energy: ['J', 1],
   power: ['W', 1],
   drag: ['mA·s/rad', 1e-3],
+  inductance: ['mH', 1e-3],
+  rate: ['/s', 1],
+  pulse: ['µs', 1e-6],
+  turning: ['°/s', Math.PI / 180],
+  'pin current': ['mA', 1e-3],
+  'input resistance': ['Ω', 1],
 };
 
 /** A value in the unit sentences use: "1.48 s", "9.4:1", "30 %". */

@@ -1,12 +1,52 @@
 import type { Dimension, Lack, LinkKind, Need } from '../figures/figure.js';
-import type { Run } from '../motion/fullEffort.js';
+import type { Run } from '../motion/run.js';
 import { lacksOf, type PowerPath } from '../powerpath/path.js';
 import type { Expression } from '../worked/expression.js';
 import type { LeverId } from './mends/lever.js';
 import { verdictOf, type Verdict } from './verdict.js';
 
 export type CheckId =
-  'in-time' | 'stays-up' | 'motor-kind' | 'volts-full' | 'volts-least' | 'branch-wire' | 'main-wire' | 'erpm';
+  | 'in-time'
+  | 'recovers'
+  | 'follows'
+  | 'stays-up'
+  | 'held-back'
+  | 'creep'
+  | 'starts-loaded'
+  | 'holds-still'
+  | 'jam'
+  | 'resolves'
+  | 'match-heat'
+  | 'match-breakers'
+  | 'charge'
+  | 'motor-kind'
+  | 'volts-full'
+  | 'volts-least'
+  | 'return-volts'
+  | 'return-charge'
+  | 'branch-wire'
+  | 'main-wire'
+  | 'branch-plug'
+  | 'main-plug'
+  | 'erpm'
+  | 'fits-together'
+  | 'keeps-step'
+  | 'pulse-rate'
+  | 'starts-at-once'
+  | 'resonance'
+  | 'kick'
+  | 'standing-heat'
+  | 'signal'
+  | 'set-current'
+  | 'driver-current'
+  | 'draw'
+  | 'travel'
+  | 'dead-spots'
+  | 'rail-moving'
+  | 'rail-stalled'
+  | 'rail-source'
+  | 'rail-ground'
+  | 'tip';
 
 export interface Measured {
   readonly value: number;
@@ -15,8 +55,8 @@ export interface Measured {
 
 /** What a check answers when every figure it needs is there. */
 export interface CheckAnswer {
-  /** there against asked, over 1 is well; or a plain yes or no. */
-  readonly outcome: { readonly multiple: number } | { readonly holds: boolean };
+  /** there against asked, over 1 is well unless more is wanted; or a plain yes or no. */
+  readonly outcome: { readonly multiple: number; readonly wants?: number } | { readonly holds: boolean };
   readonly asked: Measured | string;
   readonly there: Measured | string;
   readonly sentence: string;
@@ -27,15 +67,15 @@ export interface CheckAnswer {
 }
 
 /** A yes or no, or a multiple without a force. One file each. */
-export interface CheckRule {
+export interface CheckRule<P extends PowerPath = PowerPath> {
   readonly id: CheckId;
   readonly name: string;
   readonly link: LinkKind;
   readonly needs: readonly Need[];
   /** Whether it looks at the full-effort run. */
   readonly run: boolean;
-  applies(path: PowerPath): boolean;
-  answer(path: PowerPath, run: Run | undefined): CheckAnswer;
+  applies(path: P): boolean;
+  answer(path: P, run: Run | undefined): CheckAnswer;
   readonly levers: readonly LeverId[];
 }
 
@@ -46,6 +86,8 @@ export interface Check {
   readonly link: LinkKind;
   readonly verdict: Verdict;
   readonly multiple?: number;
+  /** The multiple it should at least have; 1 where absent. */
+  readonly wants?: number;
   readonly asked?: Measured | string;
   readonly there?: Measured | string;
   readonly sentence: string;
@@ -54,7 +96,7 @@ export interface Check {
 }
 
 /** Runs one check on a path. */
-export function checkOf(rule: CheckRule, path: PowerPath, run: Run | undefined): Check {
+export function checkOf<P extends PowerPath>(rule: CheckRule<P>, path: P, run: Run | undefined): Check {
   const { id, name, link } = rule;
   const lacks = lacksOf(path, rule.needs);
   if (lacks.length > 0) {
@@ -70,5 +112,6 @@ export function checkOf(rule: CheckRule, path: PowerPath, run: Run | undefined):
   const { outcome, asked, there, sentence, hint } = rule.answer(path, run);
   const common = { id, name, link, asked, there, sentence, lacks, ...(hint ? { hint } : {}) };
   if ('holds' in outcome) return { ...common, verdict: outcome.holds ? 'enough' : 'gives way' };
-  return { ...common, multiple: outcome.multiple, verdict: verdictOf(outcome.multiple, 1) };
+  const { multiple, wants } = outcome;
+  return { ...common, multiple, ...(wants === undefined ? {} : { wants }), verdict: verdictOf(multiple, wants ?? 1) };
 }

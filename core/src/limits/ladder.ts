@@ -3,7 +3,9 @@ import { show, showMultiple } from '../format/show.js';
 import { lacksOf, type PowerPath } from '../powerpath/path.js';
 import type { LimitId } from './limit.js';
 import { SITUATION_NEEDS, situationOf, type SituationId } from './situation.js';
-import { LIMITS } from './table.js';
+import { machineOf } from '../machine/table.js';
+import type { Machine } from '../machine/machine.js';
+import type { AnyPath } from '../powerpath/resolve.js';
 import { verdictOf, worstVerdict, type Verdict } from './verdict.js';
 
 /** One limit in one situation. */
@@ -38,10 +40,12 @@ export interface Ladder {
   readonly idle?: 'no load' | 'stays by itself' | 'held by brake' | 'held by ratchet';
   readonly verdict: Verdict;
   readonly lacks: readonly Lack[];
+  /** What ends before the rungs that are out of reach. */
+  readonly ceiling?: string;
 }
 
 /** Computes the ladder of one situation. */
-export function ladderOf(path: PowerPath, id: SituationId): Ladder {
+export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   const lacks = lacksOf(path, SITUATION_NEEDS[id]);
   if (lacks.length > 0) return { situation: id, rungs: [], verdict: 'not known', lacks };
   const situation = situationOf(path, id);
@@ -50,36 +54,39 @@ export function ladderOf(path: PowerPath, id: SituationId): Ladder {
   const idle = idleBecause(path, id, demand);
   if (idle) return { ...base, rungs: [], idle, verdict: 'enough', lacks: [] };
 
-  const rungs = LIMITS.filter((limit) => limit.situations.includes(id) && limit.applies(path)).map((limit): Rung => {
-    const { name, subject, link, wants, goodFirst } = limit;
-    const common = { id: limit.id, name, subject, link, wants, goodFirst };
-    const missing = lacksOf(path, limit.needs(id));
-    if (missing.length > 0) {
-      const names = missing.map(({ label }) => label).join(', ');
+  const machine = machineOf(path);
+  const rungs = machine.limits
+    .filter((limit) => limit.situations.includes(id) && limit.applies(path))
+    .map((limit): Rung => {
+      const { name, subject, link, wants, goodFirst } = limit;
+      const common = { id: limit.id, name, subject, link, wants, goodFirst };
+      const missing = lacksOf(path, limit.needs(id));
+      if (missing.length > 0) {
+        const names = missing.map(({ label }) => label).join(', ');
+        return {
+          ...common,
+          verdict: 'not known',
+          outOfReach: false,
+          lacks: missing,
+          sentence: `${subject}: not known, ${names} missing.`,
+        };
+      }
+      const capacity = Math.max(0, limit.capacity(path, situation));
+      const multiple = capacity / demand;
       return {
         ...common,
-        verdict: 'not known',
+        capacity,
+        multiple,
+        verdict: verdictOf(multiple, wants),
         outOfReach: false,
-        lacks: missing,
-        sentence: `${subject}: not known, ${names} missing.`,
+        lacks: [],
+        sentence: sentenceOfRung(subject, capacity, demand, wants, path.load.unit),
       };
-    }
-    const capacity = Math.max(0, limit.capacity(path, situation));
-    const multiple = capacity / demand;
-    return {
-      ...common,
-      capacity,
-      multiple,
-      verdict: verdictOf(multiple, wants),
-      outOfReach: false,
-      lacks: [],
-      sentence: sentenceOfRung(subject, capacity, demand, wants, path.load.unit),
-    };
-  });
-  const reachable = markOutOfReach(rungs);
+    });
+  const reachable = markOutOfReach(rungs, machine);
   const sorted = [...reachable].sort((a, b) => (a.multiple ?? Infinity) - (b.multiple ?? Infinity));
   const first = sorted.find((rung) => !rung.outOfReach && rung.multiple !== undefined);
-  const motorUnknown = sorted.find((rung) => rung.id === 'volts' && rung.verdict === 'not known');
+  const motorUnknown = sorted.find((rung) => machine.leading.includes(rung.id) && rung.verdict === 'not known');
   const known = sorted.filter((rung) => !rung.outOfReach && rung.verdict !== 'not known').map((rung) => rung.verdict);
   return {
     ...base,
@@ -87,6 +94,7 @@ export function ladderOf(path: PowerPath, id: SituationId): Ladder {
     ...(first ? { first } : {}),
     verdict: worstVerdict(motorUnknown ? [...known, 'not known'] : known),
     lacks: motorUnknown?.lacks ?? [],
+    ...(machine.ceiling ? { ceiling: machine.ceiling.says } : {}),
   };
 }
 
@@ -103,18 +111,18 @@ function sentenceOfRung(subject: string, capacity: number, demand: number, wants
   return `${subject} gives at ${show(capacity, dimension)}, ${showMultiple(capacity / demand)} the ${show(demand, dimension)} the job takes; wanted is ${showMultiple(wants)}.`;
 }
 
-/** An electric rung above what the volts give is never first. */
-function markOutOfReach(rungs: readonly Rung[]): readonly Rung[] {
-  const ceiling = rungs.find((rung) => rung.id === 'volts')?.capacity;
-  if (ceiling === undefined) return rungs;
-  const electric = new Set(LIMITS.filter((limit) => limit.electric).map((limit) => limit.id));
+/** An electric rung above what the machine itself gives is never first. */
+function markOutOfReach(rungs: readonly Rung[], { limits, ceiling }: Machine<AnyPath>): readonly Rung[] {
+  const most = ceiling && rungs.find((rung) => rung.id === ceiling.limit)?.capacity;
+  if (most === undefined) return rungs;
+  const electric = new Set(limits.filter((limit) => limit.electric).map((limit) => limit.id));
   return rungs.map((rung) =>
-    rung.id !== 'volts' && electric.has(rung.id) && (rung.capacity ?? 0) > ceiling
+    rung.id !== ceiling!.limit && electric.has(rung.id) && (rung.capacity ?? 0) > most
       ? {
           ...rung,
           outOfReach: true,
           verdict: 'enough',
-          sentence: `${rung.subject} is out of reach: the volts end first.`,
+          sentence: `${rung.subject} is out of reach: ${ceiling!.says}.`,
         }
       : rung,
   );

@@ -15,10 +15,18 @@ export type LimitId =
   | 'continuous'
   | 'heat'
   | 'slip'
-  | 'rope';
+  | 'rope'
+  | 'buckling'
+  | 'pull-out'
+  | 'peak-torque'
+  | 'rated-torque'
+  | 'hold-current'
+  | 'servo'
+  | 'servo-hold'
+  | 'rail';
 
 /** One limit that is a force: a rung of the gauge. One file each. */
-export interface Limit {
+export interface Limit<P extends PowerPath = PowerPath> {
   readonly id: LimitId;
   readonly name: string;
   /** The limit as the subject of a sentence. */
@@ -33,10 +41,10 @@ export interface Limit {
   readonly situations: readonly SituationId[];
   needs(situation: SituationId): readonly Need[];
   /** Whether the path has such a limit at all. */
-  applies(path: PowerPath): boolean;
+  applies(path: P): boolean;
   /** C, the output force (N, or N·m) at which it is just reached. */
-  capacity(path: PowerPath, situation: Situation): number;
-  working(path: PowerPath, situation: Situation): Expression;
+  capacity(path: P, situation: Situation): number;
+  working(path: P, situation: Situation): Expression;
   /** Changes that can help, the usual first. */
   readonly levers: readonly LeverId[];
 }

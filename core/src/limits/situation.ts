@@ -1,7 +1,20 @@
 import type { Need } from '../figures/figure.js';
-import { worstOver } from '../load/load.js';
-import { motorSpeed, type PowerPath } from '../powerpath/path.js';
-import { askedAccelerationOf, askedSpeedOf, figureOf, holdForceOf, inertiaOf, resistingOf } from '../worked/terms.js';
+import {
+  motorSpeed,
+  worstHoldingPlace,
+  worstStartingPlace,
+  worstWorkingPlace,
+  type PowerPath,
+} from '../powerpath/path.js';
+import {
+  askedAccelerationOf,
+  askedSpeedOf,
+  figureOf,
+  holdForceOf,
+  inertiaOf,
+  resistingOf,
+  workingOfLoad,
+} from '../worked/terms.js';
 import { add, mul, named, num, type Expression } from '../worked/expression.js';
 
 export const SITUATIONS = ['starting', 'working', 'holding'] as const;
@@ -21,22 +34,21 @@ export interface Situation {
 
 /** The figures a situation's demand rests on. */
 export const SITUATION_NEEDS: Readonly<Record<SituationId, readonly Need[]>> = {
-  starting: ['load', 'output', 'job'],
-  working: ['load', 'output', 'job'],
+  starting: ['load', 'output', 'shot', 'job'],
+  working: ['load', 'output', 'shot', 'job'],
   holding: ['load', 'output'],
 };
 
 /** D, v and a of one situation. */
 export function situationOf(path: PowerPath, id: SituationId): Situation {
   const { load, asked } = path;
-  const worstForce = worstOver(asked.travel, load.force);
   switch (id) {
     case 'starting': {
+      const place = worstStartingPlace(path);
       const acceleration = asked.acceleration;
-      const demand = asked.shock * worstOver(asked.travel, (q) => load.force(q) + load.inertia(q) * acceleration);
       return {
         id,
-        demand,
+        demand: asked.shock * (load.force(place, 0) + load.inertia(place) * acceleration),
         speed: 0,
         motorSpeed: 0,
         acceleration,
@@ -46,16 +58,16 @@ export function situationOf(path: PowerPath, id: SituationId): Situation {
     case 'working':
       return {
         id,
-        demand: worstForce,
+        demand: load.force(worstWorkingPlace(path), asked.speed) + (asked.recovery ?? 0),
         speed: asked.speed,
         motorSpeed: motorSpeed(path, asked.speed),
         acceleration: 0,
-        seconds: asked.time,
+        seconds: asked.workingSeconds,
       };
     case 'holding':
       return {
         id,
-        demand: worstOver(asked.travel, load.holdForce),
+        demand: load.holdForce(worstHoldingPlace(path)),
         speed: 0,
         motorSpeed: 0,
         acceleration: 0,
@@ -67,11 +79,16 @@ export function situationOf(path: PowerPath, id: SituationId): Situation {
 /** The demand's formula. */
 export function demandWorking(path: PowerPath, id: SituationId): Expression {
   const unit = path.load.unit === 'm' ? 'force' : 'torque';
-  if (id === 'holding') return named('D', 'demand, holding', unit, holdForceOf(path));
-  if (id === 'working') return named('D', 'demand, working', unit, resistingOf(path));
+  if (id === 'holding') return named('D', 'demand, holding', unit, holdForceOf(path, worstHoldingPlace(path)));
+  if (id === 'working') return named('D', 'demand, working', unit, workingOfLoad(path, worstWorkingPlace(path)));
   const inertia = mul(inertiaOf(path), askedAccelerationOf(path));
-  return named('D', 'demand, starting', unit, mul(figureOf(path, 'job.shock'), add(resistingOf(path), inertia)));
+  const resisting = atRest(path, worstStartingPlace(path));
+  return named('D', 'demand, starting', unit, mul(figureOf(path, 'job.shock'), add(resisting, inertia)));
 }
+
+/** What resists at rest: a wheel's air drag is not there yet. */
+const atRest = (path: PowerPath, place: number): Expression =>
+  path.shot ? figureOf(path, 'output.flywheelFriction') : resistingOf(path, place);
 
 /** v of a situation as a term. */
 export const speedWorking = (path: PowerPath, id: SituationId): Expression =>

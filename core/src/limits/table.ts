@@ -6,12 +6,23 @@ import { heat } from './electric/heat.js';
 import { stator } from './electric/stator.js';
 import { supply } from './electric/supply.js';
 import { volts } from './electric/volts.js';
-import type { Limit, LimitId } from './limit.js';
+import type { DcPath } from '../powerpath/path.js';
+import type { ServoPath } from '../powerpath/servoPath.js';
+import type { StepPath } from '../powerpath/stepPath.js';
+import type { Limit } from './limit.js';
+import { buckling } from './mechanical/buckling.js';
 import { rope } from './mechanical/rope.js';
 import { slip } from './mechanical/slip.js';
+import { railLimit, servoHold, servoTorque } from './servo/servoLimit.js';
+import { holdCurrent } from './step/holdCurrent.js';
+import { pullOut } from './step/pullOut.js';
+import { peakTorque, ratedTorque } from './step/stepServo.js';
 
-/** Every limit that is a force. A new one is one new file and one line here. */
-export const LIMITS: readonly Limit[] = [
+/** What gives mechanically, whatever turns it. */
+const MECHANICAL: readonly Limit[] = [slip, rope, buckling];
+
+/** Every limit of direct-current motors that is a force. A new one is one new file and one line here. */
+export const LIMITS: readonly Limit<DcPath>[] = [
   volts,
   stator,
   supply,
@@ -21,13 +32,11 @@ export const LIMITS: readonly Limit[] = [
   mainBreaker,
   continuous,
   heat,
-  slip,
-  rope,
+  ...MECHANICAL,
 ];
 
-/** The limit of an id. Throws for one that does not exist. */
-export function limitOf(id: LimitId): Limit {
-  const found = LIMITS.find((limit) => limit.id === id);
-  if (!found) throw new Error(`there is no limit ${id}`);
-  return found;
-}
+/** Every limit of a motor that takes pulses. */
+export const STEP_LIMITS: readonly Limit<StepPath>[] = [pullOut, peakTorque, ratedTorque, holdCurrent, ...MECHANICAL];
+
+/** Every limit of position servos. */
+export const SERVO_LIMITS: readonly Limit<ServoPath>[] = [servoTorque, servoHold, railLimit, slip, rope];

@@ -22,6 +22,5 @@ export function driveBase({ mass, rollingResistance, grip, drivenShare, slope, p
     holdForce: () => uphill,
     inertia: () => mass,
     grip: grip * weight * Math.cos(slope) * drivenShare,
-    rope: false,
   };
 }

@@ -20,6 +20,18 @@ export function lift({ mass, slope, friction, counterforce, loadPerRope: k }: Li
     force: () => resisting,
     holdForce: () => alone,
     inertia: () => k * k * mass,
-    rope: true,
+    rope: 'up',
+  };
+}
+
+/** The same load let down: on q the weight pulls forwards, friction still resists. Holding it takes what it took before. */
+export function lowering({ mass, slope, friction, counterforce, loadPerRope: k }: LiftFigures): Load {
+  const alone = k * (mass * GRAVITY * Math.sin(slope) - counterforce);
+  return {
+    unit: 'm',
+    force: () => k * friction - alone,
+    holdForce: () => alone,
+    inertia: () => k * k * mass,
+    rope: 'down',
   };
 }

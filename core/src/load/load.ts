@@ -1,22 +1,28 @@
+import type { Profile } from '../plan/job.js';
+
 /** A load on one coordinate q (m or rad): what motion and limits see of it. */
 export interface Load {
   readonly unit: 'm' | 'rad';
-  /** Resisting force while moving forwards, or about to; friction in full. N or N·m. */
-  force(q: number): number;
+  /** Resisting force while moving forwards at v ≥ 0, or about to; friction in full. N or N·m. Under 0 the load drives. */
+  force(q: number, speed: number): number;
   /** What pulls back at rest with friction left out. */
   holdForce(q: number): number;
   /** Moved inertia seen on q, kg or kg·m². */
   inertia(q: number): number;
   /** The greatest force the tyres carry before they slip; absent where nothing can slip. */
   readonly grip?: number;
-  /** A rope can pull but not push. */
-  readonly rope: boolean;
+  /** A rope can pull but not push: on the way up its force is never under 0, on the way down never over. */
+  readonly rope?: 'up' | 'down';
+  /** Places between start and end where the force may be greatest or least, besides the two ends. */
+  readonly places?: readonly number[];
 }
 
 /** What the job asks, on the load's own coordinate. */
 export interface Asked {
-  /** Where it ends; absent where the job ends by time. */
+  /** Where it ends; absent where the job ends by time or at a speed. */
   readonly travel?: number;
+  /** Speed it is brought to; absent where the job ends at a place or by time. */
+  readonly target?: number;
   /** Time the job may take, s. */
   readonly time: number;
   readonly every: number;
@@ -26,6 +32,19 @@ export interface Asked {
   readonly speed: number;
   /** Acceleration the job needs: typed, else 2·travel/time². */
   readonly acceleration: number;
+  /** Torque or force, besides the load's own, that brings it back after each go: a shot's. */
+  readonly recovery?: number;
+  /** Slowest speed it must keep steadily; absent where it need not creep. */
+  readonly creep?: number;
+  readonly profile: Profile;
+  /** Present where pulses command the motion: along a ramp, or at once. */
+  readonly pulses?: 'ramp' | 'at once';
+  readonly typedSpeed?: number;
+  readonly typedAcceleration?: number;
+  /** Place it is held at, on q; the worst along the way where absent. */
+  readonly holdPlace?: number;
+  /** Seconds the working situation lasts. */
+  readonly workingSeconds: number;
   /** Share of the time it is at work. */
   readonly dutyShare: number;
   /** Metres (or rad) of the real load per unit of q: what screens multiply speeds by. */
@@ -34,10 +53,20 @@ export interface Asked {
 
 const SAMPLES = 16;
 
+/** The places to look at along the way: evenly spaced, and those the load itself names. */
+function placesOf(travel: number | undefined, load: Load): readonly number[] {
+  if (!travel) return [0];
+  const even = Array.from({ length: SAMPLES + 1 }, (_, i) => (travel * i) / SAMPLES);
+  return [...even, ...(load.places ?? []).filter((place) => place > 0 && place < travel)];
+}
+
+/** Where along the way from 0 to the end of travel a quantity is greatest. */
+export function worstPlace(travel: number | undefined, load: Load, of: (q: number) => number): number {
+  const places = placesOf(travel, load);
+  return places.reduce((worst, place) => (of(place) > of(worst) ? place : worst), places[0]!);
+}
+
 /** The greatest of a quantity along the way from 0 to the end of travel. */
-export function worstOver(travel: number | undefined, of: (q: number) => number): number {
-  if (!travel) return of(0);
-  let worst = -Infinity;
-  for (let i = 0; i <= SAMPLES; i++) worst = Math.max(worst, of((travel * i) / SAMPLES));
-  return worst;
+export function worstOver(travel: number | undefined, load: Load, of: (q: number) => number): number {
+  return of(worstPlace(travel, load, of));
 }

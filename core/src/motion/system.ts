@@ -1,7 +1,7 @@
 import type { Drive } from '../controller/drive.js';
-import type { Load } from '../load/load.js';
+import type { Asked, Load } from '../load/load.js';
 import type { MotorThermal } from '../motor/heat.js';
-import type { PowerPath } from '../powerpath/path.js';
+import type { DcPath } from '../powerpath/path.js';
 import { holdingCurrent, type Breaker } from '../protection/breaker.js';
 
 /** What moves: a drive, a train and a load on one coordinate, and where it ends. */
@@ -14,15 +14,17 @@ export interface MotionSystem {
   readonly backEfficiency: number;
   readonly radius: number;
   readonly load: Load;
-  /** Ends at a place, or after a time. */
-  readonly until: { readonly travel: number } | { readonly time: number };
+  /** Ends at a place, at a speed, or after a time. */
+  readonly until: { readonly travel: number } | { readonly speed: number } | { readonly time: number };
+  /** Seconds in which the controller goes from nothing to full; 0 where absent. */
+  readonly rampTime?: number;
   readonly thermal?: MotorThermal;
   /** A breaker that sees `share` times one motor's supply current. */
   readonly breaker?: { readonly holds: number; readonly timeConstant: number; readonly share: number };
 }
 
 /** The system of a resolved path. Its lacks must have been looked at: it computes with what is there. */
-export function systemOf(path: PowerPath): MotionSystem {
+export function systemOf(path: DcPath): MotionSystem {
   const { drive, train, radius, load, asked, motor, branch } = path;
   return {
     drive,
@@ -32,12 +34,18 @@ export function systemOf(path: PowerPath): MotionSystem {
     backEfficiency: train.backEfficiency,
     radius,
     load,
-    until: asked.travel === undefined ? { time: asked.time } : { travel: asked.travel },
+    until: untilOf(asked),
+    ...(path.control.rampTime > 0 ? { rampTime: path.control.rampTime } : {}),
     ...(Number.isNaN(motor.thermal.windingCapacity) ? {} : { thermal: motor.thermal }),
     ...(branch.breaker && !path.lacks['branch breaker']
       ? { breaker: breakerState(branch.breaker, branch.together ? drive.motors : 1) }
       : {}),
   };
+}
+
+function untilOf({ travel, target, time }: Asked): MotionSystem['until'] {
+  if (target !== undefined) return { speed: target };
+  return travel === undefined ? { time } : { travel };
 }
 
 function breakerState(breaker: Breaker, share: number) {

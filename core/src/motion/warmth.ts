@@ -1,9 +1,6 @@
-import type { DrivePoint } from '../controller/drivePoint.js';
-import { COPPER_ALPHA } from '../motor/heat.js';
+import type { Flow } from './acceleration.js';
+import { BURNT, COPPER_ALPHA } from '../motor/heat.js';
 import type { MotionSystem } from './system.js';
-
-/** Beyond this a winding has long burnt; more degrees say nothing. °C */
-const BURNT = 1000;
 
 /** What winding, case and breaker gather along a run: slow beside the motion, so taken along step by step. */
 export class Warmth {
@@ -19,7 +16,7 @@ export class Warmth {
   pass(
     seconds: number,
     from: { readonly motorCurrent: number; readonly supplyCurrent: number },
-    to: DrivePoint,
+    to: Flow,
     speed: number,
   ): void {
     const { thermal, breaker, drive } = this.system;

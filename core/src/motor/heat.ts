@@ -50,23 +50,89 @@ export function continuousCurrent(resistance20: number, thermal: MotorThermal): 
   );
 }
 
+/** Temperatures of the two lumps, °C. */
+export interface Lumps {
+  readonly winding: number;
+  readonly shell: number;
+}
+
+/** What heats a motor steadily: the mean square of its current, A², and friction and iron in its case, W. */
+export interface Heating {
+  readonly squared: number;
+  readonly friction: number;
+}
+
+/** Beyond this a winding has long burnt; more degrees say nothing. °C */
+export const BURNT = 1000;
+
 /**
- * Winding temperature (°C) after `time` seconds at rest with `current`, both lumps at ambient at first.
- * The exact solution of the two coupled lumps, copper's resistance rise included.
+ * Winding and case (°C) after `time` seconds of steady heating from where they stood. The exact solution of
+ * the two coupled lumps, copper's resistance rise included: it makes them a linear pair.
  */
-export function windingTemperature(resistance20: number, thermal: MotorThermal, current: number, time: number): number {
+export function lumpsFrom(
+  start: Lumps,
+  resistance20: number,
+  thermal: MotorThermal,
+  { squared, friction }: Heating,
+  time: number,
+): Lumps {
   const { windingCapacity: cw, caseCapacity: cc, windingToCase: rwc, caseToAir: rca, ambient } = thermal;
-  const copper = current * current * resistance20;
+  const copper = squared * resistance20;
   const a11 = (copper * COPPER_ALPHA - 1 / rwc) / cw;
   const a12 = 1 / (rwc * cw);
   const a21 = 1 / (rwc * cc);
   const a22 = -(1 / rwc + 1 / rca) / cc;
-  const input = (copper * (1 + COPPER_ALPHA * (ambient - 20))) / cw;
+  const b1 = (copper * (1 + COPPER_ALPHA * (ambient - 20))) / cw;
+  const b2 = friction / cc;
   const middle = (a11 + a22) / 2;
   const apart = Math.sqrt(((a11 - a22) / 2) ** 2 + a12 * a21);
   const [l1, l2] = [middle + apart, middle - apart];
-  const grown = (l: number): number => (Math.abs(l * time) < 1e-9 ? time : Math.expm1(l * time) / l);
-  return ambient + (input / (l1 - l2)) * ((l1 - a22) * grown(l1) - (l2 - a22) * grown(l2));
+  const [e1, e2, g1, g2] = [Math.exp(power(l1 * time)), Math.exp(l2 * time), grown(l1, time), grown(l2, time)];
+  const [w, s] = [start.winding - ambient, start.shell - ambient];
+  const [fromW, fromS] = [(a11 - l2) * w + a12 * s, a21 * w + (a22 - l2) * s];
+  const [toW, toS] = [(a11 - l1) * w + a12 * s, a21 * w + (a22 - l1) * s];
+  const [inW, inS] = [(a11 - l2) * b1 + a12 * b2, a21 * b1 + (a22 - l2) * b2];
+  const [outW, outS] = [(a11 - l1) * b1 + a12 * b2, a21 * b1 + (a22 - l1) * b2];
+  const span = l1 - l2;
+  return {
+    winding: ambient + (e1 * fromW - e2 * toW + g1 * inW - g2 * outW) / span,
+    shell: ambient + (e1 * fromS - e2 * toS + g1 * inS - g2 * outS) / span,
+  };
+}
+
+/** ∫e^(l·s)ds from 0 to `time`. */
+const grown = (l: number, time: number): number => (Math.abs(l * time) < 1e-9 ? time : Math.expm1(power(l * time)) / l);
+
+/** Keeps a runaway within what a number holds. */
+const power = (exponent: number): number => Math.min(exponent, 500);
+
+/** Winding and case (°C) after `time` seconds at rest with `current`, both lumps at ambient at first. */
+export function lumpsAfter(resistance20: number, thermal: MotorThermal, current: number, time: number): Lumps {
+  const cold = { winding: thermal.ambient, shell: thermal.ambient };
+  return lumpsFrom(cold, resistance20, thermal, { squared: current * current, friction: 0 }, time);
+}
+
+/** Winding temperature alone. */
+export const windingTemperature = (
+  resistance20: number,
+  thermal: MotorThermal,
+  current: number,
+  time: number,
+): number => lumpsAfter(resistance20, thermal, current, time).winding;
+
+const LONGEST = 3600;
+
+/** Seconds at rest with a current until the winding reaches its limit; `null` where it does not within an hour. */
+export function timeToLimit(resistance20: number, thermal: MotorThermal, current: number): number | null {
+  const beyond = (time: number) => windingTemperature(resistance20, thermal, current, time) >= thermal.windingLimit;
+  if (!beyond(LONGEST)) return null;
+  let [low, high] = [0, LONGEST];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (beyond(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
 }
 
 /** The current (A) at which the winding just reaches its limit after `time` seconds at rest. */

@@ -9,6 +9,8 @@ export interface Cell {
   readonly floor: number;
   /** Resistance × capacity, Ω·Ah: the estimating rule where a pack's resistance is not known. */
   readonly resistanceTimesAmpHours: number;
+  /** Typical charge limit over capacity, 1/h; 0 where it must not be charged. */
+  readonly chargeRate: number;
   readonly name: string;
 }
 
@@ -17,8 +19,24 @@ export const CHARGE_POINTS = [0, 0.05, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0
 const LITHIUM = [3.27, 3.45, 3.6, 3.69, 3.73, 3.77, 3.82, 3.87, 3.95, 4.02, 4.1, 4.2];
 
 export const CELLS: Readonly<Record<Chemistry, Cell>> = {
-  lipo: { name: 'LiPo', rest: LITHIUM, full: 4.2, nominal: 3.7, floor: 3.0, resistanceTimesAmpHours: 0.012 },
-  liion: { name: 'Li-ion', rest: LITHIUM, full: 4.2, nominal: 3.6, floor: 3.0, resistanceTimesAmpHours: 0.07 },
+  lipo: {
+    name: 'LiPo',
+    rest: LITHIUM,
+    full: 4.2,
+    nominal: 3.7,
+    floor: 3.0,
+    resistanceTimesAmpHours: 0.012,
+    chargeRate: 1,
+  },
+  liion: {
+    name: 'Li-ion',
+    rest: LITHIUM,
+    full: 4.2,
+    nominal: 3.6,
+    floor: 3.0,
+    resistanceTimesAmpHours: 0.07,
+    chargeRate: 0.7,
+  },
   lifepo4: {
     name: 'LiFePO4',
     rest: [2.5, 3.0, 3.2, 3.25, 3.27, 3.28, 3.29, 3.3, 3.32, 3.33, 3.35, 3.45],
@@ -26,6 +44,7 @@ export const CELLS: Readonly<Record<Chemistry, Cell>> = {
     nominal: 3.2,
     floor: 2.5,
     resistanceTimesAmpHours: 0.025,
+    chargeRate: 1,
   },
   nimh: {
     name: 'NiMH',
@@ -34,6 +53,7 @@ export const CELLS: Readonly<Record<Chemistry, Cell>> = {
     nominal: 1.2,
     floor: 0.9,
     resistanceTimesAmpHours: 0.02,
+    chargeRate: 1,
   },
   lead: {
     name: 'sealed lead',
@@ -42,6 +62,7 @@ export const CELLS: Readonly<Record<Chemistry, Cell>> = {
     nominal: 2.0,
     floor: 1.75,
     resistanceTimesAmpHours: 0.033,
+    chargeRate: 0.3,
   },
   alkaline: {
     name: 'alkaline',
@@ -50,5 +71,6 @@ export const CELLS: Readonly<Record<Chemistry, Cell>> = {
     nominal: 1.5,
     floor: 0.9,
     resistanceTimesAmpHours: 0.4,
+    chargeRate: 0,
   },
 };

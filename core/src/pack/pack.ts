@@ -24,7 +24,8 @@ export const packVoltage = (pack: PackFigures, charge: number, current: number):
   packRestVoltage(pack, charge) - current * packResistance(pack);
 
 /** Fresh off the charger: what voltage ratings are checked against. */
-export const fullVoltage = (pack: PackFigures): number => pack.series * CELLS[pack.chemistry].full;
+export const fullVoltage = (pack: Pick<PackFigures, 'chemistry' | 'series'>): number =>
+  pack.series * CELLS[pack.chemistry].full;
 
 /** Below this the cells are harmed. */
 export const floorVoltage = (pack: PackFigures): number => pack.series * CELLS[pack.chemistry].floor;

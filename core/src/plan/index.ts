@@ -1,3 +1,4 @@
+export * from './branchOf.js';
 export * from './change.js';
 export * from './job.js';
 export * from './part.js';

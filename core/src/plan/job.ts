@@ -13,7 +13,14 @@ interface JobBase {
   /** Speed the job needs, where it is more than distance over time. */
   readonly speed?: Quantity;
   readonly acceleration?: Quantity;
+  /** Slowest speed it must keep steadily; absent where it never has to creep. */
+  readonly creep?: Quantity;
+  /** How it comes to its end; arriving on the move where absent. */
+  readonly profile?: Profile;
 }
+
+/** moving: full effort, arriving on the move. stop: full effort, braking as late as it may. trapezoid: by speed and acceleration. */
+export type Profile = 'moving' | 'stop' | 'trapezoid';
 
 /** Drive base: cover a distance in a time. */
 export interface SprintJob extends JobBase {
@@ -29,7 +36,7 @@ export interface PushJob extends JobBase {
   readonly time?: Quantity;
 }
 
-/** Straight lift: raise a mass by a height in a time. */
+/** Straight lift: raise a mass by a height in a time, or let it down. */
 export interface RaiseJob extends JobBase {
   readonly kind: 'raise';
   readonly mass?: Quantity;
@@ -37,7 +44,90 @@ export interface RaiseJob extends JobBase {
   readonly time?: Quantity;
   readonly friction?: Quantity;
   readonly counterforce?: Quantity;
+  readonly direction?: 'up' | 'down';
 }
 
-export type Job = SprintJob | PushJob | RaiseJob;
+/** Arm: swing from one angle to another; angles from level, up is positive. */
+export interface SwingJob extends JobBase {
+  readonly kind: 'swing';
+  /** What it carries at its tip. */
+  readonly payload?: Quantity;
+  readonly from?: Quantity;
+  readonly to?: Quantity;
+  readonly time?: Quantity;
+  /** Angle it is held at; the worst of the swing where absent. */
+  readonly holdAngle?: Quantity;
+}
+
+/** Climb or winch: haul a mass on a rope. */
+export interface HaulJob extends JobBase {
+  readonly kind: 'haul';
+  readonly mass?: Quantity;
+  readonly distance?: Quantity;
+  readonly time?: Quantity;
+  readonly friction?: Quantity;
+}
+
+/** Flywheel shooter: spin up within `time`, shoot, be back at speed within `recover`. */
+export interface ShotJob extends JobBase {
+  readonly kind: 'shot';
+  readonly shotMass?: Quantity;
+  readonly exitSpeed?: Quantity;
+  readonly time?: Quantity;
+  readonly recover?: Quantity;
+}
+
+/** Roller or conveyor: pull something along at the surface. */
+export interface ConveyJob extends JobBase {
+  readonly kind: 'convey';
+  readonly mass?: Quantity;
+  readonly pull?: Quantity;
+  readonly distance?: Quantity;
+  readonly time?: Quantity;
+  /** How long it may stall at full effort. */
+  readonly jam?: Quantity;
+}
+
+/** Turntable: turn by an angle in a time and stand within a window. */
+export interface TurnJob extends JobBase {
+  readonly kind: 'turn';
+  readonly angle?: Quantity;
+  readonly time?: Quantity;
+  readonly settle?: Quantity;
+}
+
+/** Lead-screw carriage: move a mass along, against a push. */
+export interface SlideJob extends JobBase {
+  readonly kind: 'slide';
+  readonly mass?: Quantity;
+  readonly distance?: Quantity;
+  readonly time?: Quantity;
+  readonly push?: Quantity;
+  readonly friction?: Quantity;
+}
+
+/** Grip: close on an object and hold it. */
+export interface ClampJob extends JobBase {
+  readonly kind: 'clamp';
+  readonly mass?: Quantity;
+  readonly gripForce?: Quantity;
+  readonly angle?: Quantity;
+  readonly time?: Quantity;
+  /** What the robot's moves add to gravity while it is held. */
+  readonly shake?: Quantity;
+  readonly padGrip?: Quantity;
+  readonly safety?: Quantity;
+}
+
+/** Leg joint: carry its share of the robot while it swings by an angle. */
+export interface StepJob extends JobBase {
+  readonly kind: 'step';
+  readonly mass?: Quantity;
+  readonly legsDown?: Quantity;
+  readonly angle?: Quantity;
+  readonly time?: Quantity;
+}
+
+export type Job =
+  StepJob | SprintJob | PushJob | RaiseJob | SwingJob | HaulJob | ShotJob | ConveyJob | TurnJob | SlideJob | ClampJob;
 export type JobKind = Job['kind'];

@@ -3,6 +3,10 @@ import type { Quantity } from './quantity.js';
 interface PartBase {
   readonly name: string;
   readonly mass?: Quantity;
+  /** In whatever money the team counts in. */
+  readonly price?: Quantity;
+  /** Lying on the shelf already: it costs nothing more. */
+  readonly owned?: boolean;
   readonly note?: string;
 }
 
@@ -26,16 +30,45 @@ export interface MotorKvData {
   readonly freeCurrent?: Quantity;
 }
 
+/**
+ * Turns with a frame reference, usual for brushed cans: what one winding of the same frame measures.
+ * Kv goes with 1/(turns·length), resistance with turns²·length, free current with Kv.
+ */
+export interface MotorTurnsData {
+  readonly form: 'turns';
+  readonly turns?: Quantity;
+  readonly canLength?: Quantity;
+  readonly referenceTurns?: Quantity;
+  readonly referenceLength?: Quantity;
+  readonly referenceKv?: Quantity;
+  readonly referenceResistance?: Quantity;
+  readonly referenceFreeCurrent?: Quantity;
+}
+
+export type ShaftForm = 'round' | 'flat' | 'keyed' | 'hexagon' | 'toothed';
+
 export interface MotorPart extends PartBase {
   readonly kind: 'motor';
   readonly type: 'brushed' | 'brushless';
-  readonly data: MotorSheetData | MotorKvData;
+  readonly data: MotorSheetData | MotorKvData | MotorTurnsData;
   readonly freeCurrentPerSpeed?: Quantity;
   readonly rotorInertia?: Quantity;
   readonly canDiameter?: Quantity;
   readonly continuousCurrent?: Quantity;
   readonly windingLimit?: Quantity;
   readonly polePairs?: number;
+  /** Slots of the stator, or bars of the commutator. */
+  readonly slots?: number;
+  /** Gear inside a hub motor: electrical turns per turn of the shaft are pole pairs times this. */
+  readonly internalGear?: Quantity;
+  /** Whether it tells the controller where its rotor stands. */
+  readonly sensors?: boolean;
+  /** Timed for one sense of rotation, or for both. */
+  readonly rotation?: 'either' | 'clockwise' | 'anticlockwise';
+  readonly shaftDiameter?: Quantity;
+  readonly shaftForm?: ShaftForm;
+  /** Pattern of its mounting holes, in the words of its drawing. */
+  readonly mount?: string;
   /** A gearmotor's sheet may speak of the gearbox's output: then its losses are in the figures already. */
   readonly figuresAt?: 'shaft' | 'output';
 }
@@ -53,7 +86,14 @@ export interface PackPart extends PartBase {
   readonly leadResistance?: Quantity;
   readonly dischargeLimit?: Quantity;
   readonly chargeLimit?: Quantity;
+  /** k of the capacity law, for lead. */
+  readonly capacityExponent?: Quantity;
+  /** Share of the charge that is sensibly used. */
+  readonly usable?: Quantity;
 }
+
+/** How a brushless controller finds its feet: by sensors, by stepping blindly up to speed, or by a bump. */
+export type StartStyle = 'sensors' | 'forced' | 'bump';
 
 export interface ControllerPart extends PartBase {
   readonly kind: 'controller';
@@ -67,6 +107,17 @@ export interface ControllerPart extends PartBase {
   readonly highestVoltage?: Quantity;
   readonly greatestDuty?: Quantity;
   readonly erpmLimit?: Quantity;
+  /** The same two limits for braking, per motor. */
+  readonly brakeLimit?: Quantity;
+  readonly returnLimit?: Quantity;
+  readonly startStyle?: StartStyle;
+  /** Least electrical speed it keeps in step; the start style's typical one where absent. */
+  readonly leastErpm?: Quantity;
+  /** Least step of its duty: what a brushed motor creeps by. */
+  readonly dutyStep?: Quantity;
+  readonly regulatorVoltage?: Quantity;
+  readonly regulatorContinuous?: Quantity;
+  readonly regulatorBurst?: Quantity;
 }
 
 export interface BreakerPart extends PartBase {
@@ -77,8 +128,167 @@ export interface BreakerPart extends PartBase {
   readonly timeConstant?: Quantity;
 }
 
-export type Part = MotorPart | PackPart | ControllerPart | BreakerPart;
+/** A two-phase stepping motor. */
+export interface StepperPart extends PartBase {
+  readonly kind: 'stepper';
+  /** Of one phase as it is wired. */
+  readonly phaseResistance?: Quantity;
+  readonly phaseInductance?: Quantity;
+  /** r.m.s. of one phase. */
+  readonly ratedCurrent?: Quantity;
+  /** Both phases on, at the rated current. */
+  readonly holdingTorque?: Quantity;
+  readonly detentTorque?: Quantity;
+  readonly rotorInertia?: Quantity;
+  /** 200 for steps of 1.8°. */
+  readonly stepsPerTurn?: number;
+  /** Wires that come out of it: 4, 6 or 8. */
+  readonly leads?: 4 | 6 | 8;
+  /** How six or eight of them are joined; the figures are those of this wiring. */
+  readonly wiring?: 'series' | 'parallel' | 'half coil';
+  readonly shaftDiameter?: Quantity;
+  readonly shaftForm?: ShaftForm;
+  readonly mount?: string;
+}
+
+/** A servo motor that takes pulses like a stepper, but knows where it stands. */
+export interface StepServoPart extends PartBase {
+  readonly kind: 'step-servo';
+  readonly ratedVoltage?: Quantity;
+  readonly ratedTorque?: Quantity;
+  readonly ratedSpeed?: Quantity;
+  readonly peakTorque?: Quantity;
+  readonly topSpeed?: Quantity;
+  readonly rotorInertia?: Quantity;
+  /** Lines of its encoder; four counts to a line. */
+  readonly encoderLines?: number;
+  /** Share of the electrical power that reaches its shaft. */
+  readonly efficiency?: Quantity;
+  readonly shaftDiameter?: Quantity;
+  readonly shaftForm?: ShaftForm;
+  readonly mount?: string;
+}
+
+/** One setting and the switches that make it: '1' on, '0' off, the first switch first. */
+export interface SwitchRow {
+  /** Micro-steps, or amperes as the part counts them. */
+  readonly value: number;
+  readonly on: string;
+}
+
+/** The driver between pulses and motor. */
+export interface DriverPart extends PartBase {
+  readonly kind: 'driver';
+  readonly drives: 'stepper' | 'step-servo';
+  readonly lowestVoltage?: Quantity;
+  readonly highestVoltage?: Quantity;
+  /** Greatest current of one phase, r.m.s. */
+  readonly mostCurrent?: Quantity;
+  /** Whether its current switches count peaks of the sine or r.m.s. */
+  readonly counts?: 'peak' | 'rms';
+  /** Micro-steps of a full step (of a servo: commanded steps of a turn) and their switches. */
+  readonly stepSwitches: readonly SwitchRow[];
+  /** Current settings and their switches; none where it is set otherwise. */
+  readonly currentSwitches?: readonly SwitchRow[];
+  /** Numbers of the switches on the case, first of the two tables and then of the other. */
+  readonly stepSwitchFrom?: number;
+  readonly currentSwitchFrom?: number;
+  /** Pulses per second it follows. */
+  readonly pulseLimit?: Quantity;
+  readonly leastPulse?: Quantity;
+  /** Its opto inputs: the diode's volts, the resistor behind it, the current it wants and the level it is made for. */
+  readonly inputForward?: Quantity;
+  readonly inputResistance?: Quantity;
+  readonly inputCurrent?: Quantity;
+  readonly inputRated?: Quantity;
+  /** How pulses tell direction: a second line for it, or one line a direction. */
+  readonly pulseForm?: 'step and direction' | 'one line a direction';
+  /** Whether it has an alarm line back. */
+  readonly alarm?: boolean;
+  /** Encoder counts of following error at which it alarms. */
+  readonly followingError?: Quantity;
+}
+
+/** The board whose pins command drivers and servos. */
+export interface BoardPart extends PartBase {
+  readonly kind: 'board';
+  readonly pinVoltage?: Quantity;
+  /** Most a pin may give. */
+  readonly pinCurrent?: Quantity;
+  readonly pulseLimit?: Quantity;
+  /** Volts it has to feed an input from, beside its pins. */
+  readonly feedVoltage?: Quantity;
+}
+
+/** One line of a servo's sheet; a linear servo's is a force and a speed along its line. */
+export interface ServoPoint {
+  readonly voltage?: Quantity;
+  readonly stallTorque?: Quantity;
+  readonly stallForce?: Quantity;
+  readonly speed?: Quantity;
+  readonly velocity?: Quantity;
+  readonly stallCurrent?: Quantity;
+}
+
+export type ServoGears = 'plastic' | 'brass' | 'aluminium' | 'steel' | 'titanium';
+export type ServoCase = 'plastic' | 'part metal' | 'metal';
+
+/** A position servo: motor, gears, sensor and controller in one case. */
+export interface ServoPart extends PartBase {
+  readonly kind: 'servo';
+  readonly motion: 'joint' | 'continuous' | 'linear';
+  readonly points: readonly ServoPoint[];
+  readonly idleCurrent?: Quantity;
+  readonly runningCurrent?: Quantity;
+  /** Highest volts it stands; its highest point where absent. */
+  readonly highestVoltage?: Quantity;
+  /** Angle from the shortest to the longest pulse; of a linear one its stroke. */
+  readonly travel?: Quantity;
+  readonly stroke?: Quantity;
+  readonly shortestPulse?: Quantity;
+  readonly longestPulse?: Quantity;
+  /** Change of pulse it does not answer. */
+  readonly deadband?: Quantity;
+  /** Play of its gears at the horn. */
+  readonly slop?: Quantity;
+  readonly signal?: 'digital' | 'analogue';
+  readonly motor?: 'brushed' | 'coreless' | 'brushless';
+  readonly gears?: ServoGears;
+  readonly caseMaterial?: ServoCase;
+  readonly bearing?: 'bush' | 'one ball bearing' | 'two ball bearings';
+  /** Teeth of the spline that carries the horn. */
+  readonly splineTeeth?: number;
+  readonly sealing?: 'open' | 'dust and splashes' | 'under water';
+  /** Stages of the gears inside, driven over driver, motor first. */
+  readonly inside?: readonly { readonly driver: number; readonly driven: number }[];
+  /** Of the motor inside. */
+  readonly rotorInertia?: Quantity;
+}
+
+export type Part =
+  | MotorPart
+  | PackPart
+  | ControllerPart
+  | BreakerPart
+  | StepperPart
+  | StepServoPart
+  | DriverPart
+  | BoardPart
+  | ServoPart;
 export type PartKind = Part['kind'];
+
+/** Every kind of part there is. */
+export const PART_KINDS = Object.keys({
+  motor: true,
+  pack: true,
+  controller: true,
+  breaker: true,
+  stepper: true,
+  'step-servo': true,
+  driver: true,
+  board: true,
+  servo: true,
+} satisfies Record<PartKind, true>) as readonly PartKind[];
 
 /** A plan carries copies of its parts, so that it stands without the shelf it took them from. */
 export interface PartCopy {

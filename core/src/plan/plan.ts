@@ -28,9 +28,88 @@ export interface DrumOutput {
   readonly ropeStrength?: Quantity;
   readonly knotted?: boolean;
   readonly holder?: Holder;
+  /** With the drum's width it says how many layers of rope lie on the drum at the end. */
+  readonly ropeDiameter?: Quantity;
+  readonly drumWidth?: Quantity;
 }
 
-export type Output = WheelsOutput | DrumOutput;
+/** An arm about a pivot. */
+export interface ArmOutput {
+  readonly kind: 'arm';
+  readonly length?: Quantity;
+  readonly mass?: Quantity;
+  /** From the pivot to the arm's own centre of mass. */
+  readonly centre?: Quantity;
+  /** About its centre of mass. */
+  readonly inertia?: Quantity;
+  readonly friction?: Quantity;
+  /** Torque per radian of a spring that lifts below its neutral angle. */
+  readonly springRate?: Quantity;
+  readonly springZero?: Quantity;
+  readonly holder?: Holder;
+}
+
+/** One wheel and a hood, or two wheels. */
+export interface FlywheelOutput {
+  readonly kind: 'flywheel';
+  readonly radius?: Quantity;
+  /** Of all wheels together. */
+  readonly inertia?: Quantity;
+  readonly wheels?: 'one' | 'two';
+  readonly ball?: 'solid' | 'hollow';
+  readonly slip?: Quantity;
+  readonly friction?: Quantity;
+  readonly airDrag?: Quantity;
+}
+
+export interface RollerOutput {
+  readonly kind: 'roller';
+  readonly radius?: Quantity;
+}
+
+export interface TurntableOutput {
+  readonly kind: 'turntable';
+  readonly inertia?: Quantity;
+  readonly friction?: Quantity;
+  /** Steps of the sensor per turn of the motor; absent where the table itself is measured. */
+  readonly counts?: Quantity;
+  readonly backlash?: Quantity;
+}
+
+/** A carriage on a lead screw; the screw's lead is a stage. */
+export interface CarriageOutput {
+  readonly kind: 'carriage';
+  /** Root diameter and free length of the screw: what buckles. */
+  readonly screwDiameter?: Quantity;
+  readonly freeLength?: Quantity;
+  /** How the screw's ends are held. */
+  readonly ends?: 'fixed-free' | 'supported' | 'fixed-supported' | 'fixed';
+  readonly holder?: Holder;
+}
+
+export interface JawOutput {
+  readonly kind: 'jaw';
+  readonly fingerLength?: Quantity;
+  readonly inertia?: Quantity;
+}
+
+/** A leg that stands: the foot's distance from its joint, level. */
+export interface LegOutput {
+  readonly kind: 'leg';
+  readonly lever?: Quantity;
+  readonly inertia?: Quantity;
+}
+
+export type Output =
+  | LegOutput
+  | WheelsOutput
+  | DrumOutput
+  | ArmOutput
+  | FlywheelOutput
+  | RollerOutput
+  | TurntableOutput
+  | CarriageOutput
+  | JawOutput;
 
 /** A direct-current drive, brushed or brushless: motors of one part on one gearbox. */
 export interface DcDrive {
@@ -43,20 +122,122 @@ export interface DcDrive {
   /** Limits set in the controller for this mechanism; the part's own where absent. */
   readonly statorLimit?: Quantity;
   readonly supplyLimit?: Quantity;
+  readonly brakeLimit?: Quantity;
+  readonly returnLimit?: Quantity;
+  /** Seconds in which the controller goes from nothing to full. */
+  readonly rampTime?: Quantity;
+  /** What it does with no command. */
+  readonly idle?: 'brake' | 'coast';
+  readonly direction?: 'forward' | 'reverse';
+  /** Plain effort, or a speed lock that rolls its current back in a bind. */
+  readonly control?: 'effort' | 'lock';
+  readonly rollBack?: Quantity;
+  /** A small steady current that cancels the drag of running idle. */
+  readonly dragOffset?: Quantity;
 }
+
+/** A stepping motor, or a step-driven servo, behind a driver that takes pulses from a board. */
+export interface StepDrive {
+  readonly kind: 'step';
+  readonly motor: string;
+  readonly motors: number;
+  readonly driver: string;
+  readonly board: string;
+  /** The supply node it hangs on. */
+  readonly node: string;
+  /** Micro-steps of a full step; of a step-driven servo the commanded steps of a turn. */
+  readonly steps?: number;
+  /** Of one phase, r.m.s. */
+  readonly setCurrent?: Quantity;
+  /** Share of the set current while it stands. */
+  readonly idleShare?: Quantity;
+  /** Speeds up and slows down along a ramp, or starts and stops at once. */
+  readonly ramp?: 'ramp' | 'at once';
+  /** What lies between the board's pin and the driver's input. */
+  readonly signalStage?: 'none' | 'transistor' | 'resistor';
+  /** Inertia that is suddenly coupled to the turning output. */
+  readonly engagedInertia?: Quantity;
+  readonly engagedMass?: Quantity;
+  /** Locked to another turning shaft: how far the output moves per turn of it, and its encoder. */
+  readonly leadPitch?: Quantity;
+  readonly leadAngle?: Quantity;
+  readonly leadEncoderLines?: number;
+}
+
+/** How a servo's horn moves what it moves. Lengths of a four-bar linkage, or of a straight push rod. */
+export interface DirectLinkage {
+  readonly kind: 'direct';
+}
+export interface FourBarLinkage {
+  readonly kind: 'four-bar';
+  readonly ground?: Quantity;
+  readonly horn?: Quantity;
+  readonly rod?: Quantity;
+  readonly lever?: Quantity;
+  readonly crossed?: boolean;
+  /** Horn's angle at the start of the job, from the line through both axles. */
+  readonly start?: Quantity;
+  /** Which way the horn turns for the job. */
+  readonly turns?: 'with' | 'against';
+}
+export interface PushRodLinkage {
+  readonly kind: 'push-rod';
+  readonly horn?: Quantity;
+  readonly rod?: Quantity;
+  readonly offset?: Quantity;
+  /** Horn's angle at the start of the job, from the line it pushes along. */
+  readonly start?: Quantity;
+  readonly turns?: 'with' | 'against';
+}
+export type LinkagePlan = DirectLinkage | FourBarLinkage | PushRodLinkage;
+
+/** A pulse that was sent, and the angle measured. */
+export interface PulseAtAngle {
+  readonly pulse: Quantity;
+  readonly angle: Quantity;
+}
+
+/** A joint between this servo and the tip, or after it: for the error of the tip. */
+export interface ChainLink {
+  readonly name: string;
+  readonly length?: Quantity;
+  readonly angle?: Quantity;
+  readonly error?: Quantity;
+}
+
+/** Position servos of one part on one output, fed from a rail. */
+export interface ServoDrive {
+  readonly kind: 'servo';
+  readonly servo: string;
+  readonly servos: number;
+  /** Joints alike, each with servos of its own: they share the rail, not the load. */
+  readonly joints?: number;
+  /** The rail it hangs on. */
+  readonly node: string;
+  readonly linkage?: LinkagePlan;
+  readonly calibration?: readonly PulseAtAngle[];
+  /** Joints from the base to the tip; this servo's own is the one without an error typed. */
+  readonly chain?: readonly ChainLink[];
+  /** How exactly the tip must come back. */
+  readonly tipWindow?: Quantity;
+}
+
+/** What turns the output. */
+export type MachineDrive = DcDrive | StepDrive | ServoDrive;
 
 /** One way to do the mechanism's jobs. */
 export interface Choice {
   readonly id: string;
   readonly name: string;
-  readonly drive: DcDrive;
+  readonly drive: MachineDrive;
   readonly stages: readonly Stage[];
   /** The stage whose driven teeth or ratio move when the total is dragged. */
   readonly tuning?: string;
   readonly output: Output;
 }
 
-export type MechanismKind = 'drive-base' | 'lift';
+export type MechanismKind =
+  'drive-base' | 'lift' | 'arm' | 'climb' | 'shooter' | 'roller' | 'turntable' | 'carriage' | 'grip' | 'leg';
 
 export interface Mechanism {
   readonly id: string;
@@ -71,15 +252,49 @@ export interface Mechanism {
 export const PLAN_FORMAT = 'rough-gear-plan';
 export const PLAN_VERSION = 1;
 
+/** How a day goes: matches of a length, with rests between. */
+export interface MatchPlan {
+  readonly length?: Quantity;
+  readonly rest?: Quantity;
+  readonly rounds?: Quantity;
+}
+
+/** How far real builds vary, each ± of the middle unless it says otherwise. */
+export interface SpreadPlan {
+  readonly constants?: Quantity;
+  readonly friction?: Quantity;
+  readonly mass?: Quantity;
+  readonly leastCharge?: Quantity;
+  readonly mostCharge?: Quantity;
+  readonly efficiency?: Quantity;
+}
+
 /** The document: one robot's plan. */
 export interface Plan {
   readonly format: typeof PLAN_FORMAT;
   readonly version: typeof PLAN_VERSION;
   readonly name: string;
   readonly note?: string;
+  readonly match?: MatchPlan;
+  readonly spread?: SpreadPlan;
   readonly parts: Readonly<Record<string, PartCopy>>;
   readonly supply: readonly SupplyNode[];
   readonly mechanisms: readonly Mechanism[];
+}
+
+/** The drive of a choice that plain motors turn. Throws for any other machine: who asks must have looked. */
+export function dcDriveOf({ name, drive }: Choice): DcDrive {
+  if (drive.kind !== 'dc') throw new Error(`${name} is turned by a ${drive.kind} drive, not by plain motors`);
+  return drive;
+}
+
+/** Motors, or servos, in all. */
+export const countOf = (drive: MachineDrive): number => (drive.kind === 'servo' ? drive.servos : drive.motors);
+
+/** The parts a drive is made of, by their ids: one of each to a motor, but one board for all. */
+export function partIdsOf(drive: MachineDrive): readonly string[] {
+  if (drive.kind === 'servo') return [drive.servo];
+  return drive.kind === 'dc' ? [drive.motor, drive.controller] : [drive.motor, drive.driver];
 }
 
 /** The choice a mechanism is judged by. Throws where the document names one that is not there. */

@@ -8,6 +8,8 @@ interface StageBase {
   readonly pitch?: Quantity;
   readonly face?: Quantity;
   readonly bore?: Quantity;
+  /** Pattern of the holes a motor is screwed to. */
+  readonly mount?: string;
   readonly shaftPosition?: { readonly x: Quantity; readonly y: Quantity };
 }
 

@@ -4,6 +4,10 @@ import type { Quantity } from './quantity.js';
 export interface WireRun {
   readonly gauge?: Quantity;
   readonly length?: Quantity;
+  /** Plugs along the run, both ways counted, and what each adds and carries. */
+  readonly connectors?: Quantity;
+  readonly connectorResistance?: Quantity;
+  readonly connectorRated?: Quantity;
 }
 
 interface NodeBase {
@@ -18,6 +22,8 @@ export interface PackNode extends NodeBase {
   readonly charge?: Quantity;
   /** What the rest of the robot draws meanwhile. */
   readonly others?: Quantity;
+  /** Volts at which the robot's computers give up. */
+  readonly brownOut?: Quantity;
 }
 
 /** One breaker and everything behind it. */
@@ -30,14 +36,20 @@ export interface ProtectedNode extends NodeBase {
   readonly together?: boolean;
 }
 
+/** What position servos hang on: a regulator's output, the pack itself, or a logic board's pin. */
 export interface RailNode extends NodeBase {
-  readonly kind: 'regulator' | 'rail';
+  readonly kind: 'rail';
   readonly parent: string;
-  readonly part?: string;
+  readonly source?: 'regulator' | 'pack' | 'board';
+  /** Of a regulator; a rail on the pack has the pack's. */
   readonly voltage?: Quantity;
   readonly continuous?: Quantity;
   readonly burst?: Quantity;
+  /** Wires and plugs from the source to the servos. */
+  readonly resistance?: Quantity;
+  /** Whether its ground is joined to that of the board that sends the pulses. */
+  readonly ground?: 'common' | 'apart';
 }
 
-/** The supply is a tree at the robot's level: pack → main → branches → regulators and rails. */
+/** The supply is a tree at the robot's level: pack → main → branches → rails. */
 export type SupplyNode = PackNode | ProtectedNode | RailNode;

@@ -1,6 +1,10 @@
 import { supplyForMotorCurrent } from '../controller/currents.js';
-import type { PowerPath } from './path.js';
+import { loadedCurrent } from '../servo/ratings.js';
+import type { DcPath, PowerPath } from './path.js';
 import { motorSpeed } from './path.js';
+import type { AnyPath } from './resolve.js';
+import { torqueAtHorn, worstHornPlace, type ServoPath } from './servoPath.js';
+import { torqueAtMotor, type StepPath } from './stepPath.js';
 
 /** What flows along the path while the output pulls a force at a speed. */
 export interface Operating {
@@ -16,28 +20,104 @@ export interface Operating {
   readonly shafts: readonly { readonly torque: number; readonly speed: number }[];
 }
 
-/** Works back from a force on q to torque, currents and volts. */
-export function operatingAt(path: PowerPath, force: number, speed: number): Operating {
+/** Works back from a force on q to torque, currents and volts, whatever turns it. */
+export function operatingAt(path: AnyPath, force: number, speed: number): Operating {
+  switch (path.machine) {
+    case 'dc':
+      return dcOperating(path, force, speed);
+    case 'step':
+      return stepOperating(path, force, speed);
+    case 'servo':
+      return servoOperating(path, force, speed);
+  }
+}
+
+function dcOperating(path: DcPath, force: number, speed: number): Operating {
   const { drive, train, radius } = path;
   const { motor, motors } = drive;
   const omega = motorSpeed(path, speed);
   const motorTorque = Math.max(0, force) / ((motors * train.total * train.efficiency) / radius);
   const motorCurrent = motorTorque / motor.torqueConstant + motor.freeCurrent + motor.freeCurrentPerSpeed * omega;
   const supplyCurrent = supplyForMotorCurrent(drive, omega, motorCurrent);
-  let [torque, turning] = [motorTorque * motors, omega];
-  const shafts = path.stages.map((_, i) => {
-    const stage = train.stages[i]!;
-    torque *= stage.ratio * stage.efficiency;
-    turning /= stage.ratio;
-    return { torque, speed: turning };
-  });
   return {
     motorTorque,
     motorSpeed: omega,
     motorCurrent,
-    shafts,
+    shafts: shaftsOf(path, motorTorque * motors, omega),
     ...(supplyCurrent === undefined
       ? {}
       : { supplyCurrent, packVoltage: drive.restVoltage - path.pack.resistance * motors * supplyCurrent }),
   };
+}
+
+/** Share of its power that a stepper's driver passes on, typical. */
+const DRIVER_EFFICIENCY = 0.9;
+
+/**
+ * A stepper's phases carry the set current whatever the load; the driver takes from the supply only the power
+ * that goes into their copper and out of the shaft. A step-driven servo takes what its shaft gives over its efficiency.
+ */
+function stepOperating(path: StepPath, force: number, speed: number): Operating {
+  const { step, motors, restVoltage, supplyResistance } = path;
+  const omega = motorSpeed(path, speed);
+  const motorTorque = torqueAtMotor(path, Math.max(0, force));
+  const power = stepPower(step, motorTorque, omega);
+  const supplyCurrent = currentOfPower(power, restVoltage, supplyResistance);
+  return {
+    motorTorque,
+    motorSpeed: omega,
+    motorCurrent: step.kind === 'stepper' ? step.setCurrent : (supplyCurrent ?? NaN),
+    shafts: shaftsOf(path, motorTorque * motors, omega),
+    ...(supplyCurrent === undefined
+      ? {}
+      : { supplyCurrent, packVoltage: restVoltage - path.pack.resistance * motors * supplyCurrent }),
+  };
+}
+
+/** Power one motor's driver takes, W: shaft and copper; of a step-driven servo shaft over efficiency. */
+export function stepPower(step: StepPath['step'], torque: number, omega: number): number {
+  const shaft = Math.max(0, torque) * omega;
+  if (step.kind === 'step-servo') return shaft / step.efficiency;
+  return (shaft + 2 * step.setCurrent ** 2 * step.phaseResistance) / DRIVER_EFFICIENCY;
+}
+
+/** The lower root of Rs·I² − V·I + P = 0; `undefined` where the pack cannot give that power. */
+export function currentOfPower(power: number, volts: number, resistance: number): number | undefined {
+  if (power === 0) return 0;
+  const inside = volts * volts - 4 * resistance * power;
+  return inside < 0 || volts <= 0 ? undefined : (2 * power) / (volts + Math.sqrt(inside));
+}
+
+/** Share of its power that a switching regulator passes on, typical. */
+const REGULATOR_EFFICIENCY = 0.85;
+
+/** A servo draws by its torque; the rail's other servos move meanwhile. */
+function servoOperating(path: ServoPath, force: number, speed: number): Operating {
+  const { servo, rail, linked } = path;
+  const place = worstHornPlace(path, (q) => path.load.force(q, speed));
+  const motorTorque = torqueAtHorn(path, Math.max(0, force), place);
+  const motorCurrent = loadedCurrent(servo.rating, servo.runningCurrent, motorTorque);
+  const omega = speed / (linked?.ratioAt(place) ?? NaN);
+  const output = (path.radius / path.train.total) * Math.max(0, force);
+  // Through a regulator the pack gives the power, on the pack itself the current.
+  const supplyCurrent =
+    rail.source === 'pack' ? motorCurrent : (motorCurrent * rail.voltage) / (REGULATOR_EFFICIENCY * path.restVoltage);
+  return {
+    motorTorque,
+    motorSpeed: omega,
+    motorCurrent,
+    shafts: shaftsOf(path, output / path.train.efficiency, (speed * path.train.total) / path.radius),
+    supplyCurrent,
+    packVoltage: path.restVoltage - path.pack.resistance * path.motors * supplyCurrent,
+  };
+}
+
+function shaftsOf({ stages, train }: PowerPath, torque: number, speed: number): Operating['shafts'] {
+  let [passed, turning] = [torque, speed];
+  return stages.map((_, i) => {
+    const stage = train.stages[i]!;
+    passed *= stage.ratio * stage.efficiency;
+    turning /= stage.ratio;
+    return { torque: passed, speed: turning };
+  });
 }

@@ -1,10 +1,12 @@
 import type { Drive } from '../controller/drive.js';
 import type { Figure, Lack, Need } from '../figures/figure.js';
-import type { Asked, Load } from '../load/load.js';
+import type { ResolvedJob } from '../job/kind.js';
+import { worstPlace, type Asked, type Load } from '../load/load.js';
 import type { MotorAudit } from '../motor/audit.js';
 import type { MotorThermal } from '../motor/heat.js';
 import type { PackFigures } from '../pack/pack.js';
-import type { MechanismKind, Holder } from '../plan/plan.js';
+import type { StartStyle } from '../plan/part.js';
+import type { DcDrive, Holder, MechanismKind } from '../plan/plan.js';
 import type { Job } from '../plan/job.js';
 import type { Stage } from '../plan/stage.js';
 import type { Breaker } from '../protection/breaker.js';
@@ -18,49 +20,123 @@ export interface PathPack {
   readonly full: number;
   readonly floor: number;
   readonly dischargeLimit: number;
+  readonly chargeLimit: number;
+  /** Charge of a full pack, A·s; absent where it is not known. */
+  readonly capacity: number | undefined;
+  readonly capacityExponent: number;
+  readonly usable: number;
+  /** Volts at which the robot's computers give up. */
+  readonly brownOut: number;
 }
 
 export interface PathProtection {
   readonly breaker?: Breaker;
   readonly gauge: number;
+  /** Both ways, plugs included, Ω. */
   readonly wireResistance: number;
+  readonly connectorRated?: number;
 }
 
-/** One job of one mechanism with every figure resolved: all that limits, motion and sweeps read. */
+/** How the day goes: s, s, and how many matches in a row. */
+export interface MatchFigures {
+  readonly length: number;
+  readonly rest: number;
+  readonly rounds: number;
+}
+
+/** What turns the output: motors behind speed controllers, a stepping motor, a position servo. */
+export type MachineKind = 'dc' | 'step' | 'servo';
+
+/** One job of one mechanism with every figure resolved: what every machine's path holds. */
 export interface PowerPath {
+  readonly machine: MachineKind;
   readonly mechanismId: string;
   readonly mechanismKind: MechanismKind;
   readonly job: Job;
   readonly figures: Readonly<Record<string, Figure>>;
   readonly lacks: Readonly<Partial<Record<Need, readonly Lack[]>>>;
-  readonly drive: Drive;
+  /** Motors (or servos) in all on this output. */
+  readonly motors: number;
   readonly pack: PathPack;
+  /** Pack at rest, lowered by what the rest of the robot draws, V. */
+  readonly restVoltage: number;
   readonly main?: PathProtection;
   readonly branch: PathProtection & { readonly together: boolean };
+  readonly match: MatchFigures;
+  readonly stages: readonly Stage[];
+  /** The stages and, last, what the output itself loses. */
+  readonly train: Train;
+  /** Units of q per radian of the output shaft: metres for a wheel or drum, 1 for what turns. */
+  readonly radius: number;
+  readonly load: Load;
+  readonly asked: Asked;
+  readonly holder: Holder;
+  /** Something falls when the power goes. */
+  readonly lifted: boolean;
+  /** Present where the output hangs on a rope of known strength. */
+  readonly rope?: ResolvedJob['rope'];
+  readonly shot?: ResolvedJob['shot'];
+  readonly buckling?: ResolvedJob['buckling'];
+  readonly settling?: ResolvedJob['settling'];
+  readonly jam?: number;
+  /** What the parts say of how they go together. */
+  readonly fitting?: {
+    readonly shaft: number | undefined;
+    /** Of the first stage. */
+    readonly bore: number | undefined;
+    readonly mount: string | undefined;
+    readonly stageMount: string | undefined;
+    /** Timed for one sense of rotation, and whether it is set the other way. */
+    readonly timed: boolean;
+    readonly against: boolean;
+  };
+}
+
+/** Direct-current motors behind their controllers: all that limits, motion and sweeps read. */
+export interface DcPath extends PowerPath {
+  readonly machine: 'dc';
+  readonly drive: Drive;
   readonly controller: {
     readonly lowestVoltage: number;
     readonly highestVoltage: number;
     readonly erpmLimit: number;
     readonly drives: readonly string[];
+    readonly startStyle: StartStyle;
+    /** rad/s of the field */
+    readonly leastErpm: number;
+    readonly dutyStep: number;
+  };
+  /** What is set in the controller for this mechanism. */
+  readonly control: {
+    readonly rampTime: number;
+    readonly rollBack: number;
+    readonly dragOffset: number;
+    readonly idle: NonNullable<DcDrive['idle']>;
+    readonly mode: NonNullable<DcDrive['control']>;
   };
   readonly motor: {
     readonly type: 'brushed' | 'brushless';
     readonly audit: MotorAudit;
     readonly thermal: MotorThermal;
     readonly continuousCurrent: number;
+    /** Of the shaft: pole pairs times the gear inside. */
     readonly polePairs: number | undefined;
+    readonly sensors: boolean;
+    readonly shaftDiameter: number | undefined;
   };
-  readonly stages: readonly Stage[];
-  /** The stages and, last, what the output itself loses. */
-  readonly train: Train;
-  /** Metres of q per radian of the output shaft. */
-  readonly radius: number;
-  readonly load: Load;
-  readonly asked: Asked;
-  readonly holder: Holder;
-  /** Present where the output hangs on a rope of known strength. */
-  readonly rope?: { readonly strength: number; readonly knotted: boolean };
 }
+
+/** The place of q at which the load resists most while working. */
+export const worstWorkingPlace = ({ asked, load }: PowerPath): number =>
+  worstPlace(asked.travel, load, (q) => load.force(q, asked.speed));
+
+/** The place of q at which starting is hardest. */
+export const worstStartingPlace = ({ asked, load }: PowerPath): number =>
+  worstPlace(asked.travel, load, (q) => load.force(q, 0) + load.inertia(q) * asked.acceleration);
+
+/** The place of q at which holding is hardest, or the one it is held at. */
+export const worstHoldingPlace = ({ asked, load }: PowerPath): number =>
+  asked.holdPlace ?? worstPlace(asked.travel, load, load.holdForce);
 
 /** Motor speed for a speed of q. */
 export const motorSpeed = (path: PowerPath, speed: number): number => (speed * path.train.total) / path.radius;
@@ -71,6 +147,6 @@ export function lacksOf(path: PowerPath, needs: readonly Need[]): readonly Lack[
 }
 
 /** The same path with another total reduction; losses stay. Sweeps use it. */
-export function withTotal(path: PowerPath, total: number): PowerPath {
+export function withTotal<P extends PowerPath>(path: P, total: number): P {
   return { ...path, train: { ...path.train, total } };
 }

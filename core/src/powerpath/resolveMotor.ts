@@ -3,6 +3,7 @@ import { auditMotor, type MotorAudit } from '../motor/audit.js';
 import type { MotorConstants } from '../motor/constants.js';
 import { motorFromKv } from '../motor/fromKv.js';
 import { motorFromSheet } from '../motor/fromSheet.js';
+import { motorFromTurns } from '../motor/fromTurns.js';
 import { continuousCurrent, thermalFromMass, type MotorThermal } from '../motor/heat.js';
 import type { MotorPart } from '../plan/part.js';
 import type { Place } from '../figures/figure.js';
@@ -13,6 +14,8 @@ export interface ResolvedMotor {
   readonly rotorInertia: number;
   readonly thermal: MotorThermal;
   readonly continuousCurrent: number;
+  readonly polePairs: number | undefined;
+  readonly shaftDiameter: number | undefined;
 }
 
 const WINDING_LIMIT = { brushed: 120, brushless: 150 } as const;
@@ -38,12 +41,19 @@ export function resolveMotor(part: MotorPart, at: Place, collect: FigureCollecto
   });
   const ambient = collect.take('ambient', undefined, []);
   const thermal = thermalFromMass(mass, windingLimit, ambient);
+  const inside =
+    part.polePairs === undefined
+      ? undefined
+      : collect.take('motor.internalGear', part.internalGear, [...at, 'internalGear']);
+  collect.takeOptional('motor.price', part.price, [...at, 'price']);
   const estimate = continuousCurrent(constants.resistance, thermal);
   return {
     constants,
     audit,
     rotorInertia,
     thermal,
+    polePairs: inside === undefined ? undefined : part.polePairs! * inside,
+    shaftDiameter: collect.takeOptional('motor.shaftDiameter', part.shaftDiameter, [...at, 'shaftDiameter']),
     continuousCurrent: collect.take('motor.continuousCurrent', part.continuousCurrent, [...at, 'continuousCurrent'], {
       value: Number.isNaN(estimate) ? undefined : estimate,
       why: 'from the motor’s mass and resistance',
@@ -69,6 +79,32 @@ function readConstants(
       freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...dataAt, 'freeCurrent']),
     };
     const constants = { ...motorFromKv(form), freeCurrentPerSpeed };
+    return { constants, audit: auditMotor(constants) };
+  }
+  if (data.form === 'turns') {
+    const length = collect.takeOptional('motor.referenceLength', data.referenceLength, [...dataAt, 'referenceLength']);
+    const form = {
+      turns: collect.take('motor.turns', data.turns, [...dataAt, 'turns']),
+      referenceTurns: collect.take('motor.referenceTurns', data.referenceTurns, [...dataAt, 'referenceTurns']),
+      referenceKv: collect.take('motor.referenceKv', data.referenceKv, [...dataAt, 'referenceKv']),
+      referenceResistance: collect.take('motor.referenceResistance', data.referenceResistance, [
+        ...dataAt,
+        'referenceResistance',
+      ]),
+      referenceFreeCurrent: collect.take('motor.referenceFreeCurrent', data.referenceFreeCurrent, [
+        ...dataAt,
+        'referenceFreeCurrent',
+      ]),
+    };
+    const ownLength =
+      length === undefined
+        ? undefined
+        : collect.take('motor.canLength', data.canLength, [...dataAt, 'canLength'], {
+            value: length,
+            why: 'as long as the reference',
+          });
+    const lengths = length === undefined || ownLength === undefined ? 1 : ownLength / length;
+    const constants = { ...motorFromTurns({ ...form, lengthRatio: lengths }), freeCurrentPerSpeed };
     return { constants, audit: auditMotor(constants) };
   }
   const sheet = {

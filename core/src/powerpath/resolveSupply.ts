@@ -1,11 +1,14 @@
 import type { FigureCollector } from '../figures/collector.js';
 import { CELLS } from '../pack/cells.js';
 import { floorVoltage, fullVoltage, packResistance, packRestVoltage } from '../pack/pack.js';
-import type { BreakerPart, PackPart } from '../plan/part.js';
+import type { BreakerPart, PackPart, PartKind } from '../plan/part.js';
 import type { Plan } from '../plan/plan.js';
 import type { PackNode, ProtectedNode, SupplyNode } from '../plan/supply.js';
 import { wireResistance } from '../protection/wire.js';
 import type { PathPack, PathProtection } from './path.js';
+
+const LEAD_EXPONENT = 1.2;
+const TWELVE_VOLT_BOARDS = 6.8;
 
 const BREAKERS: Readonly<Record<BreakerPart['type'], { hold: number; seconds: number; why: string }>> = {
   snap: { hold: 1.3, seconds: 12, why: 'snap-action breaker' },
@@ -24,7 +27,7 @@ export interface ResolvedSupply {
 }
 
 /** The part a plan refers to, of the kind expected there. Throws where the document names none. */
-export function partOf<K extends 'motor' | 'pack' | 'controller' | 'breaker'>(plan: Plan, id: string, kind: K) {
+export function partOf<K extends PartKind>(plan: Plan, id: string, kind: K) {
   const part = plan.parts[id]?.part;
   if (part?.kind !== kind) throw new Error(`the plan names ${id} as a ${kind}, but holds no such part`);
   return part as Extract<typeof part, { kind: K }>;
@@ -80,6 +83,36 @@ function resolvePack(plan: Plan, node: PackNode, collect: FigureCollector): Path
   const charge = collect.take('pack.charge', node.charge, [...nodeAt, 'charge']);
   const others = collect.take('pack.others', node.others, [...nodeAt, 'others']);
   const dischargeLimit = collect.take('pack.dischargeLimit', part.dischargeLimit, [...partAt, 'dischargeLimit']);
+  const chargeLimit = collect.take('pack.chargeLimit', part.chargeLimit, [...partAt, 'chargeLimit'], {
+    value: capacity && (cell.chargeRate * capacity) / 3600,
+    why: `usual for ${cell.name} cells of this capacity`,
+    source: 'typical',
+  });
+  const capacityExponent = collect.take(
+    'pack.capacityExponent',
+    part.capacityExponent,
+    [...partAt, 'capacityExponent'],
+    {
+      value: part.chemistry === 'lead' ? LEAD_EXPONENT : 1,
+      why: part.chemistry === 'lead' ? 'usual for sealed lead' : `${cell.name} gives its charge at any current`,
+      source: 'typical',
+    },
+  );
+  const usable = collect.take('pack.usable', part.usable, [...partAt, 'usable']);
+  const brownOut = collect.take('pack.brownOut', node.brownOut, [...nodeAt, 'brownOut'], {
+    value: Math.min(
+      TWELVE_VOLT_BOARDS,
+      floorVoltage({
+        chemistry: part.chemistry,
+        series: part.series,
+        parallel: 1,
+        cellResistance: 0,
+        leadResistance: 0,
+      }),
+    ),
+    why: 'the boards on a 12 V robot; on a smaller pack its cells’ floor',
+    source: 'typical',
+  });
   const { chemistry, series, parallel } = part;
   const figures = { chemistry, series, parallel, cellResistance, leadResistance };
   return {
@@ -90,6 +123,11 @@ function resolvePack(plan: Plan, node: PackNode, collect: FigureCollector): Path
     full: fullVoltage(figures),
     floor: floorVoltage(figures),
     dischargeLimit,
+    chargeLimit,
+    capacity,
+    capacityExponent,
+    usable,
+    brownOut,
   };
 }
 
@@ -102,7 +140,20 @@ function resolveProtection(
   const wireAt = ['supply', plan.supply.indexOf(node), 'wire'];
   const gauge = collect.take(`${where}.gauge`, node.wire?.gauge, [...wireAt, 'gauge']);
   const length = collect.take(`${where}.length`, node.wire?.length, [...wireAt, 'length']);
-  const wire = { gauge, wireResistance: wireResistance(gauge, length) };
+  const connectors = collect.take(`${where}.connectors`, node.wire?.connectors, [...wireAt, 'connectors']);
+  const each = collect.take(`${where}.connectorResistance`, node.wire?.connectorResistance, [
+    ...wireAt,
+    'connectorResistance',
+  ]);
+  const connectorRated = collect.takeOptional(`${where}.connectorRated`, node.wire?.connectorRated, [
+    ...wireAt,
+    'connectorRated',
+  ]);
+  const wire = {
+    gauge,
+    wireResistance: wireResistance(gauge, length) + connectors * each,
+    ...(connectorRated === undefined ? {} : { connectorRated }),
+  };
   if (node.breaker === undefined) return wire;
   const part: BreakerPart = partOf(plan, node.breaker, 'breaker');
   const at = ['parts', node.breaker, 'part'];

@@ -1,6 +1,10 @@
-import { fullEffort } from '../motion/fullEffort.js';
+import { runBy } from '../motion/runOf.js';
+import { stepRun } from '../motion/stepRun.js';
 import { systemOf } from '../motion/system.js';
-import type { PowerPath } from '../powerpath/path.js';
+import { mostRate, rateOf } from '../limits/checks/step/pulseRate.js';
+import { withTotal, type DcPath } from '../powerpath/path.js';
+import type { AnyPath } from '../powerpath/resolve.js';
+import type { StepPath } from '../powerpath/stepPath.js';
 
 /** What one total reduction gives. */
 export interface SweepPoint {
@@ -10,12 +14,16 @@ export interface SweepPoint {
   /** Copper heat of one go in one motor, J. */
   readonly heat: number;
   readonly peakSupplyCurrent: number;
+  /** How many times the torque it takes is there at its worst, where pulses command it. */
+  readonly margin?: number;
 }
 
 export interface RatioMarks {
   readonly fastest?: number;
   readonly coolest?: number;
   readonly leastCurrent?: number;
+  /** Where a motor that takes pulses is furthest from losing step. */
+  readonly surest?: number;
 }
 
 /** The span of totals a ruler shows around a path's own: a decade and a bit. */
@@ -24,19 +32,42 @@ export function rulerSpan(total: number): readonly [low: number, high: number] {
 }
 
 /** Runs the job at log-spaced totals, one a step, so that a worker can stop between two. */
-export function* sweepRatios(path: PowerPath, low: number, high: number, count: number): Generator<SweepPoint> {
+export function* sweepRatios(path: AnyPath, low: number, high: number, count: number): Generator<SweepPoint> {
+  // A servo's linkage belongs to its reduction: there is nothing to sweep it over.
+  if (path.machine === 'servo') return;
+  const at = path.machine === 'dc' ? dcSweep(path) : stepSweep(path);
+  for (let i = 0; i < count; i++) yield at(low * (high / low) ** (i / (count - 1)));
+}
+
+function dcSweep(path: DcPath): (total: number) => SweepPoint {
   const system = systemOf(path);
-  for (let i = 0; i < count; i++) {
-    const total = low * (high / low) ** (i / (count - 1));
-    const run = fullEffort({ ...system, total }, { tolerance: 1e-4, longest: 30, fewestSteps: 20 });
-    yield {
+  return (total) => {
+    const run = runBy(path, { ...system, total }, { tolerance: 1e-4, longest: 30, fewestSteps: 20 });
+    return {
       total,
-      arrives: run.outcome === 'arrived',
+      arrives: run.outcome === 'arrived' && (run.follows?.multiple ?? 1) >= 1,
       time: run.time,
       heat: run.rmsMotorCurrent ** 2 * run.time * path.drive.motor.resistance,
       peakSupplyCurrent: run.peakSupplyCurrent,
     };
-  }
+  };
+}
+
+/** The commanded motion takes the same time at every total: what changes is how sure it is, and how many pulses it takes. */
+function stepSweep(path: StepPath): (total: number) => SweepPoint {
+  return (total) => {
+    const geared = withTotal(path, total);
+    const run = stepRun(geared);
+    const margin = run.follows?.multiple ?? 0;
+    return {
+      total,
+      arrives: margin >= 1 && mostRate(geared).rate >= rateOf(geared),
+      time: run.time,
+      heat: 0,
+      peakSupplyCurrent: run.peakSupplyCurrent,
+      margin,
+    };
+  };
 }
 
 /** Where the least lies, refined by the parabola through it and its neighbours (on a log scale). */
@@ -57,6 +88,10 @@ function leastAt(points: readonly SweepPoint[], of: (point: SweepPoint) => numbe
 
 /** The totals at which the job is fastest, coolest and takes the least peak current from the pack. */
 export function ratioMarks(points: readonly SweepPoint[]): RatioMarks {
+  if (points.some(({ margin }) => margin !== undefined)) {
+    const surest = leastAt(points, ({ margin = 0 }) => 1 / Math.max(margin, 1e-9));
+    return surest === undefined ? {} : { surest };
+  }
   const fastest = leastAt(points, (point) => point.time);
   const coolest = leastAt(points, (point) => point.heat);
   const leastCurrent = leastAt(points, (point) => point.peakSupplyCurrent);

@@ -1,40 +1,46 @@
-import type { PowerPath } from '../powerpath/path.js';
+import { worstWorkingPlace, type DcPath } from '../powerpath/path.js';
 import { add, div, mul, named, num, pow, sqrt, sub, type Expression } from './expression.js';
 import {
   askedSpeedOf,
   backEmfConstantOf,
   efficiencyOf,
   figureOf,
+  freeCurrentOf,
   leverOf,
   loopOf,
   motorsOf,
   packResistanceOf,
-  resistingOf,
   restVoltageOf,
   supplyResistanceOf,
   torqueConstantOf,
+  workingOfLoad,
 } from './terms.js';
 
 /** What flows while the job is done at the speed it needs, worked back from the load. */
 
-const motorSpeed = (path: PowerPath): Expression =>
+const motorSpeed = (path: DcPath): Expression =>
   named('\\omega', 'motor speed', 'speed', mul(askedSpeedOf(path), leverOf(path)));
 
 /** I = I0 + I1·ω + D/(n·Kt·(G/r)·η), of one motor. */
-export function flowingMotorCurrent(path: PowerPath): Expression {
-  const demand = named('D', 'demand, working', path.load.unit === 'm' ? 'force' : 'torque', resistingOf(path));
+export function flowingMotorCurrent(path: DcPath): Expression {
+  const demand = named(
+    'D',
+    'demand, working',
+    path.load.unit === 'm' ? 'force' : 'torque',
+    workingOfLoad(path, worstWorkingPlace(path)),
+  );
   const perAmpere = mul(motorsOf(path), torqueConstantOf(path), leverOf(path), efficiencyOf(path));
   const drag = mul(figureOf(path, 'motor.freeCurrentPerSpeed'), motorSpeed(path));
   return named(
     'I',
     'current of one motor while working',
     'current',
-    add(figureOf(path, 'motor.freeCurrent'), drag, div(demand, perAmpere)),
+    add(freeCurrentOf(path), drag, div(demand, perAmpere)),
   );
 }
 
 /** The lower root of Rs·Ib² − Voc·Ib + I·(Ke·ω + I·R') = 0, of one motor. */
-export function flowingSupplyCurrent(path: PowerPath): Expression {
+export function flowingSupplyCurrent(path: DcPath): Expression {
   const current = flowingMotorCurrent(path);
   const volts = add(mul(backEmfConstantOf(path), motorSpeed(path)), mul(current, loopOf(path)));
   const power = named('P', 'power one motor takes', 'power', mul(current, volts));
@@ -49,7 +55,7 @@ export function flowingSupplyCurrent(path: PowerPath): Expression {
 }
 
 /** V = Voc − n·Rp·Ib */
-export function flowingPackVoltage(path: PowerPath): Expression {
+export function flowingPackVoltage(path: DcPath): Expression {
   const drop = mul(motorsOf(path), packResistanceOf(path), flowingSupplyCurrent(path));
   return named('V', 'pack while working', 'voltage', sub(restVoltageOf(path), drop));
 }

@@ -1,27 +1,49 @@
-import type { Figure } from '../figures/figure.js';
-import { GRAVITY } from '../load/gravity.js';
+import { jobKindOf } from '../job/table.js';
 import { cellRestVoltage } from '../pack/restVoltage.js';
 import type { PowerPath } from '../powerpath/path.js';
-import { add, cos, div, fig, found, mul, named, num, pow, sin, sub, type Expression } from './expression.js';
+import { add, div, found, min, mul, named, num, pow, sqrt, sub, type Expression } from './expression.js';
+import { figureOf, knows } from './leaf.js';
+
+export { figureOf } from './leaf.js';
 
 /** The recurring terms of the formulas, each as a named step built from a path's figures. */
 
-/** A figure of the path as a leaf. Throws where the path has none of that key. */
-export function figureOf(path: PowerPath, key: string): Expression {
-  const figure: Figure | undefined = path.figures[key];
-  if (!figure) throw new Error(`this path has no figure ${key}`);
-  return fig(figure);
-}
-
-export const motorsOf = (path: PowerPath): Expression => named('n', 'motors in all', 'number', num(path.drive.motors));
+export const motorsOf = (path: PowerPath): Expression => named('n', 'motors in all', 'number', num(path.motors));
 
 const onSheet = (path: PowerPath): boolean => 'motor.stallTorque' in path.figures;
+const byTurns = (path: PowerPath): boolean => 'motor.turns' in path.figures;
+
+/** Turns, and length where it is known, over the reference's. */
+function overReference(path: PowerPath, turns: number): Expression {
+  const ratio = div(figureOf(path, 'motor.turns'), figureOf(path, 'motor.referenceTurns'));
+  const winding = turns === 1 ? ratio : pow(ratio, turns);
+  if (!knows(path, 'motor.referenceLength')) return winding;
+  return mul(winding, div(figureOf(path, 'motor.canLength'), figureOf(path, 'motor.referenceLength')));
+}
+
+function kvOf(path: PowerPath): Expression {
+  if (!byTurns(path)) return figureOf(path, 'motor.kv');
+  return named('K_v', 'Kv by its turns', 'kv', div(figureOf(path, 'motor.referenceKv'), overReference(path, 1)));
+}
+
+/** I0, or what the turns make of the reference's. */
+export function freeCurrentOf(path: PowerPath): Expression {
+  if (!byTurns(path)) return figureOf(path, 'motor.freeCurrent');
+  return named(
+    'I_0',
+    'free current by its turns',
+    'current',
+    div(figureOf(path, 'motor.referenceFreeCurrent'), overReference(path, 1)),
+  );
+}
 
 /** R = Vr/Is, or as given. */
 export function resistanceOf(path: PowerPath): Expression {
   const of = onSheet(path)
     ? div(figureOf(path, 'motor.ratedVoltage'), figureOf(path, 'motor.stallCurrent'))
-    : figureOf(path, 'motor.resistance');
+    : byTurns(path)
+      ? mul(figureOf(path, 'motor.referenceResistance'), overReference(path, 2))
+      : figureOf(path, 'motor.resistance');
   return named('R', 'motor resistance', 'resistance', of);
 }
 
@@ -31,7 +53,7 @@ export function torqueConstantOf(path: PowerPath): Expression {
         figureOf(path, 'motor.stallTorque'),
         sub(figureOf(path, 'motor.stallCurrent'), figureOf(path, 'motor.freeCurrent')),
       )
-    : div(num(1), figureOf(path, 'motor.kv'));
+    : div(num(1), kvOf(path));
   return named('K_t', 'torque constant, N·m/A', 'number', of);
 }
 
@@ -41,7 +63,7 @@ export function backEmfConstantOf(path: PowerPath): Expression {
         sub(figureOf(path, 'motor.ratedVoltage'), mul(figureOf(path, 'motor.freeCurrent'), resistanceOf(path))),
         figureOf(path, 'motor.freeSpeed'),
       )
-    : div(num(1), figureOf(path, 'motor.kv'));
+    : div(num(1), kvOf(path));
   return named('K_e', 'back-EMF constant, V·s/rad', 'number', of);
 }
 
@@ -85,14 +107,20 @@ function wireOf(path: PowerPath, where: 'main' | 'branch'): Expression {
 
 const hasWire = (path: PowerPath, where: string): boolean => `${where}.gauge` in path.figures;
 
+/** A wire and the plugs along it. */
+function runOf(path: PowerPath, where: 'main' | 'branch'): Expression {
+  const plugs = mul(figureOf(path, `${where}.connectors`), figureOf(path, `${where}.connectorResistance`));
+  return add(wireOf(path, where), plugs);
+}
+
 function sharedOf(path: PowerPath): Expression {
-  return hasWire(path, 'main') ? add(packResistanceOf(path), wireOf(path, 'main')) : packResistanceOf(path);
+  return hasWire(path, 'main') ? add(packResistanceOf(path), runOf(path, 'main')) : packResistanceOf(path);
 }
 
 /** Rs: what one motor feels in front of its controller. */
 export function supplyResistanceOf(path: PowerPath): Expression {
   const shared = mul(motorsOf(path), sharedOf(path));
-  const branch = hasWire(path, 'branch') ? wireOf(path, 'branch') : num(0);
+  const branch = hasWire(path, 'branch') ? runOf(path, 'branch') : num(0);
   const of = add(shared, path.branch.together ? mul(motorsOf(path), branch) : branch);
   return named('R_s', 'supply resistance as one motor feels it', 'resistance', of);
 }
@@ -172,81 +200,82 @@ function efficiencyProduct(
   return all.length === 0 ? num(1) : mul(...all);
 }
 
-const radiusKey = (path: PowerPath): string =>
-  'output.drumRadius' in path.figures ? 'output.drumRadius' : 'output.wheelRadius';
-
-export const radiusOf = (path: PowerPath): Expression => figureOf(path, radiusKey(path));
+export const radiusOf = (path: PowerPath): Expression => termsOf(path).radius(path);
 
 /** G/r */
 export const leverOf = (path: PowerPath): Expression => div(totalOf(path), radiusOf(path));
 
-const weightOf = (path: PowerPath, massKey: string): Expression => mul(figureOf(path, massKey), num(GRAVITY));
+const termsOf = (path: PowerPath) => jobKindOf(path.job.kind).terms;
 
-/** The load without friction, on q. */
-export function holdForceOf(path: PowerPath): Expression {
-  if (path.job.kind === 'raise') {
-    return mul(
-      figureOf(path, 'output.loadPerRope'),
-      sub(mul(weightOf(path, 'job.mass'), sin(figureOf(path, 'job.slope'))), figureOf(path, 'job.counterforce')),
-    );
-  }
-  return mul(weightOf(path, 'output.mass'), sin(figureOf(path, 'job.slope')));
+/** The load without friction at a place of q. */
+export const holdForceOf = (path: PowerPath, place: number): Expression => termsOf(path).hold(path, place);
+
+/** What resists while moving, at a place of q. */
+export const resistingOf = (path: PowerPath, place: number): Expression => termsOf(path).resisting(path, place);
+
+/** What resists while working, the way back after a go included. */
+export function workingOfLoad(path: PowerPath, place: number): Expression {
+  const { recovery } = termsOf(path);
+  return recovery ? add(resistingOf(path, place), recovery(path)) : resistingOf(path, place);
 }
 
-/** What resists while moving, on q. */
-export function resistingOf(path: PowerPath): Expression {
-  if (path.job.kind === 'raise') {
-    const k = figureOf(path, 'output.loadPerRope');
-    return add(holdForceOf(path), mul(k, figureOf(path, 'job.friction')));
-  }
-  const rolling = mul(
-    weightOf(path, 'output.mass'),
-    figureOf(path, 'output.rollingResistance'),
-    cos(figureOf(path, 'job.slope')),
-  );
-  const terms = [holdForceOf(path), rolling];
-  return path.job.kind === 'push' ? add(...terms, figureOf(path, 'job.push')) : add(...terms);
-}
+export const inertiaOf = (path: PowerPath): Expression => termsOf(path).inertia(path);
 
-export function inertiaOf(path: PowerPath): Expression {
-  if (path.job.kind !== 'raise') return figureOf(path, 'output.mass');
-  return mul(pow(figureOf(path, 'output.loadPerRope'), 2), figureOf(path, 'job.mass'));
-}
+const turns = (path: PowerPath): boolean => path.load.unit === 'rad';
 
-/** Travel on q: metres of rope for a lift. */
-function travelOf(path: PowerPath): Expression {
-  const distance = figureOf(path, 'job.distance');
-  return path.job.kind === 'raise' ? div(distance, figureOf(path, 'output.loadPerRope')) : distance;
+/** Typed figures are the load's own; on a rope that moves more than itself they are divided by k. */
+function typedOf(path: PowerPath, key: string): Expression | undefined {
+  if (!knows(path, key)) return undefined;
+  return knows(path, 'output.loadPerRope')
+    ? div(figureOf(path, key), figureOf(path, 'output.loadPerRope'))
+    : figureOf(path, key);
 }
 
 export function askedSpeedOf(path: PowerPath): Expression {
-  if (path.job.kind === 'push') return named('v', 'speed the job needs', 'velocity', figureOf(path, 'job.pushSpeed'));
-  const typed = path.figures['job.speed']?.value;
-  const k = path.job.kind === 'raise' ? [figureOf(path, 'output.loadPerRope')] : [];
-  const of =
-    typed === undefined
-      ? div(travelOf(path), figureOf(path, 'job.time'))
-      : k[0]
-        ? div(figureOf(path, 'job.speed'), k[0])
-        : figureOf(path, 'job.speed');
-  return named('v', 'speed the job needs', 'velocity', of);
+  const { travel, target } = termsOf(path);
+  const say = (of: Expression) => named('v', 'speed the job needs', turns(path) ? 'speed' : 'velocity', of);
+  if (target) return say(target(path));
+  if (!travel) return say(figureOf(path, 'job.pushSpeed'));
+  if (path.asked.pulses === 'ramp') {
+    const wanted = rampSpeedOf(path);
+    return say(min(wanted, sqrt(mul(rampAccelerationOf(path, wanted), travel(path)))));
+  }
+  return say(
+    typedOf(path, turns(path) ? 'job.turnSpeed' : 'job.speed') ?? div(travel(path), figureOf(path, 'job.time')),
+  );
 }
 
 export function askedAccelerationOf(path: PowerPath): Expression {
-  if (path.job.kind === 'push') return named('a', 'acceleration the job needs', 'acceleration', num(0));
-  const typed = path.figures['job.acceleration']?.value;
-  const of =
-    typed === undefined
-      ? div(mul(num(2), travelOf(path)), pow(figureOf(path, 'job.time'), 2))
-      : path.job.kind === 'raise'
-        ? div(figureOf(path, 'job.acceleration'), figureOf(path, 'output.loadPerRope'))
-        : figureOf(path, 'job.acceleration');
-  return named('a', 'acceleration the job needs', 'acceleration', of);
+  const { travel, target } = termsOf(path);
+  const say = (of: Expression) =>
+    named('a', 'acceleration the job needs', turns(path) ? 'angular acceleration' : 'acceleration', of);
+  if (target) return say(div(target(path), figureOf(path, 'job.time')));
+  if (!travel || path.asked.pulses === 'at once') return say(num(0));
+  if (path.asked.pulses === 'ramp') return say(rampAccelerationOf(path, rampSpeedOf(path)));
+  const typed = typedOf(path, turns(path) ? 'job.turnAcceleration' : 'job.acceleration');
+  return say(typed ?? div(mul(num(2), travel(path)), pow(figureOf(path, 'job.time'), 2)));
+}
+
+/** Along a ramp, a third of the time each goes into speeding up, going and slowing down: v = 1.5·s/t. */
+function rampSpeedOf(path: PowerPath): Expression {
+  const typed = typedOf(path, turns(path) ? 'job.turnSpeed' : 'job.speed');
+  return typed ?? div(mul(num(1.5), termsOf(path).travel!(path)), figureOf(path, 'job.time'));
+}
+
+/** a = 3·v/t */
+function rampAccelerationOf(path: PowerPath, speed: Expression): Expression {
+  const typed = typedOf(path, turns(path) ? 'job.turnAcceleration' : 'job.acceleration');
+  return typed ?? div(mul(num(3), speed), figureOf(path, 'job.time'));
+}
+
+/** Seconds the working situation lasts. */
+export function workingSecondsOf(path: PowerPath): Expression {
+  return jobKindOf(path.job.kind).workingSeconds?.(path) ?? figureOf(path, 'job.time');
 }
 
 export function dutyShareOf(path: PowerPath): Expression {
   return named('\\delta', 'share of the time at work', 'share', {
     op: 'min',
-    args: [num(1), div(figureOf(path, 'job.time'), figureOf(path, 'job.every'))],
+    args: [num(1), div(workingSecondsOf(path), figureOf(path, 'job.every'))],
   });
 }

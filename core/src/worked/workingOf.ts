@@ -1,10 +1,10 @@
 import { runOf } from '../evaluate/mechanism.js';
 import { checkOf, type CheckId } from '../limits/check.js';
-import { checkRule } from '../limits/checks/table.js';
+import { checkRule, limitOf } from '../machine/table.js';
 import { demandWorking, SITUATION_NEEDS, situationOf, type SituationId } from '../limits/situation.js';
 import type { LimitId } from '../limits/limit.js';
-import { limitOf } from '../limits/table.js';
-import { lacksOf, type PowerPath } from '../powerpath/path.js';
+import { lacksOf, type DcPath } from '../powerpath/path.js';
+import type { AnyPath } from '../powerpath/resolve.js';
 import { div, named, valueOf, type Expression } from './expression.js';
 import { flowingMotorCurrent, flowingPackVoltage, flowingSupplyCurrent } from './flow.js';
 import {
@@ -40,27 +40,32 @@ const TERMS = {
 } as const;
 
 export type TermId = keyof typeof TERMS;
+
+const GENERAL: readonly TermId[] = ['total', 'efficiency', 'restVoltage'];
+
 export const TERM_IDS = Object.keys(TERMS) as readonly TermId[];
 
 /** The formula of a shown number with its inputs; `undefined` where one is missing or nothing is computed. */
-export function workingOf(path: PowerPath, ref: WorkingRef): Expression | undefined {
+export function workingOf(path: AnyPath, ref: WorkingRef): Expression | undefined {
   switch (ref.of) {
     case 'term': {
       const { build, needs } = TERMS[ref.term];
       if (lacksOf(path, needs).length > 0) return undefined;
-      const built = build(path);
+      // Currents and constants of plain motors have no meaning for the other machines.
+      if (path.machine !== 'dc' && !GENERAL.includes(ref.term)) return undefined;
+      const built = build(path as DcPath);
       // More than the pack can give has no root, and nothing to show.
       return Number.isNaN(valueOf(built)) ? undefined : built;
     }
     case 'demand':
       return lacksOf(path, SITUATION_NEEDS[ref.situation]).length > 0 ? undefined : demandWorking(path, ref.situation);
     case 'check': {
-      const rule = checkRule(ref.check);
+      const rule = checkRule(path, ref.check);
       const run = rule.run ? runOf(path) : undefined;
       return checkOf(rule, path, run).verdict === 'not known' ? undefined : rule.answer(path, run).working?.();
     }
     case 'rung': {
-      const limit = limitOf(ref.rung);
+      const limit = limitOf(path, ref.rung);
       if (
         !limit.applies(path) ||
         lacksOf(path, [...SITUATION_NEEDS[ref.situation], ...limit.needs(ref.situation)]).length > 0

@@ -1,11 +1,10 @@
-import type { PartKind } from '@rough-gear/core';
+import { PART_KINDS, type PartKind } from '@rough-gear/core';
 import { Router } from 'express';
 import Joi from 'joi';
 import { HttpProblem } from '../http/problem.js';
 import type { ShelfStore } from './store.js';
 
-const kinds: readonly PartKind[] = ['motor', 'pack', 'controller', 'breaker'];
-const query = Joi.object<{ kind?: PartKind }>({ kind: Joi.string().valid(...kinds) });
+const query = Joi.object<{ kind?: PartKind }>({ kind: Joi.string().valid(...PART_KINDS) });
 
 /** /api/shelf */
 export function shelfRoutes(store: ShelfStore): Router {

@@ -8,12 +8,14 @@ import { readShelf } from './data.js';
 export class ShelfStore {
   constructor(private readonly source: DataSource) {}
 
-  /** Puts the generic parts on an empty shelf. */
+  /** Puts the generic parts on the shelf that are not there yet: a newer version brings more of them. */
   async seed(): Promise<void> {
     const shelf = this.source.getRepository(ShelfEntity);
-    if ((await shelf.count()) > 0) return;
+    const there = new Set((await shelf.find({ select: { id: true } })).map(({ id }) => id));
     await shelf.insert(
-      readShelf().map(({ id, revision, part }) => ({ id, revision, kind: part.kind, part: JSON.stringify(part) })),
+      readShelf()
+        .filter(({ id }) => !there.has(id))
+        .map(({ id, revision, part }) => ({ id, revision, kind: part.kind, part: JSON.stringify(part) })),
     );
   }
 

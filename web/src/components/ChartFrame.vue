@@ -27,7 +27,9 @@ const tall = computed(() => height.value > 40);
 <template>
   <figure class="flex min-h-[200px] min-w-0 flex-col">
     <div class="flex items-baseline justify-between">
-      <h3>{{ title }}</h3>
+      <slot name="title"
+        ><h3>{{ title }}</h3></slot
+      >
       <button type="button" class="act min-h-6 text-xs" :aria-pressed="asTable" @click="asTable = !asTable">
         {{ asTable ? 'chart' : 'table' }}
       </button>

@@ -14,7 +14,15 @@ const {
   before = undefined,
   selected = undefined,
   height = 230,
-} = defineProps<{ ladder: Ladder; before?: Ladder | undefined; selected?: LimitId | undefined; height?: number }>();
+  turning = false,
+} = defineProps<{
+  ladder: Ladder;
+  before?: Ladder | undefined;
+  selected?: LimitId | undefined;
+  height?: number;
+  /** The output turns: torques and rpm. */
+  turning?: boolean;
+}>();
 defineEmits<{ select: [rung: Rung] }>();
 
 const { show } = useDisplay();
@@ -50,13 +58,15 @@ function movedFrom(rung: Rung): string | undefined {
 
 const demand = computed(() => {
   if (ladder.demand === undefined) return 'the job';
-  const force = show(ladder.demand, 'force');
-  return ladder.speed ? `the job: ${force} at ${show(ladder.speed, 'velocity')}` : `the job: ${force}`;
+  const force = show(ladder.demand, turning ? 'torque' : 'force');
+  return ladder.speed
+    ? `the job: ${force} at ${show(ladder.speed, turning ? 'speed' : 'velocity')}`
+    : `the job: ${force}`;
 });
 </script>
 
 <template>
-  <div class="relative" :style="{ height: `${height + TOP + 14}px` }" data-testid="gauge">
+  <div class="relative" :style="{ height: `${height + TOP + 26}px` }" data-testid="gauge">
     <svg class="absolute inset-0 size-full" aria-hidden="true">
       <defs>
         <pattern id="below-the-job" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -153,11 +163,11 @@ const demand = computed(() => {
       <p
         v-if="layout.outOfReach.length > 0"
         class="flex min-h-6 items-center gap-1"
-        :title="`The volts end before: ${layout.outOfReach.map(({ name }) => name).join(', ')}`"
+        :title="`${ladder.ceiling ?? 'the volts end first'}, before: ${layout.outOfReach.map(({ name }) => name).join(', ')}`"
       >
         <VerdictRing verdict="enough" :size="12" hollow />{{ layout.outOfReach.length }} out of reach<template
           v-if="!folding"
-          >: volts end first</template
+          >: {{ ladder.ceiling ?? 'the volts end first' }}</template
         >
       </p>
     </div>

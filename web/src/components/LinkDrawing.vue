@@ -12,7 +12,19 @@ export type DrawingKind =
   | 'drum'
   | 'wheels'
   | 'lift'
-  | 'drive-base';
+  | 'drive-base'
+  | 'arm'
+  | 'climb'
+  | 'shooter'
+  | 'roller'
+  | 'turntable'
+  | 'carriage'
+  | 'grip'
+  | 'leg'
+  | 'stepper'
+  | 'servo'
+  | 'rail'
+  | 'linkage';
 
 const { kind, count = 1 } = defineProps<{ kind: DrawingKind; count?: number }>();
 
@@ -105,6 +117,65 @@ function toothed(x: number, y: number, r: number, teeth: number): string {
       <circle cx="12" cy="29" r="6" />
       <circle cx="28" cy="29" r="6" />
       <path d="M37 18h6M40 15l3 3-3 3" />
+    </g>
+    <g v-else-if="kind === 'arm'">
+      <path d="M8 34h14M15 34V28" />
+      <circle cx="15" cy="25" r="3.5" />
+      <path d="M17.5 22 34 8M34 8l-5 1M34 8l-1 5" />
+      <path d="M31 27a18 18 0 0 0-4-9" stroke-dasharray="2 2.5" />
+    </g>
+    <g v-else-if="kind === 'climb'">
+      <path d="M6 5h32M22 5v9M17 14h10v6H17zM14 20h16v14H14zM36 34V22M33 25l3-3 3 3" />
+    </g>
+    <g v-else-if="kind === 'shooter'">
+      <circle cx="15" cy="25" r="9" />
+      <circle cx="15" cy="25" r="2" />
+      <path d="M2 25A13 13 0 0 1 15 9h8" />
+      <circle cx="28" cy="13" r="4" />
+      <path d="M34 13h8M39 10l3 3-3 3" />
+    </g>
+    <g v-else-if="kind === 'roller'">
+      <circle cx="12" cy="14" r="7" />
+      <circle cx="32" cy="14" r="7" />
+      <path d="M4 24h14v10H4zM22 29h17M36 26l3 3-3 3" />
+    </g>
+    <g v-else-if="kind === 'turntable'">
+      <ellipse cx="22" cy="22" rx="17" ry="8" />
+      <path d="M5 22v5c0 4 8 8 17 8s17-4 17-8v-5M22 22l11-4M31 8a12 8 0 0 0-18 0M13 4v5h5" />
+    </g>
+    <g v-else-if="kind === 'carriage'">
+      <path d="M3 24h38M3 30h38M9 24l3 6M27 24l3 6M33 24l3 6M14 16h12v18H14zM30 12h9M36 9l3 3-3 3" />
+    </g>
+    <g v-else-if="kind === 'leg'">
+      <path d="M6 8h14v8H6zM20 12l10 8M30 20l-6 14M20 34h10" />
+      <circle cx="20" cy="12" r="2.5" />
+      <circle cx="30" cy="20" r="2.5" />
+    </g>
+    <g v-else-if="kind === 'stepper'">
+      <path d="M8 6h28v28H8z" />
+      <circle cx="22" cy="20" r="9" />
+      <path d="M22 11v4M31 20h-4M22 29v-4M13 20h4M22 20l4.5-4.5" />
+    </g>
+    <g v-else-if="kind === 'servo'">
+      <path d="M6 14h26v18H6zM2 18h4M32 18h4M2 18v4h4M36 18v4h-4" />
+      <circle cx="14" cy="14" r="5" />
+      <path d="M14 14 34 6M33 3l3 2-2 3" />
+    </g>
+    <g v-else-if="kind === 'rail'">
+      <path
+        d="M4 12h36M4 28h36M11 12v6M22 12v6M33 12v6M11 28v-6M22 28v-6M33 28v-6M8 18h6v4H8zM19 18h6v4h-6zM30 18h6v4h-6z"
+      />
+    </g>
+    <g v-else-if="kind === 'linkage'">
+      <path d="M10 32 18 10 36 16 32 32M6 35h8M28 35h8" />
+      <circle cx="10" cy="32" r="2.5" />
+      <circle cx="18" cy="10" r="2.5" />
+      <circle cx="36" cy="16" r="2.5" />
+      <circle cx="32" cy="32" r="2.5" />
+    </g>
+    <g v-else-if="kind === 'grip'">
+      <path d="M3 14h8v12H3zM11 16l10-8 16 4M11 24l10 8 16-4" />
+      <circle cx="31" cy="20" r="5" />
     </g>
     <g v-else><path d="M13 4v32M31 4v32M13 20h18v11H13zM22 17V5M18 9l4-4 4 4" /></g>
   </svg>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { JobResult, Link, LinkKind, Stage } from '@rough-gear/core';
+import type { JobResult, Link, LinkKind, MachineKind, Output, Stage } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../composables/useMechanism.js';
 import type { DrawingKind } from './LinkDrawing.vue';
 import StripLink, { type LinkMark } from './StripLink.vue';
 
 /** The power path, pack to load: picture and navigation in one. */
-const { path, job, situation, link: open, choice } = useMechanism();
+const { path, job, situation, link: open, choice, mechanism } = useMechanism();
 
 const MOST_LINKS = 9;
 
@@ -44,13 +44,32 @@ const DRAWINGS: Record<Exclude<LinkKind, 'stage'>, DrawingKind> = {
   motor: 'motor',
   output: 'wheels',
   load: 'lift',
+  rail: 'rail',
+  linkage: 'linkage',
+};
+const MACHINE_DRAWINGS = { dc: 'motor', step: 'stepper', servo: 'servo' } as const satisfies Record<
+  MachineKind,
+  DrawingKind
+>;
+
+const OUTPUT_DRAWINGS: Record<Output['kind'], DrawingKind> = {
+  wheels: 'wheels',
+  drum: 'drum',
+  arm: 'arm',
+  flywheel: 'shooter',
+  roller: 'roller',
+  turntable: 'turntable',
+  carriage: 'screw',
+  jaw: 'grip',
+  leg: 'leg',
 };
 
 function drawingOf(link: Link): DrawingKind {
   if (link.kind === 'stage')
     return STAGE_DRAWINGS[choice.value.stages.find(({ id }) => id === link.id)?.kind ?? 'ratio'];
-  if (link.kind === 'output') return choice.value.output.kind === 'drum' ? 'drum' : 'wheels';
-  if (link.kind === 'load') return choice.value.output.kind === 'drum' ? 'lift' : 'drive-base';
+  if (link.kind === 'output') return OUTPUT_DRAWINGS[choice.value.output.kind];
+  if (link.kind === 'load') return mechanism.value.kind;
+  if (link.kind === 'motor') return MACHINE_DRAWINGS[path.value.machine];
   return DRAWINGS[link.kind];
 }
 
@@ -66,7 +85,7 @@ function markOn(link: Link, result: JobResult): LinkMark | undefined {
 </script>
 
 <template>
-  <nav aria-label="Power path" class="squared overflow-x-auto border-b border-ink">
+  <nav aria-label="Power path" class="squared shrink-0 overflow-x-auto border-b border-ink">
     <ol
       class="grid max-lg:flex max-lg:flex-col"
       :style="{ gridTemplateColumns: `repeat(${links.length}, minmax(120px, 1fr))` }"
@@ -76,7 +95,7 @@ function markOn(link: Link, result: JobResult): LinkMark | undefined {
         :key="link.id"
         :link="link"
         :drawing="drawingOf(link)"
-        :count="link.kind === 'motor' ? path.drive.motors : 1"
+        :count="link.kind === 'motor' ? path.motors : 1"
         :open="open === link.id"
         :mark="markOn(link, job)"
         :last="i === links.length - 1"

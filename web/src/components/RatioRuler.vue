@@ -45,6 +45,7 @@ const named = computed(() =>
     { text: 'fastest', value: marks.fastest },
     { text: 'coolest', value: marks.coolest },
     { text: 'least current', value: marks.leastCurrent },
+    { text: 'furthest from losing step', value: marks.surest },
   ]
     .filter((mark): mark is { text: string; value: number } => mark.value !== undefined && inside(mark.value))
     .sort((a, b) => a.value - b.value),

@@ -1,10 +1,19 @@
 <script setup lang="ts">
-import { digits, reachOf, type HeldBy } from '@rough-gear/core';
+import { digits, jobKindOf, reachOf, type HeldBy } from '@rough-gear/core';
 import { computed } from 'vue';
-import { useChartInk, tipLook, MONO, SANS } from '../composables/useChartInk.js';
+import { useChartInk, MONO, SANS } from '../composables/useChartInk.js';
 import { useDisplay } from '../composables/useDisplay.js';
 import { useMechanism } from '../composables/useMechanism.js';
+import { useSpread } from '../composables/useSpread.js';
 import ChartFrame from './ChartFrame.vue';
+import {
+  bandSeries,
+  forceChartFrame,
+  HELD_BY_DASHES,
+  HELD_BY_NAMES,
+  heldByColours,
+  outputUnits,
+} from './charts/forceChart.js';
 
 /** Output force against speed at full effort: the envelope by which limit holds, the load, the working point. */
 const { path } = useMechanism();
@@ -12,12 +21,12 @@ const ink = useChartInk();
 const { show, split } = useDisplay();
 
 const reach = computed(() => reachOf(path.value));
-const NAMES: Record<HeldBy, string> = { stator: 'motor-side limit', supply: 'pack-side limit', voltage: 'volts' };
-const DASHES: Record<HeldBy, 'solid' | number[]> = { stator: [2, 3], supply: [7, 4], voltage: 'solid' };
-const word = computed(() => (path.value.job.kind === 'raise' ? 'rope pull' : 'push'));
+const { spread } = useSpread();
+const word = computed(() => jobKindOf(path.value.job.kind).outputWord);
 
-const force = (value: number) => Number(split(value, 'force', 6).number);
-const speed = (value: number) => Number(split(value, 'velocity', 6).number);
+const units = computed(() => outputUnits(path.value));
+const force = (value: number) => Number(split(value, units.value.force, 6).number);
+const speed = (value: number) => Number(split(value, units.value.speed, 6).number);
 
 /** Runs of points that the same limit holds. */
 const runs = computed(() => {
@@ -38,12 +47,14 @@ function labelPlace(points: readonly (readonly [number, number])[], load: number
 }
 
 const option = computed(() => {
-  const { ink: pen, second, hair, act, sheet, a, b } = ink.value;
-  const colours: Record<HeldBy, string> = { stator: a, supply: b, voltage: pen };
+  const { ink: pen, second, act, sheet, a, b } = ink.value;
+  const colours = heldByColours({ a, b, ink: pen });
   const data = reach.value;
   if (!data) return {};
   const top = Math.max(force(data.load) * 1.25, ...data.points.map((point) => force(point.force))) * 1.12;
   const right = Math.max(speed(data.wanted), ...data.points.map((point) => speed(point.speed))) * 1.06;
+  // A load near the bottom would run into the names down there.
+  const low = force(data.load) < 0.2 * top;
   const grip = data.grip !== undefined && force(data.grip) < top ? data.grip : undefined;
   const level = (value: number, text: string, position: string) => ({
     yAxis: force(value),
@@ -51,19 +62,15 @@ const option = computed(() => {
     label: { formatter: text, position, color: pen, fontFamily: SANS, fontSize: 11 },
   });
   return {
-    animation: false,
-    textStyle: { fontFamily: SANS },
-    grid: { left: 46, right: 12, top: 10, bottom: 22 },
-    xAxis: axis(right, second, hair),
-    yAxis: axis(top, second, hair),
-    tooltip: { ...tipLook(ink.value), formatter: tip },
+    ...forceChartFrame(right, top, ink.value, tip),
     series: [
+      ...bandSeries(spread.value?.force, speed, force, second),
       ...runs.value.map(({ heldBy, points }) => ({
         type: 'line',
-        name: NAMES[heldBy],
+        name: HELD_BY_NAMES[heldBy],
         data: points,
         showSymbol: false,
-        lineStyle: { color: colours[heldBy], width: 2, type: DASHES[heldBy] },
+        lineStyle: { color: colours[heldBy], width: 2, type: HELD_BY_DASHES[heldBy] },
         itemStyle: { color: colours[heldBy] },
         areaStyle: { color: colours[heldBy], opacity: 0.09 },
         markPoint: {
@@ -73,7 +80,7 @@ const option = computed(() => {
             {
               coord: labelPlace(points, force(data.load)),
               label: {
-                formatter: NAMES[heldBy],
+                formatter: HELD_BY_NAMES[heldBy],
                 position: 'right',
                 offset: [4, -9],
                 color: colours[heldBy],
@@ -92,16 +99,18 @@ const option = computed(() => {
           silent: true,
           lineStyle: { color: pen, type: [4, 3], width: 1 },
           data: [
-            level(data.load, `the load, ${show(data.load, 'force')}`, 'insideEndTop'),
-            ...(grip === undefined ? [] : [level(grip, `wheels slip, ${show(grip, 'force')}`, 'insideEndTop')]),
+            level(data.load, `the load, ${show(data.load, units.value.force)}`, 'insideEndTop'),
+            ...(grip === undefined
+              ? []
+              : [level(grip, `wheels slip, ${show(grip, units.value.force)}`, 'insideEndTop')]),
             {
               xAxis: speed(data.wanted),
               lineStyle: { color: act, type: 'solid', width: 1.5 },
               label: {
-                formatter: `wanted ${show(data.wanted, 'velocity')}`,
-                position: 'insideStartTop',
+                formatter: `wanted ${show(data.wanted, units.value.speed)}`,
+                position: low ? 'insideEndTop' : 'insideStartTop',
                 rotate: 0,
-                distance: [-4, 4],
+                distance: low ? [4, 2] : [-4, 4],
                 align: speed(data.wanted) > right * 0.5 ? 'right' : 'left',
                 color: act,
                 fontFamily: SANS,
@@ -122,9 +131,9 @@ const option = computed(() => {
                     symbolSize: 10,
                     itemStyle: { color: sheet, borderColor: pen, borderWidth: 1.6 },
                     label: {
-                      formatter: show(data.settles, 'velocity'),
-                      position: 'left',
-                      offset: [2, 11],
+                      formatter: show(data.settles, units.value.speed),
+                      position: low ? 'top' : 'left',
+                      offset: low ? [0, -12] : [2, 11],
                       color: pen,
                       fontFamily: MONO,
                       fontSize: 11,
@@ -137,29 +146,17 @@ const option = computed(() => {
   };
 });
 
-function axis(max: number, second: string, hair: string) {
-  return {
-    type: 'value',
-    min: 0,
-    max,
-    splitNumber: 4,
-    axisLabel: { color: second, fontFamily: MONO, fontSize: 11, showMaxLabel: false },
-    axisLine: { show: true, lineStyle: { color: second } },
-    splitLine: { lineStyle: { color: hair } },
-  };
-}
-
 function tip(items: readonly { seriesName: string; data: readonly [number, number] }[]): string {
   const first = items.find((item) => item.data);
   if (!first) return '';
-  return `${digits(first.data[0])} ${split(1, 'velocity').unit}: ${digits(first.data[1])} ${split(1, 'force').unit}\n${first.seriesName}`;
+  return `${digits(first.data[0])} ${split(1, units.value.speed).unit}: ${digits(first.data[1])} ${split(1, units.value.force).unit}\n${first.seriesName}`;
 }
 
 const table = computed(() => ({
-  head: [`speed, ${split(1, 'velocity').unit}`, `${word.value}, ${split(1, 'force').unit}`, 'held by'],
+  head: [`speed, ${split(1, units.value.speed).unit}`, `${word.value}, ${split(1, units.value.force).unit}`, 'held by'],
   rows: (reach.value?.points ?? [])
     .filter((_, i) => i % 4 === 0)
-    .map((point) => [digits(speed(point.speed)), digits(force(Math.max(0, point.force))), NAMES[point.heldBy]]),
+    .map((point) => [digits(speed(point.speed)), digits(force(Math.max(0, point.force))), HELD_BY_NAMES[point.heldBy]]),
 }));
 const summary = computed(() => {
   const data = reach.value;
@@ -167,8 +164,8 @@ const summary = computed(() => {
   const settles =
     data.settles === undefined
       ? 'It cannot move the load.'
-      : `It settles at ${show(data.settles, 'velocity')}; wanted is ${show(data.wanted, 'velocity')}.`;
-  return `At rest it pulls ${show(data.points[0]?.force ?? 0, 'force')} against a load of ${show(data.load, 'force')}. ${settles}`;
+      : `It settles at ${show(data.settles, units.value.speed)}; wanted is ${show(data.wanted, units.value.speed)}.`;
+  return `At rest it pulls ${show(data.points[0]?.force ?? 0, units.value.force)} against a load of ${show(data.load, units.value.force)}. ${settles}`;
 });
 </script>
 
@@ -176,9 +173,10 @@ const summary = computed(() => {
   <ChartFrame
     v-if="reach"
     title="Reach"
-    :caption="`${word}, ${split(1, 'force').unit}, against speed, ${split(1, 'velocity').unit}`"
+    :caption="`${word}, ${split(1, units.force).unit}, against speed, ${split(1, units.speed).unit}`"
     :option="option"
     :table="table"
     :summary="summary"
-  />
+    ><template #title><slot name="title" /></template
+  ></ChartFrame>
 </template>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { digits } from '@rough-gear/core';
 import { computed } from 'vue';
-import { useChartInk, tipLook, MONO, SANS } from '../composables/useChartInk.js';
+import { useChartInk, MONO, SANS } from '../composables/useChartInk.js';
 import { useDisplay } from '../composables/useDisplay.js';
 import { useMechanism } from '../composables/useMechanism.js';
+import { useSpread } from '../composables/useSpread.js';
 import ChartFrame from './ChartFrame.vue';
+import { bandSeries, outputUnits } from './charts/forceChart.js';
+import { runChartFrame } from './charts/runChart.js';
 
 /** One go at full effort over time: currents and speed above, pack volts below. */
 const { job, path } = useMechanism();
@@ -13,12 +16,17 @@ const { show, split } = useDisplay();
 
 const run = computed(() => job.value.run);
 const perRope = computed(() => path.value.asked.perCoordinate);
-const speed = (value: number) => Number(split(value * perRope.value, 'velocity', 6).number);
+const units = computed(() => outputUnits(path.value));
+const { spread } = useSpread();
+const speed = (value: number) => Number(split(value * perRope.value, units.value.speed, 6).number);
+/** Whether the run has an end of its own: a place, or a speed. */
+const ends = computed(() => path.value.asked.travel ?? path.value.asked.target);
 const outcome = computed(() => {
   const { run: data } = job.value;
   if (!data) return '';
   if (data.outcome === 'stalled') return 'stalls';
-  return path.value.asked.travel === undefined
+  if (data.outcome === 'cannot-stop') return 'cannot stop';
+  return ends.value === undefined
     ? 'pushes on'
     : data.outcome === 'arrived'
       ? `there at ${show(data.time, 'time')}`
@@ -26,11 +34,11 @@ const outcome = computed(() => {
 });
 
 const option = computed(() => {
-  const { ink: pen, second, hair, act, a, b } = ink.value;
+  const { ink: pen, second, act, a, b } = ink.value;
   const data = run.value;
   if (!data) return {};
   const asked = path.value.asked;
-  const end = Math.max(data.time, asked.travel === undefined ? 0 : asked.time) * 1.06;
+  const end = Math.max(data.time, ends.value === undefined ? 0 : asked.time) * 1.06;
   const volts = data.samples.map((sample) => sample.packVoltage);
   const label = (value: string, colour: string, at: readonly number[], position: string) => ({
     symbol: 'circle',
@@ -50,67 +58,28 @@ const option = computed(() => {
       },
     ],
   });
+  /** A short run leaves room at its right: its names stand there, one under the other. */
+  const beside = data.time < 0.72 * end;
+  const greatest = Math.max(data.peakMotorCurrent, data.peakSupplyCurrent);
+  const aside = (row: number): readonly number[] => [data.time * 1.02, greatest * (0.92 - 0.16 * row)];
   const place = (share: number) =>
     data.samples[Math.min(data.samples.length - 1, Math.floor(data.samples.length * share))]!;
+  const speedName = `speed, ${split(1, units.value.speed).unit}`;
   const [early, middle, late] = [place(0.22), place(0.62), place(0.8)];
-  const value = {
-    type: 'value',
-    axisLabel: { color: second, fontFamily: MONO, fontSize: 11, hideOverlap: true },
-    axisLine: { show: true, lineStyle: { color: second } },
-    splitLine: { show: false },
-  };
   const line = { type: 'line', showSymbol: false };
   const least = Math.min(...volts);
   return {
-    animation: false,
-    textStyle: { fontFamily: SANS },
-    grid: [
-      { left: 44, right: 40, top: 10, bottom: 76 },
-      { left: 44, right: 40, height: 40, bottom: 22 },
-    ],
-    tooltip: { ...tipLook(ink.value), formatter: tip },
-    axisPointer: { link: [{ xAxisIndex: 'all' }] },
-    xAxis: [
-      { ...value, min: 0, max: end, axisLabel: { show: false }, splitLine: { show: true, lineStyle: { color: hair } } },
-      {
-        ...value,
-        gridIndex: 1,
-        min: 0,
-        max: end,
-        axisLabel: { ...value.axisLabel, showMaxLabel: false, formatter: (t: number) => `${digits(t)} s` },
-      },
-    ],
-    yAxis: [
-      {
-        ...value,
-        min: 0,
-        splitNumber: 4,
-        axisLabel: { ...value.axisLabel, formatter: (t: number) => `${digits(t)} A` },
-        splitLine: { show: true, lineStyle: { color: hair } },
-      },
-      {
-        ...value,
-        min: 0,
-        splitNumber: 4,
-        position: 'right',
-        max: (extent: { max: number }) => extent.max * 1.2,
-        axisLabel: { ...value.axisLabel, showMaxLabel: false, formatter: (t: number) => digits(t, 2) },
-      },
-      {
-        ...value,
-        gridIndex: 1,
-        scale: true,
-        splitNumber: 1,
-        axisLabel: { ...value.axisLabel, formatter: (t: number) => `${digits(t)} V` },
-      },
-    ],
+    ...runChartFrame(end, ink.value, tip),
     series: [
+      ...bandSeries(spread.value?.speed, (time) => time, speed, second, 1),
       {
         ...line,
         name: 'motor current',
         data: data.samples.map((sample) => [sample.time, sample.motorCurrent]),
         lineStyle: { color: a, width: 1.8, type: [2, 2] },
-        markPoint: label('motor, each', a, [early.time, early.motorCurrent], 'right'),
+        markPoint: beside
+          ? label('··· motor, each', a, aside(0), 'right')
+          : label('motor, each', a, [early.time, early.motorCurrent], 'right'),
         markLine: {
           symbol: 'none',
           silent: true,
@@ -129,7 +98,7 @@ const option = computed(() => {
                 fontSize: 11,
               },
             },
-            ...(asked.travel === undefined
+            ...(ends.value === undefined
               ? []
               : [
                   {
@@ -155,7 +124,15 @@ const option = computed(() => {
         name: 'pack current',
         data: data.samples.map((sample) => [sample.time, sample.supplyCurrent]),
         lineStyle: { color: b, width: 1.8, type: [7, 4] },
-        markPoint: label('pack, all', b, [middle.time, middle.supplyCurrent], 'bottom'),
+        markPoint: beside
+          ? {
+              ...label(`– – ${fed.value}, all`, b, aside(1), 'right'),
+              data: [
+                label(`– – ${fed.value}, all`, b, aside(1), 'right'),
+                label(`— ${speedName}`, pen, aside(2), 'right'),
+              ].flatMap(({ data: points }) => points),
+            }
+          : label(`${fed.value}, all`, b, [middle.time, middle.supplyCurrent], 'bottom'),
       },
       {
         ...line,
@@ -163,7 +140,7 @@ const option = computed(() => {
         yAxisIndex: 1,
         data: data.samples.map((sample) => [sample.time, speed(sample.speed)]),
         lineStyle: { color: pen, width: 1.8 },
-        markPoint: label(`speed, ${split(1, 'velocity').unit}`, pen, [late.time, speed(late.speed)], 'top'),
+        markPoint: beside ? { data: [] } : label(speedName, pen, [late.time, speed(late.speed)], 'top'),
       },
       {
         ...line,
@@ -172,7 +149,7 @@ const option = computed(() => {
         yAxisIndex: 2,
         data: data.samples.map((sample) => [sample.time, sample.packVoltage]),
         lineStyle: { color: act, width: 1.6 },
-        markPoint: label(`pack, least ${show(least, 'voltage')}`, act, [late.time, late.packVoltage], 'top'),
+        markPoint: label(`${fed.value}, least ${show(least, 'voltage')}`, act, [late.time, late.packVoltage], 'top'),
       },
     ],
   };
@@ -181,7 +158,7 @@ const option = computed(() => {
 const UNITS: Record<string, () => string> = {
   'motor current': () => 'A',
   'pack current': () => 'A',
-  speed: () => split(1, 'velocity').unit,
+  speed: () => split(1, units.value.speed).unit,
   'pack volts': () => 'V',
 };
 
@@ -194,7 +171,7 @@ function tip(items: readonly { seriesName: string; data: readonly [number, numbe
 }
 
 const table = computed(() => ({
-  head: ['time, s', `speed, ${split(1, 'velocity').unit}`, 'motor, A', 'pack, A', 'pack, V'],
+  head: ['time, s', `speed, ${split(1, units.value.speed).unit}`, 'motor, A', 'pack, A', 'pack, V'],
   rows: (run.value?.samples ?? [])
     .filter((_, i, all) => i % Math.ceil(all.length / 25) === 0 || i === all.length - 1)
     .map((sample) => [
@@ -208,17 +185,30 @@ const table = computed(() => ({
 const summary = computed(() => {
   const data = run.value;
   if (!data) return 'Not known: a figure is missing.';
-  return `${outcome.value}. Top speed ${show(data.topSpeed * perRope.value, 'velocity')}, peak pack current ${show(data.peakSupplyCurrent, 'current')}, least pack voltage ${show(data.leastPackVoltage, 'voltage')}.`;
+  return `${outcome.value}. Top speed ${show(data.topSpeed * perRope.value, units.value.speed)}, peak pack current ${show(data.peakSupplyCurrent, 'current')}, least pack voltage ${show(data.leastPackVoltage, 'voltage')}.`;
 });
+const HOW = {
+  moving: 'one go at full effort',
+  stop: 'full effort, then braking late',
+  trapezoid: 'by its commanded motion',
+} as const;
+/** Pulses command a stepper; a servo goes as fast as it goes. Its volts are its rail's. */
+const how = computed(() => {
+  if (path.value.asked.pulses) return 'as the pulses command';
+  return path.value.machine === 'servo' ? 'as fast as it goes, standing at the end' : HOW[path.value.asked.profile];
+});
+const fed = computed(() => (path.value.machine === 'servo' ? 'rail' : 'pack'));
 const caption = computed(() => {
   const data = run.value;
   if (!data) return '';
   const heat =
     data.windingTemperature === undefined ? '' : ` · winding ${show(data.windingTemperature, 'temperature')} after it`;
-  return `one go at full effort · ${show(data.packEnergy, 'energy')} from the pack · ${show(data.rmsMotorCurrent, 'current')} rms in each motor${heat}`;
+  return `${how.value} · ${show(data.packEnergy, 'energy')} from the ${fed.value} · ${show(data.rmsMotorCurrent, 'current')} rms in each motor${heat}`;
 });
 </script>
 
 <template>
-  <ChartFrame v-if="run" title="Run" :caption="caption" :option="option" :table="table" :summary="summary" />
+  <ChartFrame v-if="run" title="Run" :caption="caption" :option="option" :table="table" :summary="summary"
+    ><template #title><slot name="title" /></template
+  ></ChartFrame>
 </template>

@@ -7,7 +7,13 @@ import SourceTag from './SourceTag.vue';
 import TexFormula from './TexFormula.vue';
 
 /** A number's working: its formula, the same with the numbers in it, each step, and where every input came from. */
-const { working, title } = defineProps<{ working: Expression | undefined; title: string; note?: string }>();
+const { working, title } = defineProps<{
+  working: Expression | undefined;
+  title: string;
+  note?: string;
+  /** Of the page of models. */
+  section?: string | undefined;
+}>();
 defineEmits<{ close: [] }>();
 
 const { show } = useDisplay();
@@ -66,5 +72,10 @@ function result(value: number, dimension: Dimension): string {
         <SourceTag :source="figure.source" />
       </li>
     </ul>
+    <p v-if="section" class="mt-3 text-sm">
+      <RouterLink class="act underline" :to="{ name: 'models', hash: `#${section}` }" target="_blank"
+        >The model behind it, with its assumptions</RouterLink
+      >
+    </p>
   </BaseDialog>
 </template>

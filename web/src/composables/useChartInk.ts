@@ -10,6 +10,7 @@ const NAMES = {
   sheet: '--sheet',
   a: '--series-a',
   b: '--series-b',
+  gives: '--gives',
 };
 
 export type ChartInk = Readonly<Record<keyof typeof NAMES, string>>;

@@ -1,15 +1,22 @@
 import {
   currentChoice,
+  dcDriveOf,
   evaluateMechanism,
   resolvePath,
   SITUATIONS,
+  type AnyPath,
   type Change,
   type Choice,
+  type DcDrive,
+  type DcPath,
+  type ServoDrive,
+  type ServoPath,
+  type StepDrive,
+  type StepPath,
   type JobResult,
   type Mechanism,
   type MechanismResult,
   type Plan,
-  type PowerPath,
   type SituationId,
 } from '@rough-gear/core';
 import { computed, inject, provide, type ComputedRef, type InjectionKey, type WritableComputedRef } from 'vue';
@@ -21,7 +28,7 @@ export interface MechanismContext {
   readonly plan: ComputedRef<Plan>;
   readonly mechanism: ComputedRef<Mechanism>;
   readonly choice: ComputedRef<Choice>;
-  readonly path: ComputedRef<PowerPath>;
+  readonly path: ComputedRef<AnyPath>;
   readonly result: ComputedRef<MechanismResult>;
   readonly job: ComputedRef<JobResult>;
   /** The same job before the last gesture; absent where nothing moved. */
@@ -104,6 +111,38 @@ export function useMechanism(): MechanismContext {
   const context = inject(KEY);
   if (!context) throw new Error('no mechanism is open above this component');
   return context;
+}
+
+/** The same below what is shown for plain motors only. */
+export function useDcMechanism() {
+  const context = useMechanism();
+  return {
+    ...context,
+    path: context.path as ComputedRef<DcPath>,
+    drive: computed<DcDrive>(() => dcDriveOf(context.choice.value)),
+  };
+}
+
+/** The same below what is shown for motors that take pulses only. */
+export function useStepMechanism() {
+  const context = useMechanism();
+  return {
+    ...context,
+    path: context.path as ComputedRef<StepPath>,
+    drive: computed(() => context.choice.value.drive as StepDrive),
+    driveAt: computed(() => [...context.choiceAt.value, 'drive']),
+  };
+}
+
+/** The same below what is shown for position servos only. */
+export function useServoMechanism() {
+  const context = useMechanism();
+  return {
+    ...context,
+    path: context.path as ComputedRef<ServoPath>,
+    drive: computed(() => context.choice.value.drive as ServoDrive),
+    driveAt: computed(() => [...context.choiceAt.value, 'drive']),
+  };
 }
 
 /** The situation to open first: the worst, and of equals the one that gives at the least multiple. */

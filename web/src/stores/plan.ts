@@ -32,6 +32,8 @@ export const usePlan = defineStore('plan', () => {
   let gestureStart: Plan | undefined;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending = false;
+  /** What changes a plan on the server by another way; opening waits for it. */
+  let elsewhere: Promise<unknown> = Promise.resolve();
 
   const canUndo = computed(() => past.value.length > 0);
   const canRedo = computed(() => future.value.length > 0);
@@ -54,6 +56,7 @@ export const usePlan = defineStore('plan', () => {
     document.value = undefined;
     failure.value = '';
     loading.value = true;
+    await elsewhere;
     const kept = readKept(planId);
     try {
       const fresh = await api.open(planId);
@@ -76,12 +79,17 @@ export const usePlan = defineStore('plan', () => {
     }
   }
 
-  /** Forgets a plan that has changed on the server by another way, so that it is fetched anew. */
-  function forget(planId: string): void {
-    if (id.value !== planId) return;
-    clearTimeout(timer);
-    id.value = undefined;
-    document.value = undefined;
+  /** Changes a plan on the server by another way: who opens it next waits for that, and fetches it anew. */
+  async function changeElsewhere(planId: string, work: () => Promise<unknown>): Promise<void> {
+    await flush();
+    if (id.value === planId) {
+      clearTimeout(timer);
+      id.value = undefined;
+      document.value = undefined;
+    }
+    const done = work();
+    elsewhere = done.catch(() => undefined);
+    await done;
   }
 
   function takeStored(fresh: StoredPlan): void {
@@ -269,7 +277,7 @@ export const usePlan = defineStore('plan', () => {
     undo,
     redo,
     replace,
-    forget,
+    changeElsewhere,
     flush,
     keepMine,
     takeTheirs,

@@ -1,20 +1,26 @@
 import {
+  compareVariant,
   evaluate,
   findMends,
   ratioMarks,
   resolvePath,
   rulerSpan,
+  spreadBuilds,
   sweepRatios,
   type Mend,
   type MechanismResult,
   type Plan,
   type RatioMarks,
+  type Spread,
   type SweepPoint,
   type Target,
+  type Variant,
+  type VariantResult,
 } from '@rough-gear/core';
 import { expose } from 'comlink';
 
 const SWEEP_POINTS = 41;
+const SPREAD_SLICE = 40;
 
 /** Lets messages in between two slices, so that a newer request or a stop is heard. */
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
@@ -23,6 +29,8 @@ const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve
 export class CoreWorker {
   private sweeping = 0;
   private mending = 0;
+  private spreading = 0;
+  private comparing = 0;
 
   /** Headlines of all mechanisms, without the runs' samples. */
   evaluate(plan: Plan): readonly MechanismResult[] {
@@ -72,6 +80,46 @@ export class CoreWorker {
       if (mine !== this.mending) return undefined;
     }
     return found;
+  }
+
+  async spread(
+    plan: Plan,
+    mechanismId: string,
+    jobId: string,
+    count: number,
+    progress: (share: number) => void,
+  ): Promise<Spread | undefined> {
+    const mine = ++this.spreading;
+    const builds = spreadBuilds(plan, mechanismId, jobId, { count });
+    for (;;) {
+      const next = builds.next();
+      if (next.done) return next.value;
+      if (next.value % SPREAD_SLICE === 0) {
+        progress(next.value / count);
+        await breathe();
+        if (mine !== this.spreading) return undefined;
+      }
+    }
+  }
+
+  stopSpread(): void {
+    this.spreading++;
+  }
+
+  async compare(
+    plan: Plan,
+    mechanismId: string,
+    jobId: string,
+    variants: readonly Variant[],
+  ): Promise<readonly VariantResult[] | undefined> {
+    const mine = ++this.comparing;
+    const results: VariantResult[] = [];
+    for (const variant of variants) {
+      results.push(compareVariant(plan, mechanismId, jobId, variant));
+      await breathe();
+      if (mine !== this.comparing) return undefined;
+    }
+    return results;
   }
 
   stopMarks(): void {

@@ -1,10 +1,11 @@
 import { show } from '../../format/show.js';
 import { div, mul, named, num } from '../../worked/expression.js';
 import { backEmfConstantOf, figureOf } from '../../worked/terms.js';
+import type { DcPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
 
 /** A brushless controller follows the motor up to an electrical speed: pole pairs × rpm. */
-export const erpm: CheckRule = {
+export const erpm: CheckRule<DcPath> = {
   id: 'erpm',
   name: 'electrical speed',
   link: 'controller',

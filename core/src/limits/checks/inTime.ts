@@ -1,14 +1,31 @@
 import { show } from '../../format/show.js';
+import type { Run } from '../../motion/run.js';
+import type { PowerPath } from '../../powerpath/path.js';
 import { div, found, named } from '../../worked/expression.js';
 import { figureOf } from '../../worked/terms.js';
 import type { CheckRule } from '../check.js';
+import { RUN_NEEDS } from '../needs.js';
 
-/** Does a run at full effort arrive in the time asked? */
+/** What keeps a run from its end, short and as a sentence. */
+function whyNot(
+  { load, asked }: PowerPath,
+  run: Run | undefined,
+): { readonly there: string; readonly sentence: string } {
+  if (run?.outcome === 'cannot-stop')
+    return { there: 'cannot stop there', sentence: 'Its brakes cannot stop it at the end: the load pushes on.' };
+  if (run?.outcome !== 'stalled')
+    return { there: 'not within a minute', sentence: 'At full effort it is not there within a minute.' };
+  const place = show(run.place * asked.perCoordinate, load.unit === 'm' ? 'length' : 'angle');
+  const there = run.place > 0 ? `stalls after ${place}` : 'does not move';
+  return { there, sentence: `At full effort it ${there}.` };
+}
+
+/** Does a run by the job's profile arrive in the time asked? */
 export const inTime: CheckRule = {
   id: 'in-time',
   name: 'in time',
   link: 'load',
-  needs: ['motor', 'rotor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'grip', 'job'],
+  needs: RUN_NEEDS,
   run: true,
   levers: [
     'shallower',
@@ -21,33 +38,22 @@ export const inTime: CheckRule = {
     'counterforce',
     'grip',
     'parallel',
+    'spring',
+    'brake-limit',
   ],
-  applies: (path) => path.asked.travel !== undefined,
+  applies: (path) => path.asked.travel !== undefined || path.asked.target !== undefined,
   answer: (path, run) => {
     const asked = { value: path.asked.time, dimension: 'time' as const };
-    if (!run || run.outcome !== 'arrived') {
-      const stalled = run?.outcome === 'stalled';
-      const there = stalled
-        ? run.place > 0
-          ? `stalls after ${show(run.place, 'length')}`
-          : 'does not move'
-        : 'not within a minute';
-      return {
-        outcome: { multiple: 0 },
-        asked,
-        there,
-        sentence: stalled ? `At full effort it ${there}.` : 'At full effort it is not there within a minute.',
-      };
-    }
-    const time = found(
-      't_{run}',
-      'time of a run at full effort',
-      'time',
-      run.time,
-      'by stepping the motion from rest to the end',
-    );
+    if (!run || run.outcome !== 'arrived') return { outcome: { multiple: 0 }, asked, ...whyNot(path, run) };
+    const time = found('t_{run}', 'time of a run', 'time', run.time, 'by stepping the motion from rest to the end');
     return {
-      outcome: { multiple: path.asked.time / run.time },
+      // A motion commanded to take exactly its time is in time, whatever the last digit says.
+      outcome: {
+        multiple:
+          run.time <= path.asked.time * (1 + 1e-9)
+            ? Math.max(1, path.asked.time / run.time)
+            : path.asked.time / run.time,
+      },
       asked,
       there: { value: run.time, dimension: 'time' },
       sentence: `It is there in ${show(run.time, 'time')}; ${show(path.asked.time, 'time')} are allowed.`,

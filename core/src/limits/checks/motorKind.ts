@@ -1,7 +1,8 @@
+import type { DcPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
 
 /** The controller must be made for the motor's kind. */
-export const motorKind: CheckRule = {
+export const motorKind: CheckRule<DcPath> = {
   id: 'motor-kind',
   name: 'controller fits the motor',
   link: 'controller',

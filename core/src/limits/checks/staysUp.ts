@@ -1,5 +1,8 @@
 import type { Holder } from '../../plan/plan.js';
-import type { CheckRule } from '../check.js';
+import { show, showMultiple } from '../../format/show.js';
+import { worstHoldingPlace, type PowerPath } from '../../powerpath/path.js';
+import type { AnyPath } from '../../powerpath/resolve.js';
+import type { CheckAnswer, CheckRule } from '../check.js';
 
 const HELD_BY: Readonly<Record<Holder, string>> = {
   nothing: 'nothing',
@@ -8,18 +11,45 @@ const HELD_BY: Readonly<Record<Holder, string>> = {
   stage: 'a stage that stays',
 };
 
+/** What an unpowered stepper's detent holds on q: n·Td·(G/r)/ηb; nothing for any other machine. */
+function detentHold(path: AnyPath): number {
+  if (path.machine !== 'step' || path.step.detentTorque === 0) return 0;
+  const { step, train, radius, motors } = path;
+  return (motors * step.detentTorque * (train.total / radius)) / Math.max(train.backEfficiency, 1e-9);
+}
+
+const FALLS = 'Nothing keeps it up when the power goes: it falls on whoever stands under it.';
+
+/** With nothing but the machine itself: what that means without power. */
+function unheld(path: AnyPath, held: number): Pick<CheckAnswer, 'outcome' | 'there' | 'sentence'> {
+  const detent = detentHold(path);
+  const dimension = path.load.unit === 'm' ? 'force' : 'torque';
+  if (detent > 0) {
+    const multiple = detent / held;
+    return {
+      outcome: { holds: multiple >= 2 },
+      there: `detent, ${showMultiple(multiple)}`,
+      sentence: `Without power only the detent of the stepper holds: ${show(detent, dimension)} against ${show(held, dimension)}.${multiple >= 2 ? '' : ` ${FALLS}`}`,
+    };
+  }
+  if (path.machine === 'servo')
+    return { outcome: { holds: false }, there: 'nothing', sentence: `Without power a servo lets go. ${FALLS}` };
+  return { outcome: { holds: false }, there: 'nothing', sentence: FALLS };
+}
+
 /** A lifted load asks what keeps it up when the power goes. */
-export const staysUp: CheckRule = {
+export const staysUp: CheckRule<AnyPath> = {
   id: 'stays-up',
   name: 'stays up, power off',
   link: 'output',
   needs: ['load', 'output'],
   run: false,
   levers: ['holder'],
-  applies: (path) => path.job.kind === 'raise',
+  applies: (path) => path.lifted,
   answer: (path) => {
     const asked = 'must not fall';
-    if (path.load.holdForce(0) <= 0) {
+    const held = path.load.holdForce(worstHoldingPlace(path));
+    if (held <= 0) {
       return {
         outcome: { holds: true },
         asked,
@@ -27,16 +57,27 @@ export const staysUp: CheckRule = {
         sentence: 'The counterforce carries the load, power or not.',
       };
     }
-    const byStage = path.train.backEfficiency === 0;
-    const holder = path.holder === 'nothing' && byStage ? 'stage' : path.holder;
-    const claimed = holder === 'stage' && !byStage;
-    const holds = holder !== 'nothing' && !claimed;
-    const there = claimed ? 'no stage stays' : HELD_BY[holder];
-    const sentence = holds
-      ? `With the power off it stays up: ${there}.`
-      : claimed
-        ? 'No stage of this train stays by itself: the load runs back when the power goes.'
-        : 'Nothing keeps it up when the power goes: it falls on whoever stands under it.';
-    return { outcome: { holds }, asked, there, sentence };
+    const holder = holderOf(path);
+    if (holder === 'claimed')
+      return {
+        outcome: { holds: false },
+        asked,
+        there: 'no stage stays',
+        sentence: 'No stage of this train stays by itself: the load runs back when the power goes.',
+      };
+    if (holder === 'nothing') return { asked, ...unheld(path, held) };
+    return {
+      outcome: { holds: true },
+      asked,
+      there: HELD_BY[holder],
+      sentence: `With the power off it stays up: ${HELD_BY[holder]}.`,
+    };
   },
 };
+
+/** What holds it; a stage that is said to stay must be one. */
+function holderOf({ train, holder }: PowerPath): Holder | 'claimed' {
+  const byStage = train.backEfficiency === 0;
+  if (holder === 'nothing' && byStage) return 'stage';
+  return holder === 'stage' && !byStage ? 'claimed' : holder;
+}

@@ -1,27 +1,104 @@
-import type { CheckId, CheckRule } from '../check.js';
+import type { DcPath } from '../../powerpath/path.js';
+import type { AnyPath } from '../../powerpath/resolve.js';
+import type { ServoPath } from '../../powerpath/servoPath.js';
+import type { StepPath } from '../../powerpath/stepPath.js';
+import type { CheckRule } from '../check.js';
+import { returnCharge, returnVolts } from './brakes.js';
 import { erpm } from './erpm.js';
+import { fitsTogether } from './fitsTogether.js';
+import { follows } from './follows.js';
+import { heldBack } from './heldBack.js';
 import { inTime } from './inTime.js';
+import { jam } from './jam.js';
+import { charge, matchBreakers, matchHeat } from './matchDay.js';
 import { motorKind } from './motorKind.js';
+import { branchPlug, mainPlug } from './plugs.js';
+import { recovers } from './recovers.js';
+import { resolves } from './resolves.js';
+import { deadSpots } from './servo/deadSpots.js';
+import { railGround, railMoving, railSource, railStalled, railVoltsFull, railVoltsLeast } from './servo/rail.js';
+import { tip } from './servo/tip.js';
+import { travel } from './servo/travel.js';
+import { creep, holdsStill, startsLoaded } from './slowControl.js';
 import { staysUp } from './staysUp.js';
+import { driverCurrent, setCurrent } from './step/currents.js';
+import { draw } from './step/draw.js';
+import { driverKind } from './step/driverKind.js';
+import { keepsStep } from './step/keepsStep.js';
+import { kick } from './step/kick.js';
+import { pulseRate } from './step/pulseRate.js';
+import { resolvesSteps } from './step/resolves.js';
+import { resonance } from './step/resonance.js';
+import { signal } from './step/signal.js';
+import { standingHeat } from './step/standingHeat.js';
+import { startsAtOnce } from './step/startsAtOnce.js';
+import { driverVoltsFull, driverVoltsLeast } from './step/window.js';
 import { voltsFull } from './voltsFull.js';
 import { voltsLeast } from './voltsLeast.js';
 import { branchWire, mainWire } from './wires.js';
 
-/** Every check. A new one is one new file and one line here. */
-export const CHECKS: readonly CheckRule[] = [
+/** The checks of wires and plugs: the same for every machine. */
+const WIRING: readonly CheckRule<AnyPath>[] = [branchWire, mainWire, branchPlug, mainPlug];
+
+/** Every check of direct-current motors, those about the job first. A new one is one new file and one line here. */
+export const CHECKS: readonly CheckRule<DcPath>[] = [
   inTime,
+  recovers,
+  follows,
   staysUp,
+  heldBack,
+  creep,
+  startsLoaded,
+  holdsStill,
+  jam,
+  resolves,
+  matchHeat,
+  matchBreakers,
+  charge,
   motorKind,
   voltsFull,
   voltsLeast,
-  branchWire,
-  mainWire,
+  returnVolts,
+  returnCharge,
+  ...WIRING,
   erpm,
+  fitsTogether,
 ];
 
-/** The rule of an id. Throws for one that does not exist. */
-export function checkRule(id: CheckId): CheckRule {
-  const found = CHECKS.find((rule) => rule.id === id);
-  if (!found) throw new Error(`there is no check ${id}`);
-  return found;
-}
+/** Every check of a motor that takes pulses. */
+export const STEP_CHECKS: readonly CheckRule<StepPath>[] = [
+  inTime,
+  keepsStep,
+  staysUp,
+  startsAtOnce,
+  resonance,
+  kick,
+  resolvesSteps,
+  standingHeat,
+  pulseRate,
+  signal,
+  driverKind,
+  setCurrent,
+  driverCurrent,
+  driverVoltsFull,
+  driverVoltsLeast,
+  draw,
+  ...WIRING,
+  fitsTogether,
+];
+
+/** Every check of position servos. */
+export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = [
+  inTime,
+  staysUp,
+  travel,
+  deadSpots,
+  tip,
+  railVoltsFull,
+  railVoltsLeast,
+  railMoving,
+  railStalled,
+  railSource,
+  railGround,
+  ...WIRING,
+];

@@ -1,14 +1,16 @@
 import { show } from '../../format/show.js';
 import { div, found, mul, named, sub } from '../../worked/expression.js';
 import { figureOf, restVoltageOf, supplyResistanceOf } from '../../worked/terms.js';
+import type { DcPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
+import { RUN_NEEDS } from '../needs.js';
 
 /** In a run at full effort the pack must not sag to where the controller lets go. */
-export const voltsLeast: CheckRule = {
+export const voltsLeast: CheckRule<DcPath> = {
   id: 'volts-least',
   name: 'sagging pack in window',
   link: 'pack',
-  needs: ['window', 'motor', 'rotor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'grip', 'job'],
+  needs: ['window', ...RUN_NEEDS],
   run: true,
   levers: ['supply-limit-down', 'stator-limit-down', 'parallel', 'thicker-wire', 'deeper'],
   applies: () => true,

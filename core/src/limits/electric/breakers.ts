@@ -1,8 +1,8 @@
 import { operatingAt } from '../../powerpath/operating.js';
-import type { PathProtection, PowerPath } from '../../powerpath/path.js';
+import type { PathProtection, DcPath } from '../../powerpath/path.js';
 import { holdingCurrent, tripCurrent, type Breaker } from '../../protection/breaker.js';
 import { div, exp, max, mul, named, neg, num, sqrt, sub, found, type Expression } from '../../worked/expression.js';
-import { figureOf, motorsOf } from '../../worked/terms.js';
+import { figureOf, motorsOf, workingSecondsOf } from '../../worked/terms.js';
 import type { Limit } from '../limit.js';
 import { SITUATIONS, situationOf, type Situation } from '../situation.js';
 import { supplySideLimit } from './electricLimit.js';
@@ -14,7 +14,7 @@ interface Watched {
   readonly others: number;
 }
 
-function watched(path: PowerPath, where: 'main' | 'branch'): Watched | undefined {
+function watched(path: DcPath, where: 'main' | 'branch'): Watched | undefined {
   const protection: PathProtection | undefined = path[where];
   if (!protection?.breaker) return undefined;
   if (where === 'main') return { breaker: protection.breaker, share: path.drive.motors, others: path.pack.others };
@@ -25,9 +25,12 @@ function watched(path: PowerPath, where: 'main' | 'branch'): Watched | undefined
  * Heat a breaker carries from the goes before, 0…1: the mean square of what the job draws while
  * working, over its share of the time.
  */
-function heatBefore(path: PowerPath, { breaker, share, others }: Watched): number {
+function heatBefore(path: DcPath, { breaker, share, others }: Watched): number {
   const working = situationOf(path, 'working');
-  const { supplyCurrent: supply = Infinity } = operatingAt(path, working.demand, working.speed);
+  const { drive } = path;
+  // A job beyond the pack's greatest power draws what that power takes, not more.
+  const most = drive.restVoltage / (2 * drive.supplyResistance);
+  const { supplyCurrent: supply = most } = operatingAt(path, working.demand, working.speed);
   const through = share * supply + others;
   return Math.min(1, path.asked.dutyShare * (through / holdingCurrent(breaker)) ** 2);
 }
@@ -50,7 +53,7 @@ function breakerLimit(where: 'main' | 'branch', words: Pick<Limit, 'id' | 'name'
   });
 }
 
-function supplyWorking(path: PowerPath, situation: Situation, where: 'main' | 'branch', on: Watched): Expression {
+function supplyWorking(path: DcPath, situation: Situation, where: 'main' | 'branch', on: Watched): Expression {
   const before = heatBefore(path, on);
   const heat = found(
     '\\theta_0',
@@ -76,9 +79,10 @@ function supplyWorking(path: PowerPath, situation: Situation, where: 'main' | 'b
   return named('I_b', 'supply current of one motor', 'current', div(max(num(0), sub(trip, others)), share));
 }
 
-function secondsWorking(path: PowerPath, situation: Situation): Expression {
+function secondsWorking(path: DcPath, situation: Situation): Expression {
   if (situation.id === 'holding') return figureOf(path, 'job.held');
-  if (situation.id === 'working' || path.job.kind === 'push') return figureOf(path, 'job.time');
+  if (situation.id === 'working') return workingSecondsOf(path);
+  if (situation.acceleration === 0) return figureOf(path, 'job.time');
   return num(situation.seconds, 'v/a');
 }
 

@@ -1,19 +1,21 @@
 import { CELLS } from '../../pack/cells.js';
-import type { PowerPath } from '../../powerpath/path.js';
+import type { DcPath } from '../../powerpath/path.js';
 import { div, max, mul, named, num, sub, type Expression } from '../../worked/expression.js';
 import { figureOf, restVoltageOf, supplyResistanceOf } from '../../worked/terms.js';
 import { SITUATIONS } from '../situation.js';
 import { supplySideLimit } from './electricLimit.js';
 
-/** Where the controller would switch off, or the cells would be harmed, whichever comes first. */
-function brownOutVoltage(path: PowerPath): number {
+/** Where the controller or the robot's computers switch off, or the cells would be harmed, whichever comes first. */
+function brownOutVoltage(path: DcPath): number {
   const lowest = path.controller.lowestVoltage;
-  return Number.isNaN(lowest) ? path.pack.floor : Math.max(path.pack.floor, lowest);
+  const floor = Math.max(path.pack.floor, path.pack.brownOut);
+  return Number.isNaN(lowest) ? floor : Math.max(floor, lowest);
 }
 
-function brownOutWorking(path: PowerPath): Expression {
+function brownOutWorking(path: DcPath): Expression {
   const { chemistry, series } = path.pack.figures;
-  const floor = mul(num(series), num(CELLS[chemistry].floor, 'cell floor'));
+  const cells = mul(num(series), num(CELLS[chemistry].floor, 'cell floor'));
+  const floor = max(cells, figureOf(path, 'pack.brownOut'));
   const of = Number.isNaN(path.controller.lowestVoltage)
     ? floor
     : max(floor, figureOf(path, 'controller.lowestVoltage'));

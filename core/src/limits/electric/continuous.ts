@@ -1,4 +1,4 @@
-import type { PowerPath } from '../../powerpath/path.js';
+import type { DcPath } from '../../powerpath/path.js';
 import { div, mul, named, num, sqrt } from '../../worked/expression.js';
 import { dutyShareOf, figureOf } from '../../worked/terms.js';
 import type { Situation } from '../situation.js';
@@ -7,9 +7,9 @@ import { electricLimit } from './electricLimit.js';
 /** A brushless motor at rest heats one phase twice as much as the mean. */
 const BRUSHLESS_AT_REST = 0.71;
 
-const atRest = (path: PowerPath): number => (path.motor.type === 'brushless' ? BRUSHLESS_AT_REST : 1);
+const atRest = (path: DcPath): number => (path.motor.type === 'brushless' ? BRUSHLESS_AT_REST : 1);
 
-function steady(path: PowerPath, situation: Situation): number {
+function steady(path: DcPath, situation: Situation): number {
   if (situation.id === 'holding') return path.motor.continuousCurrent * atRest(path);
   return path.motor.continuousCurrent / Math.sqrt(path.asked.dutyShare);
 }
@@ -32,6 +32,7 @@ export const continuous = electricLimit({
     'longer',
     'less-push',
     'counterforce',
+    'spring',
     'smaller-drum',
     'holder',
   ],

@@ -1,6 +1,6 @@
 import { currentAtSupply } from '../../controller/currents.js';
 import type { Need } from '../../figures/figure.js';
-import type { PowerPath } from '../../powerpath/path.js';
+import type { DcPath } from '../../powerpath/path.js';
 import { add, div, max, min, mul, named, num, pow, sqrt, sub, type Expression } from '../../worked/expression.js';
 import {
   askedAccelerationOf,
@@ -8,6 +8,7 @@ import {
   backEmfConstantOf,
   efficiencyOf,
   figureOf,
+  freeCurrentOf,
   leverOf,
   loopOf,
   motorsOf,
@@ -19,11 +20,11 @@ import type { Limit } from '../limit.js';
 import { speedWorking, type Situation, type SituationId } from '../situation.js';
 
 /** What an electric limit says of itself; capacity and working follow from its motor current. */
-interface ElectricSpec extends Omit<Limit, 'electric' | 'needs' | 'capacity' | 'working'> {
+interface ElectricSpec extends Omit<Limit<DcPath>, 'electric' | 'needs' | 'capacity' | 'working'> {
   readonly also?: readonly Need[];
   /** Current of one motor at which the limit is reached, A. */
-  motorCurrent(path: PowerPath, situation: Situation): number;
-  currentWorking(path: PowerPath, situation: Situation): Expression;
+  motorCurrent(path: DcPath, situation: Situation): number;
+  currentWorking(path: DcPath, situation: Situation): Expression;
 }
 
 const BASE: readonly Need[] = ['motor', 'pack', 'wiring', 'controller', 'train', 'output', 'load'];
@@ -35,7 +36,7 @@ function needsOf(situation: SituationId, also: readonly Need[]): readonly Need[]
 }
 
 /** Makes a rung of a motor current: §"what gives first", the same force formula for all of them. */
-export function electricLimit({ also = [], motorCurrent, currentWorking, ...spec }: ElectricSpec): Limit {
+export function electricLimit({ also = [], motorCurrent, currentWorking, ...spec }: ElectricSpec): Limit<DcPath> {
   return {
     ...spec,
     electric: true,
@@ -49,7 +50,7 @@ export function electricLimit({ also = [], motorCurrent, currentWorking, ...spec
  * Output force of a motor current: n·Kt·(I − I0 − I1·ω)·(G/r)·η, less n·Jr·(G/r)²·η·a when starting;
  * holding n·Kt·I·(G/r)/ηb, since then the losses help.
  */
-export function forceOf(path: PowerPath, situation: Situation, current: number): number {
+export function forceOf(path: DcPath, situation: Situation, current: number): number {
   const { drive, train, radius } = path;
   const { motor, motors } = drive;
   const lever = train.total / radius;
@@ -66,7 +67,7 @@ export function forceOf(path: PowerPath, situation: Situation, current: number):
   return perAmpere * Math.max(0, net) - rotors;
 }
 
-function forceWorking(path: PowerPath, situation: Situation, current: Expression): Expression {
+function forceWorking(path: DcPath, situation: Situation, current: Expression): Expression {
   const force = path.load.unit === 'm' ? 'force' : 'torque';
   if (situation.id === 'holding') {
     return named(
@@ -76,7 +77,7 @@ function forceWorking(path: PowerPath, situation: Situation, current: Expression
       div(mul(motorsOf(path), torqueConstantOf(path), current, leverOf(path)), backEfficiencyOf(path)),
     );
   }
-  const free = figureOf(path, 'motor.freeCurrent');
+  const free = freeCurrentOf(path);
   if (situation.id === 'working') {
     const net = sub(current, free, mul(figureOf(path, 'motor.freeCurrentPerSpeed'), motorSpeedOf(path, situation)));
     return named(
@@ -104,17 +105,17 @@ function forceWorking(path: PowerPath, situation: Situation, current: Expression
 }
 
 /** ω = v·G/r */
-export const motorSpeedOf = (path: PowerPath, situation: Situation): Expression =>
+export const motorSpeedOf = (path: DcPath, situation: Situation): Expression =>
   named('\\omega', 'motor speed', 'speed', mul(speedWorking(path, situation.id), leverOf(path)));
 
 /** What a supply-side limit says of itself: the supply current of one motor. */
 interface SupplySpec extends Omit<ElectricSpec, 'motorCurrent' | 'currentWorking'> {
-  supplyCurrent(path: PowerPath, situation: Situation): number;
-  supplyWorking(path: PowerPath, situation: Situation): Expression;
+  supplyCurrent(path: DcPath, situation: Situation): number;
+  supplyWorking(path: DcPath, situation: Situation): Expression;
 }
 
 /** Makes a rung of a supply current: R'·I² + Ke·ω·I = (Voc − Rs·Ib)·Ib. */
-export function supplySideLimit({ supplyCurrent, supplyWorking, ...spec }: SupplySpec): Limit {
+export function supplySideLimit({ supplyCurrent, supplyWorking, ...spec }: SupplySpec): Limit<DcPath> {
   return electricLimit({
     ...spec,
     motorCurrent: (path, situation) =>

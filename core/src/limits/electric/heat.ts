@@ -12,7 +12,7 @@ export const heat = electricLimit({
   goodFirst: false,
   also: ['heat', 'job'],
   situations: ['holding'],
-  levers: ['held-shorter', 'deeper', 'motors', 'lighter', 'counterforce', 'holder'],
+  levers: ['held-shorter', 'deeper', 'motors', 'lighter', 'counterforce', 'spring', 'holder'],
   applies: () => true,
   motorCurrent: ({ drive, motor, asked }) => currentToLimit(drive.motor.resistance, motor.thermal, asked.held),
   currentWorking: ({ drive, motor, asked }) =>

@@ -21,6 +21,7 @@ export const volts = electricLimit({
     'longer',
     'less-push',
     'counterforce',
+    'spring',
     'smaller-drum',
     'parallel',
   ],

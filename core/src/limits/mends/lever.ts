@@ -1,6 +1,6 @@
 import type { Change } from '../../plan/change.js';
 import type { Mechanism, Plan } from '../../plan/plan.js';
-import type { PowerPath } from '../../powerpath/path.js';
+import type { AnyPath } from '../../powerpath/resolve.js';
 
 export type LeverId =
   | 'deeper'
@@ -20,15 +20,38 @@ export type LeverId =
   | 'stator-limit-down'
   | 'supply-limit'
   | 'supply-limit-down'
+  | 'brake-limit'
+  | 'brake-limit-down'
+  | 'return-limit'
+  | 'return-limit-down'
+  | 'spring'
+  | 'more-inertia'
+  | 'thicker-screw'
   | 'breaker'
   | 'thicker-wire'
   | 'thicker-main'
-  | 'parallel';
+  | 'parallel'
+  | 'set-current'
+  | 'set-current-down'
+  | 'idle-current'
+  | 'idle-current-down'
+  | 'finer-steps'
+  | 'coarser-steps'
+  | 'gentler'
+  | 'with-ramp'
+  | 'signal-transistor'
+  | 'signal-resistor'
+  | 'shorter-horn'
+  | 'stronger-rail'
+  | 'rail-volts'
+  | 'rail-volts-down'
+  | 'rail-regulator'
+  | 'join-grounds';
 
 export interface LeverContext {
   readonly plan: Plan;
   readonly mechanism: Mechanism;
-  readonly path: PowerPath;
+  readonly path: AnyPath;
 }
 
 /** A lever set to a place: what it changes, and what that reads like. */

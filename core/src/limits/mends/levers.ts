@@ -1,54 +1,26 @@
-import type { FigureName } from '../../figures/table.js';
-import { digits } from '../../format/show.js';
+import { digits, show } from '../../format/show.js';
 import { GRAVITY } from '../../load/gravity.js';
 import type { Change } from '../../plan/change.js';
-import { currentChoice } from '../../plan/plan.js';
+import { currentChoice, dcDriveOf } from '../../plan/plan.js';
 import type { BreakerPart } from '../../plan/part.js';
 import { quantityOf } from '../../plan/quantityOf.js';
+import { branchOf } from '../../plan/branchOf.js';
 import type { ProtectedNode } from '../../plan/supply.js';
+import { jobKindOf } from '../../job/table.js';
 import { thinnestWire } from '../../protection/wire.js';
 import { tuneTotal } from '../../sizing/tuneTotal.js';
 import { applyChanges } from '../../plan/change.js';
+import { worstHoldingPlace } from '../../powerpath/path.js';
 import { resolvePath } from '../../powerpath/resolve.js';
 import type { Lever, LeverContext, LeverId } from './lever.js';
+import { capital, choiceAt, driveAt, figureLever, freshId, roundOutwards } from './leverTools.js';
+import { SERVO_LEVERS } from './servoLevers.js';
+import { STEP_LEVERS } from './stepLevers.js';
 
 const FARTHEST_RATIO = 4;
 const MOST_MOTORS = 6;
 const WORDS = ['no', 'One', 'Two', 'Three', 'Four', 'Five', 'Six'];
 
-/** A figure of the plan that is simply made smaller or greater. */
-function figureLever(
-  id: LeverId,
-  name: FigureName,
-  farthest: number,
-  label: (value: number, from: number) => string,
-  unit: (value: number) => string,
-): Lever {
-  return {
-    id,
-    span: ({ path }) => {
-      const from = path.figures[name]?.value;
-      return from === undefined || from <= 0 ? undefined : { from, to: from * farthest };
-    },
-    set: ({ path }, value) => {
-      const figure = path.figures[name]!;
-      const rounded = roundOutwards(value, farthest > 1);
-      return {
-        changes: [{ at: figure.at, to: quantityOf(rounded, unit(rounded)) }],
-        label: label(rounded, figure.value!),
-      };
-    },
-  };
-}
-
-/** Two significant digits and a half: away from where it stands, so that the mend still does it. */
-function roundOutwards(value: number, up: boolean): number {
-  const step = 10 ** (Math.floor(Math.log10(value)) - 1) / 2;
-  const rounded = up ? Math.ceil(value / step - 1e-9) * step : Math.floor(value / step + 1e-9) * step;
-  return Number(rounded.toPrecision(6));
-}
-
-const kilograms = (value: number) => `${digits(value)} kg`;
 const seconds = (value: number) => `${digits(value)} s`;
 const newtons = (value: number) => `${digits(value)} N`;
 const amperes = (value: number) => `${digits(value)} A`;
@@ -71,13 +43,15 @@ function ratioLever(id: 'deeper' | 'shallower', factor: number, words: string): 
 
 const motors: Lever = {
   id: 'motors',
-  span: ({ path }) => (path.drive.motors < MOST_MOTORS ? { from: path.drive.motors, to: MOST_MOTORS } : undefined),
+  span: ({ path }) => (path.motors < MOST_MOTORS ? { from: path.motors, to: MOST_MOTORS } : undefined),
   set: ({ plan, mechanism, path }, value) => {
     const count = Math.ceil(value - 1e-9);
-    const more = count - path.drive.motors;
+    const more = count - path.motors;
+    const servo = path.machine === 'servo';
     return {
-      changes: [{ at: [...driveAt({ plan, mechanism, path }), 'motors'], to: count }],
-      label: more === 1 ? 'One more motor' : `${WORDS[count]} motors in all`,
+      changes: [{ at: [...driveAt({ plan, mechanism, path }), servo ? 'servos' : 'motors'], to: count }],
+      label:
+        more === 1 ? `One more ${servo ? 'servo' : 'motor'}` : `${WORDS[count]} ${servo ? 'servos' : 'motors'} in all`,
     };
   },
 };
@@ -92,19 +66,18 @@ const lighter: Lever = {
     const figure = path.figures[massKey({ path })]!;
     const rounded = roundOutwards(value, false);
     return {
-      changes: [{ at: figure.at, to: quantityOf(rounded, kilograms(rounded)) }],
-      label: `${kilograms(figure.value!)} down to ${kilograms(rounded)}`,
+      changes: [{ at: figure.at, to: quantityOf(rounded, show(rounded, figure.dimension)) }],
+      label: `${figure.dimension === 'mass' ? '' : `${capital(figure.label)} `}${show(figure.value!, figure.dimension)} down to ${show(rounded, figure.dimension)}`,
     };
   },
 };
 
-const massKey = ({ path }: Pick<LeverContext, 'path'>): string =>
-  path.job.kind === 'raise' ? 'job.mass' : 'output.mass';
+const massKey = ({ path }: Pick<LeverContext, 'path'>): string => jobKindOf(path.job.kind).heavy;
 
 const counterforce: Lever = {
   id: 'counterforce',
   span: ({ path }) => {
-    if (path.job.kind !== 'raise') return undefined;
+    if (!path.figures['job.counterforce']) return undefined;
     const weight = (path.figures['job.mass']?.value ?? NaN) * GRAVITY;
     const from = path.figures['job.counterforce']?.value ?? 0;
     // From a hair above nothing, since the search goes by factors.
@@ -119,29 +92,55 @@ const counterforce: Lever = {
   },
 };
 
+/** A spring across the pivot that takes part of an arm's weight. */
+const spring: Lever = {
+  id: 'spring',
+  span: ({ path }) => {
+    const rate = path.figures['output.springRate'];
+    if (!rate) return undefined;
+    const heaviest = path.load.holdForce(worstHoldingPlace(path));
+    return { from: Math.max(rate.value ?? 0, 0.02 * heaviest), to: heaviest };
+  },
+  set: ({ path }, value) => {
+    const rounded = roundOutwards(value, true);
+    return {
+      changes: [{ at: path.figures['output.springRate']!.at, to: quantityOf(rounded, show(rounded, 'stiffness')) }],
+      label: `A spring of ${show(rounded, 'stiffness')}`,
+    };
+  },
+};
+
 const holder: Lever = {
   id: 'holder',
-  span: ({ path }) => (path.job.kind === 'raise' && path.holder !== 'ratchet' ? { from: 1, to: 2 } : undefined),
+  span: ({ path }) => (path.lifted && path.holder !== 'ratchet' ? { from: 1, to: 2 } : undefined),
   set: (context) => ({
     changes: [{ at: [...choiceAt(context), 'output', 'holder'], to: 'ratchet' }],
-    label: 'A ratchet on the drum',
+    label: `A ratchet on the ${jobKindOf(context.path.job.kind).outputTitle.toLowerCase()}`,
   }),
 };
 
+type LimitKey = 'statorLimit' | 'supplyLimit' | 'brakeLimit' | 'returnLimit';
+const LIMIT_WORDS: Readonly<Record<LimitKey, string>> = {
+  statorLimit: 'motor-side',
+  supplyLimit: 'pack-side',
+  brakeLimit: 'braking',
+  returnLimit: 'return',
+};
+
 /** A limit set in the controller. Beyond what the part gives it asks for another controller, and says so. */
-function limitLever(id: LeverId, key: 'statorLimit' | 'supplyLimit', up: boolean): Lever {
-  const words = key === 'statorLimit' ? 'motor-side' : 'pack-side';
+function limitLever(id: LeverId, key: LimitKey, up: boolean): Lever {
+  const words = LIMIT_WORDS[key];
   return {
     id,
     span: ({ path }) => {
-      const from = path.drive[key];
+      const from = path.machine === 'dc' ? path.drive[key] : undefined;
       return from === undefined ? undefined : { from, to: from * (up ? 4 : 0.2) };
     },
     set: (context, value) => {
       const rounded = roundOutwards(value, up);
       const changes: Change[] = [{ at: [...driveAt(context), key], to: quantityOf(rounded, amperes(rounded)) }];
       const { plan, mechanism } = context;
-      const partId = currentChoice(mechanism).drive.controller;
+      const partId = dcDriveOf(currentChoice(mechanism)).controller;
       const part = plan.parts[partId]?.part;
       const rating = part?.kind === 'controller' ? part[key]?.si : undefined;
       const beyond = up && rating !== undefined && rounded > rating;
@@ -166,10 +165,9 @@ function limitLever(id: LeverId, key: 'statorLimit' | 'supplyLimit', up: boolean
 
 const BREAKER_SIZES = [5, 10, 15, 20, 30, 40, 50, 60, 80, 100, 120];
 
+/** The branch a drive hangs on, behind a rail or not. */
 const branchNode = ({ plan, mechanism }: LeverContext): ProtectedNode | undefined =>
-  plan.supply.find(
-    (node): node is ProtectedNode => node.kind === 'branch' && node.id === currentChoice(mechanism).drive.node,
-  );
+  branchOf(plan, currentChoice(mechanism).drive.node);
 
 /** A branch breaker of at least this rating, with the wire that typically goes with it. */
 function breakerAtLeast(context: LeverContext, needed: number): { changes: Change[]; rated: number } | undefined {
@@ -262,22 +260,6 @@ function multiplied(as: string, by: number): string {
   return as.replace(/^[\d.]+/, (text) => digits(Number(text) * by));
 }
 
-const choiceAt = ({ plan, mechanism }: LeverContext) => {
-  const choice = currentChoice(mechanism);
-  return ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice)];
-};
-
-const driveAt = (context: LeverContext) => [...choiceAt(context), 'drive'];
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** An id no other part has: "breaker-2". */
-export function freshId(taken: Readonly<Record<string, unknown>>, kind: string): string {
-  let i = 1;
-  while (`${kind}-${i}` in taken) i++;
-  return `${kind}-${i}`;
-}
-
 /** Every lever by its id. A new one is one new line here. */
 export const LEVERS: Readonly<Record<LeverId, Lever>> = {
   deeper: ratioLever('deeper', FARTHEST_RATIO, 'Gear down to'),
@@ -315,8 +297,29 @@ export const LEVERS: Readonly<Record<LeverId, Lever>> = {
   'stator-limit-down': limitLever('stator-limit-down', 'statorLimit', false),
   'supply-limit': limitLever('supply-limit', 'supplyLimit', true),
   'supply-limit-down': limitLever('supply-limit-down', 'supplyLimit', false),
+  'brake-limit': limitLever('brake-limit', 'brakeLimit', true),
+  'brake-limit-down': limitLever('brake-limit-down', 'brakeLimit', false),
+  'return-limit': limitLever('return-limit', 'returnLimit', true),
+  'return-limit-down': limitLever('return-limit-down', 'returnLimit', false),
+  spring,
+  'more-inertia': figureLever(
+    'more-inertia',
+    'output.flywheelInertia',
+    6,
+    (value) => `Wheels of ${show(value, 'inertia')}`,
+    (value) => show(value, 'inertia'),
+  ),
+  'thicker-screw': figureLever(
+    'thicker-screw',
+    'output.screwDiameter',
+    4,
+    (value) => `Screw ⌀ ${millimetres(value)}`,
+    millimetres,
+  ),
   breaker,
   'thicker-wire': wireLever('thicker-wire', 'branch'),
   'thicker-main': wireLever('thicker-main', 'main'),
   parallel,
+  ...STEP_LEVERS,
+  ...SERVO_LEVERS,
 };

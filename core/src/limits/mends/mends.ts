@@ -27,7 +27,7 @@ export function* findMends(plan: Plan, mechanismId: string, target: Target): Gen
   const mechanism = mechanismOf(plan, mechanismId);
   const before = evaluateMechanism(plan, mechanism);
   const context: LeverContext = { plan, mechanism, path: resolvePath(plan, mechanism, target.jobId) };
-  for (const id of leversOf(target)) {
+  for (const id of leversOf(context.path, target)) {
     const setting = solve(context, LEVERS[id], target);
     yield setting && judge(plan, mechanismId, target, before, id, setting);
   }

@@ -2,11 +2,11 @@ import { runOf } from '../../evaluate/mechanism.js';
 import type { Mechanism, Plan } from '../../plan/plan.js';
 import { resolvePath } from '../../powerpath/resolve.js';
 import { checkOf, type CheckId } from '../check.js';
-import { checkRule } from '../checks/table.js';
+import { checkRule, limitOf } from '../../machine/table.js';
+import type { AnyPath } from '../../powerpath/resolve.js';
 import { ladderOf } from '../ladder.js';
 import type { LimitId } from '../limit.js';
 import type { SituationId } from '../situation.js';
-import { limitOf } from '../table.js';
 import type { LeverId } from './lever.js';
 
 /** What a mend should lift to its wanted margin: a rung in a situation, or a check. */
@@ -18,9 +18,11 @@ export type Target =
 export function metBy(plan: Plan, mechanism: Mechanism, target: Target): number {
   const path = resolvePath(plan, mechanism, target.jobId);
   if ('check' in target) {
-    const rule = checkRule(target.check);
+    const rule = checkRule(path, target.check);
+    // A change may do away with the question itself: with a ramp nothing starts at once.
+    if (!rule.applies(path)) return Infinity;
     const check = checkOf(rule, path, rule.run ? runOf(path) : undefined);
-    return check.multiple ?? (check.verdict === 'enough' ? 1 : 0);
+    return check.multiple !== undefined ? check.multiple / (check.wants ?? 1) : check.verdict === 'enough' ? 1 : 0;
   }
   const ladder = ladderOf(path, target.situation);
   if (ladder.idle) return Infinity;
@@ -28,6 +30,6 @@ export function metBy(plan: Plan, mechanism: Mechanism, target: Target): number 
   return rung?.multiple === undefined ? 0 : rung.multiple / rung.wants;
 }
 
-export function leversOf(target: Target): readonly LeverId[] {
-  return 'check' in target ? checkRule(target.check).levers : limitOf(target.rung).levers;
+export function leversOf(path: AnyPath, target: Target): readonly LeverId[] {
+  return 'check' in target ? checkRule(path, target.check).levers : limitOf(path, target.rung).levers;
 }

@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import {
   applyChanges,
+  MECHANISM_JOBS,
   proposeMechanism,
+  SERVO_USES,
+  WISHES,
   type Change,
   type MechanismKind,
   type PackNode,
   type Quantity,
+  type ServoUseId,
+  type WishMachine,
 } from '@rough-gear/core';
 import { computed, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -13,9 +18,9 @@ import BaseDialog from '../../components/BaseDialog.vue';
 import ChoiceField from '../../components/ChoiceField.vue';
 import LinkDrawing from '../../components/LinkDrawing.vue';
 import { api } from '../../api/client.js';
-import { useDisplay } from '../../composables/useDisplay.js';
 import { useShelf } from '../../composables/useShelf.js';
 import { usePlan } from '../../stores/plan.js';
+import { MACHINES, shelfFor } from './machines.js';
 import WishField from './WishField.vue';
 
 /** A kind, the numbers that decide and the pack: a first path follows, all marked typical, and the gauge answers. */
@@ -25,16 +30,30 @@ const emit = defineEmits<{ close: [] }>();
 const plan = usePlan();
 const router = useRouter();
 const { shelf: packs, load: loadPacks } = useShelf('pack');
-const { show } = useDisplay();
 
-const KINDS: { kind: MechanismKind; title: string; says: string; name: string }[] = [
-  { kind: 'lift', title: 'Straight lift', says: 'raises a load on a rope or slide', name: 'Lift' },
-  { kind: 'drive-base', title: 'Drive base', says: 'the robot on its wheels', name: 'Drive base' },
-];
-const kind = ref<MechanismKind>('lift');
+/** A tile of the dialog: a kind of mechanism, or for a servo what it is used for. */
+interface Tile {
+  readonly id: string;
+  readonly kind: MechanismKind;
+  readonly use?: ServoUseId;
+}
+
+const machine = ref<WishMachine>('dc');
+const KINDS = (Object.keys(MECHANISM_JOBS) as MechanismKind[]).map((kind): Tile => ({ id: kind, kind }));
+const USES = (Object.keys(SERVO_USES) as ServoUseId[]).map((use): Tile => ({
+  id: use,
+  kind: SERVO_USES[use].kind,
+  use,
+}));
+/** Servos are asked for by their use. A walker's leg takes a servo. */
+const tiles = computed(() => (machine.value === 'servo' ? USES : KINDS.filter(({ kind }) => kind !== 'leg')));
+const tileId = ref('lift');
+const tile = computed(() => tiles.value.find(({ id }) => id === tileId.value) ?? tiles.value[0]!);
+const wishOf = ({ kind, use }: Tile) => (use ? SERVO_USES[use] : WISHES[kind]);
+const wish = computed(() => wishOf(tile.value));
 const name = ref('');
 // Shallow: what is typed goes into the plan as it is, and the plan to the worker.
-const values = shallowReactive<Partial<Record<'mass' | 'distance' | 'time' | 'every' | 'push', Quantity>>>({});
+const values = shallowReactive<Record<string, Quantity | undefined>>({});
 const pack = ref('keep');
 const failure = ref('');
 const busy = ref(false);
@@ -43,7 +62,7 @@ watch(
   () => open,
   (now) => {
     if (!now) return;
-    Object.assign(values, { mass: undefined, distance: undefined, time: undefined, every: undefined, push: undefined });
+    for (const key of Object.keys(values)) values[key] = undefined;
     [name.value, failure.value, pack.value] = ['', '', 'keep'];
     void loadPacks();
   },
@@ -57,24 +76,23 @@ const packOptions = computed(() => [
     .filter(({ part }) => part.name !== packName.value)
     .map(({ id, part }) => ({ value: id, text: part.name })),
 ]);
-const ready = computed(() => values.mass && values.distance && values.time);
+const ready = computed(() => wish.value.fields.every(({ key, optional }) => optional || values[key]));
 
 async function add(): Promise<void> {
   const document = plan.document;
-  const { mass, distance, time, every, push } = values;
-  if (!document || !mass || !distance || !time) return;
+  if (!document || !ready.value) return;
   busy.value = true;
   failure.value = '';
   try {
-    const shelf = (await Promise.all(['motor', 'controller', 'breaker'].map((one) => api.shelf(one)))).flat();
+    const shelf = await shelfFor(machine.value, (one) => api.shelf(one));
+    const given = wish.value.fields.flatMap(({ key }) => (values[key] ? [[key, values[key]] as const] : []));
+    const { kind, use } = tile.value;
     const wanted = {
-      kind: kind.value,
-      name: name.value.trim() || KINDS.find((one) => one.kind === kind.value)!.name,
-      mass,
-      distance,
-      time,
-      ...(every ? { every } : {}),
-      ...(push ? { push } : {}),
+      kind,
+      ...(use ? { use } : {}),
+      machine: machine.value,
+      name: name.value.trim() || wish.value.name,
+      values: Object.fromEntries(given),
     };
     const packChanges = packChange();
     const proposed = proposeMechanism(applyChanges(document, packChanges), wanted, shelf);
@@ -101,46 +119,37 @@ function packChange(): readonly Change[] {
 </script>
 
 <template>
-  <BaseDialog :open="open" title="Add a mechanism" @close="$emit('close')">
+  <BaseDialog :open="open" title="Add a mechanism" wide @close="$emit('close')">
     <form class="flex flex-col gap-3" @submit.prevent="add">
-      <div role="radiogroup" aria-label="Kind" class="grid grid-cols-2 gap-3">
-        <label
-          v-for="one in KINDS"
-          :key="one.kind"
-          class="squared flex cursor-pointer flex-col items-center border p-3 text-center has-focus-visible:outline-2"
-          :class="kind === one.kind ? 'border-2 border-ink' : 'border-line'"
-        >
-          <input v-model="kind" type="radio" name="kind" :value="one.kind" class="sr-only" />
-          <LinkDrawing :kind="one.kind" />
-          <b>{{ one.title }}</b><span class="text-xs text-second">{{ one.says }}</span>
+      <div role="radiogroup" aria-label="Turned by" class="flex flex-wrap gap-x-5 gap-y-1">
+        <label v-for="one in MACHINES" :key="one.id" class="flex items-center gap-1.5" :title="one.says">
+          <input v-model="machine" type="radio" name="machine" :value="one.id" class="size-4" />
+          <span :class="machine === one.id ? 'font-semibold' : ''">{{ one.title }}</span>
         </label>
       </div>
-      <div class="grid grid-cols-2 gap-x-4 gap-y-2">
+      <div role="radiogroup" aria-label="Kind" class="grid grid-cols-3 gap-2">
+        <label
+          v-for="one in tiles"
+          :key="one.id"
+          class="squared flex cursor-pointer items-center gap-2 border px-2 py-1 has-focus-visible:outline-2"
+          :class="tile.id === one.id ? 'border-2 border-ink' : 'border-line'"
+        >
+          <input v-model="tileId" type="radio" name="kind" :value="one.id" class="sr-only" />
+          <LinkDrawing :kind="one.kind" class="shrink-0" />
+          <span class="min-w-0"
+            ><b class="block leading-tight">{{ wishOf(one).title }}</b
+            ><span class="block text-xs leading-tight text-second">{{ wishOf(one).says }}</span></span
+          >
+        </label>
+      </div>
+      <div class="grid grid-cols-2 gap-x-4 gap-y-2 sm:grid-cols-3">
         <WishField
-          v-model="values.mass"
-          :label="kind === 'lift' ? 'what: the load' : 'what: the whole robot'"
-          dimension="mass"
-          hint="20 kg"
-        />
-        <WishField
-          v-model="values.distance"
-          label="how far"
-          dimension="length"
-          :hint="kind === 'lift' ? '1.35 m' : '6 m'"
-        />
-        <WishField v-model="values.time" label="in what time" dimension="time" hint="1.6 s" />
-        <WishField
-          v-model="values.every"
-          label="how often: once every"
-          dimension="time"
-          :hint="`${show(15, 'time')}, typical`"
-        />
-        <WishField
-          v-if="kind === 'drive-base'"
-          v-model="values.push"
-          label="push with"
-          dimension="force"
-          hint="0.4 of its weight, typical"
+          v-for="field in wish.fields"
+          :key="`${tile.id}-${field.key}`"
+          v-model="values[field.key]"
+          :label="field.label"
+          :dimension="field.dimension"
+          :hint="field.hint"
         />
         <ChoiceField :value="pack" label="pack" :options="packOptions" @change="pack = $event" />
         <div>
@@ -150,12 +159,17 @@ function packChange(): readonly Change[] {
             v-model="name"
             maxlength="80"
             class="w-full border-b border-ink bg-transparent py-0.5"
-            :placeholder="KINDS.find((one) => one.kind === kind)?.name"
+            :placeholder="wish.name"
           />
         </div>
       </div>
       <p class="text-xs text-second">
-        Motor, controller, breaker and ratio are proposed, all marked typical. Each is one click from being replaced.
+        {{
+          machine === 'servo'
+            ? 'The weakest servo that does it is proposed, on the robot’s servo rail; the demands are typical for this use.'
+            : 'Motor, controller or driver, breaker and ratio are proposed, all marked typical.'
+        }}
+        Each is one click from being replaced.
       </p>
       <p v-if="failure" role="alert" class="text-gives">{{ failure }}</p>
       <div class="flex justify-end gap-3">

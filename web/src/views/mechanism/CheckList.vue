@@ -14,7 +14,7 @@ defineEmits<{ choose: [check: CheckId]; working: [check: Check] }>();
 
 const { show } = useDisplay();
 const open = ref(false);
-const DECIDE: readonly CheckId[] = ['in-time', 'stays-up'];
+const DECIDE: readonly CheckId[] = ['in-time', 'recovers', 'follows', 'stays-up', 'held-back', 'jam', 'resolves'];
 
 const standing = computed(() => checks.filter((check) => check.verdict !== 'enough' || DECIDE.includes(check.id)));
 const rest = computed(() => checks.filter((check) => !standing.value.includes(check)));

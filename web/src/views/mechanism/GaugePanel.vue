@@ -22,7 +22,7 @@ import VerdictKey from './VerdictKey.vue';
 /** What gives first: three situations, the gauge, the answer in a sentence, the mends, the checks. */
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 
-const { job, before, situation, mechanism, result, jobId, commit } = useMechanism();
+const { path, job, before, situation, mechanism, result, jobId, commit } = useMechanism();
 
 const room = ref<HTMLElement>();
 const { height: roomHeight } = useElementSize(room);
@@ -152,12 +152,13 @@ const openRung = computed(() => selectedRung.value ?? ladder.value.first);
     </div>
     <RingsNote />
     <div id="situation-panel" role="tabpanel" :aria-labelledby="`tab-${situation}`" class="flex grow flex-col gap-1.5">
-      <div ref="room" class="min-h-[206px] grow basis-0 max-lg:basis-[280px]">
+      <div ref="room" class="min-h-[218px] grow basis-0 max-lg:basis-[280px]">
         <LimitGauge
           :ladder="ladder"
           :before="before?.ladders[situation]"
           :selected="selected"
-          :height="Math.max(166, roomHeight - 40)"
+          :turning="path.load.unit === 'rad'"
+          :height="Math.max(166, roomHeight - 52)"
           @select="selectRung"
         />
       </div>

@@ -6,30 +6,39 @@ import { toast } from 'vue-sonner';
 import BaseDialog from '../../components/BaseDialog.vue';
 import PowerPath from '../../components/PowerPath.vue';
 import RatioRuler from '../../components/RatioRuler.vue';
-import ReachChart from '../../components/ReachChart.vue';
-import RunChart from '../../components/RunChart.vue';
 import { useMarks } from '../../composables/useMarks.js';
 import { provideMechanism } from '../../composables/useMechanism.js';
+import { provideSpread } from '../../composables/useSpread.js';
 import { usePlan } from '../../stores/plan.js';
+import ChoiceRow from './ChoiceRow.vue';
+import DeskCharts from './DeskCharts.vue';
+import { sectionOf } from '../models/sectionOf.js';
 import GaugePanel from './GaugePanel.vue';
 import GaugeLine from './GaugeLine.vue';
 import LinkPanel from './LinkPanel.vue';
 import MissingFigures from './MissingFigures.vue';
+import SpreadLine from './SpreadLine.vue';
 
 /** The open mechanism: power path above, the open link's fields, ruler and charts, the gauge at the side. */
 const { mechanismId } = defineProps<{ mechanismId: string }>();
 const emit = defineEmits<{
   result: [result: MechanismResult];
-  working: [working: { expression: Expression; title: string }];
+  working: [working: { expression: Expression; title: string; section: string }];
 }>();
 
 const plan = usePlan();
 const router = useRouter();
 const context = provideMechanism(() => mechanismId);
 const { mechanism, result, path, jobId, job, at } = context;
+provideSpread(
+  computed(() => mechanismId),
+  jobId,
+);
 watch(result, (now) => emit('result', now), { immediate: true });
 
-const canRun = computed(() => job.value.run !== undefined && path.value.asked.travel !== undefined);
+const canRun = computed(
+  () => job.value.run !== undefined && (path.value.asked.travel ?? path.value.asked.target) !== undefined,
+);
 const marks = useMarks(
   computed(() => mechanismId),
   jobId,
@@ -38,7 +47,7 @@ const marks = useMarks(
 
 function showWorking(ref: WorkingRef, title: string): void {
   const expression = workingOf(path.value, ref);
-  if (expression) emit('working', { expression, title });
+  if (expression) emit('working', { expression, title, section: sectionOf(ref) });
   else
     toast(
       ref.of === 'check'
@@ -75,23 +84,29 @@ function remove(): void {
     <PowerPath />
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
       <div class="relative flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
+        <ChoiceRow v-if="mechanism.choices.length > 1" />
         <section aria-label="The open link"><LinkPanel @working="showWorking" /></section>
         <RatioRuler
+          v-if="path.machine !== 'servo' || path.stages.length > 0"
           :marks="marks.marks"
           :progress="canRun ? marks.progress : 1"
           @stop="marks.stop"
           @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')"
         />
         <MissingFigures v-if="job.run === undefined" class="grow" />
-        <div v-else class="grid min-h-[230px] grow grid-cols-1 gap-5 sm:grid-cols-2"><ReachChart /><RunChart /></div>
-        <p class="flex items-baseline gap-5 text-xs text-second">
-          <span class="min-w-0 grow"
-            >Guards, eye protection, power off before hands go in. Event rules and local codes overrule this
-            program.</span
+        <template v-else>
+          <DeskCharts />
+          <SpreadLine />
+        </template>
+        <div class="flex flex-wrap items-baseline gap-x-5 text-xs text-second">
+          <span class="min-w-0 grow basis-64"
+            >Guards, eye protection, a stop in reach, power off before hands go in. Local codes and event rules come
+            first.</span
           >
+          <ChoiceRow v-if="mechanism.choices.length === 1" class="whitespace-nowrap" />
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="startRename">Rename</button>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="remove">Remove mechanism</button>
-        </p>
+        </div>
       </div>
       <GaugePanel
         id="gauge"

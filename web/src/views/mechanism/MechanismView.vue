@@ -19,7 +19,7 @@ const results = useResults();
 const adding = ref(false);
 const menuOpen = ref(false);
 const current = shallowRef<MechanismResult>();
-const working = shallowRef<{ expression: Expression; title: string }>();
+const working = shallowRef<{ expression: Expression; title: string; section: string }>();
 
 watch(
   () => planId,
@@ -92,5 +92,10 @@ watch(
     </div>
   </div>
   <AddMechanism :open="adding" @close="adding = false" />
-  <WorkingSheet :working="working?.expression" :title="working?.title ?? ''" @close="working = undefined" />
+  <WorkingSheet
+    :working="working?.expression"
+    :title="working?.title ?? ''"
+    :section="working?.section"
+    @close="working = undefined"
+  />
 </template>

@@ -30,6 +30,13 @@ const DRAWINGS: readonly DrawingKind[] = [
   'wheels',
   'lift',
   'drive-base',
+  'arm',
+  'climb',
+  'shooter',
+  'roller',
+  'turntable',
+  'carriage',
+  'grip',
 ];
 const SOURCES = ['sheet', 'typed', 'measured', 'estimated', 'typical', 'missing'] as const;
 const LINK_DRAWINGS: readonly DrawingKind[] = ['pack', 'controller', 'motor', 'gears', 'lift'];

@@ -66,18 +66,13 @@ function rename({ id, name, revision }: PlanSummary): void {
   naming.value = {
     title: `Rename ${name}`,
     name,
-    done: (next) =>
-      doing(async () => {
-        await api.rename(id, revision, next);
-        open.forget(id);
-      }),
+    done: (next) => doing(() => open.changeElsewhere(id, () => api.rename(id, revision, next))),
   };
 }
 
 function remove({ id, name }: PlanSummary): void {
   void doing(async () => {
-    await api.remove(id);
-    open.forget(id);
+    await open.changeElsewhere(id, () => api.remove(id));
     toast(`${name} is in the bin.`, {
       action: { label: 'Bring back', onClick: () => void doing(() => api.restore(id)) },
     });

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import type { ProtectedNode, WorkingRef } from '@rough-gear/core';
-import { computed } from 'vue';
+import { branchOf, wireLossOf, type ProtectedNode, type WorkingRef } from '@rough-gear/core';
+import { computed, ref } from 'vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
 import FigureField from '../../../components/FigureField.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
@@ -8,17 +9,22 @@ import PartPicker from './PartPicker.vue';
 
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { plan, path, choice, commit } = useMechanism();
+const { show } = useDisplay();
 
-const branch = computed(() =>
-  plan.value.supply.find(
-    (node): node is ProtectedNode => node.kind === 'branch' && node.id === choice.value.drive.node,
-  ),
-);
+const branch = computed(() => branchOf(plan.value, choice.value.drive.node));
 const main = computed(() => plan.value.supply.find((node): node is ProtectedNode => node.kind === 'main'));
 const at = (node: ProtectedNode, key: string) => ['supply', plan.value.supply.indexOf(node), key];
 const breakerName = (node: ProtectedNode): string =>
   node.breaker ? plan.value.parts[node.breaker]!.part.name : 'no breaker';
-const several = computed(() => path.value.drive.motors > 1);
+const more = ref(false);
+/** What the branch's wire loses while working. */
+const wireSaid = computed(() => {
+  const loss = wireLossOf(path.value);
+  return loss
+    ? `While working the branch wire drops ${show(loss.drop, 'voltage')} and gives off ${show(loss.heat, 'power')}.`
+    : '';
+});
+const several = computed(() => path.value.motors > 1);
 </script>
 
 <template>
@@ -32,6 +38,9 @@ const several = computed(() => path.value.drive.motors > 1);
   >
     <PartPicker v-if="branch" kind="breaker" :at="at(branch, 'breaker')" title="A breaker for this branch" />
     <PartPicker v-if="main" kind="breaker" :at="at(main, 'breaker')" title="The main breaker" label="Change the main" />
+    <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
+      {{ more ? 'Less' : 'Plugs' }}
+    </button>
     <button
       type="button"
       class="act min-h-6"
@@ -50,7 +59,16 @@ const several = computed(() => path.value.drive.motors > 1);
     <FigureField figure="main.gauge" allow="not negative" />
     <FigureField figure="main.length" label="main, one way" allow="not negative" />
   </div>
+  <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-6">
+    <FigureField figure="branch.connectors" allow="not negative" />
+    <FigureField figure="branch.connectorResistance" allow="not negative" />
+    <FigureField figure="branch.connectorRated" />
+    <FigureField figure="main.connectors" allow="not negative" />
+    <FigureField figure="main.connectorResistance" allow="not negative" />
+    <FigureField figure="main.connectorRated" />
+  </div>
   <p class="mt-1 flex flex-wrap gap-x-4 text-xs text-second">
+    <span v-if="wireSaid">{{ wireSaid }}</span>
     <label v-if="branch && several" class="flex items-center gap-1.5">
       <input
         type="checkbox"
@@ -58,7 +76,7 @@ const several = computed(() => path.value.drive.motors > 1);
         :checked="branch.together ?? false"
         @change="commit([{ at: at(branch, 'together'), to: ($event.target as HTMLInputElement).checked }])"
       />
-      all {{ path.drive.motors }} motors behind this one breaker
+      all {{ path.motors }} motors behind this one breaker
     </label>
     <span>Your event’s rules and local electrical codes decide over breaker and wire.</span>
   </p>

@@ -1,23 +1,26 @@
 <script setup lang="ts">
 import type { ControllerPart, WorkingRef } from '@rough-gear/core';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import FigureField from '../../../components/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
-import { useMechanism } from '../../../composables/useMechanism.js';
+import { useDcMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
+import ControllerMore from './ControllerMore.vue';
 import PartPicker from './PartPicker.vue';
 
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
-const { plan, choice, choiceAt } = useMechanism();
+const { plan, drive, choiceAt } = useDcMechanism();
 const { show } = useDisplay();
-const part = computed(() => plan.value.parts[choice.value.drive.controller]!.part as ControllerPart);
+const part = computed(() => plan.value.parts[drive.value.controller]!.part as ControllerPart);
 
 /** A limit set above what the controller is made for is said. */
+const more = ref(false);
 const over = computed(() => {
-  const { drive } = choice.value;
   const words = [
-    [drive.statorLimit, part.value.statorLimit, 'motor-side'],
-    [drive.supplyLimit, part.value.supplyLimit, 'pack-side'],
+    [drive.value.statorLimit, part.value.statorLimit, 'motor-side'],
+    [drive.value.supplyLimit, part.value.supplyLimit, 'pack-side'],
+    [drive.value.brakeLimit, part.value.brakeLimit, 'braking'],
+    [drive.value.returnLimit, part.value.returnLimit, 'return'],
   ] as const;
   return words.flatMap(([set, rated, name]) =>
     set && rated && set.si > rated.si
@@ -30,6 +33,9 @@ const over = computed(() => {
 <template>
   <PanelHead title="Controller" :detail="`${part.name}, one for each motor`">
     <PartPicker kind="controller" :at="[...choiceAt, 'drive', 'controller']" title="A controller off the shelf" />
+    <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
+      {{ more ? 'Less' : 'Start, ramp, lock, regulator' }}
+    </button>
     <button
       type="button"
       class="act min-h-6"
@@ -38,9 +44,11 @@ const over = computed(() => {
       Working
     </button>
   </PanelHead>
-  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-6">
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
     <FigureField figure="controller.statorLimit" />
     <FigureField figure="controller.supplyLimit" />
+    <FigureField figure="controller.brakeLimit" />
+    <FigureField figure="controller.returnLimit" />
     <FigureField figure="controller.resistance" label="resistance" allow="not negative" />
     <FigureField figure="controller.lowestVoltage" />
     <FigureField figure="controller.highestVoltage" />
@@ -51,4 +59,5 @@ const over = computed(() => {
     Limits are for each motor. Motor-side is what flows in the winding; pack-side what the controller takes from the
     pack. Emptied, a limit goes back to the controller’s own.
   </p>
+  <ControllerMore v-if="more" />
 </template>

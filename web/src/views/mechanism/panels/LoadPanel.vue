@@ -1,64 +1,76 @@
 <script setup lang="ts">
+import type { Profile } from '@rough-gear/core';
 import { computed, ref } from 'vue';
+import ChoiceField from '../../../components/ChoiceField.vue';
 import FigureField from '../../../components/FigureField.vue';
+import LoadSketch from '../../../components/LoadSketch.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
+import { JOB_ALLOW, JOB_FIELDS, PROFILE_OPTIONS } from './jobFields.js';
+import JobTools from './JobTools.vue';
+import MatchFields from './MatchFields.vue';
 import PanelHead from './PanelHead.vue';
 
-/** The job: the numbers that decide in front, the rest folded with what is typical. */
-const { path, job } = useMechanism();
+/** The job: its drawing, the numbers that decide in front, the rest folded with what is typical. */
+const { path, job, mechanism, at, commit } = useMechanism();
 const more = ref(false);
-/** As many of the rest as fill the row of those that decide. */
-const shown = computed(() => 5 - DECIDING[kind.value].length);
-const kind = computed(() => path.value.job.kind);
-const DECIDING = {
-  sprint: ['output.mass', 'job.distance', 'job.time', 'job.every'],
-  push: ['job.push', 'job.time', 'job.every', 'output.mass'],
-  raise: ['job.mass', 'job.distance', 'job.time', 'job.every'],
-} as const;
-const REST = {
-  sprint: ['job.slope', 'job.shock', 'job.speed', 'job.acceleration', 'job.held'],
-  push: ['job.pushSpeed', 'job.slope', 'job.shock', 'job.held'],
-  raise: ['job.friction', 'job.counterforce', 'job.slope', 'job.shock', 'job.held', 'job.speed', 'job.acceleration'],
-} as const;
-const ALLOW: Record<string, 'any' | 'not negative'> = {
-  'job.slope': 'any',
-  'job.friction': 'not negative',
-  'job.counterforce': 'not negative',
-};
-const DETAILS = {
-  sprint: 'cover a distance in a time',
-  push: 'push against something',
-  raise: 'lift a load by a height in a time',
-};
+const fields = computed(() => JOB_FIELDS[path.value.job.kind]);
+const jobAt = computed(() => [...at.value, 'jobs', mechanism.value.jobs.findIndex(({ id }) => id === job.value.jobId)]);
+const arrives = computed(() => path.value.asked.travel !== undefined);
+/** As many of the rest as fill the rows beside the drawing. */
+const ROOM = 9;
+const shown = computed(() => Math.max(0, ROOM - fields.value.deciding.length - (arrives.value ? 1 : 0) - 1));
+
+const DIRECTIONS = [
+  { value: 'up', text: 'up' },
+  { value: 'down', text: 'down' },
+] as const;
 </script>
 
 <template>
-  <PanelHead title="Load" :detail="`${job.name}: ${DETAILS[kind]}`">
-    <button
-      v-if="REST[kind].length > shown"
-      type="button"
-      class="act min-h-6"
-      :aria-expanded="more"
-      @click="more = !more"
-    >
+  <PanelHead title="Load" :detail="`${job.name}: ${fields.says}`">
+    <JobTools :job-at="jobAt" />
+    <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
       {{ more ? 'Less' : 'More about this job' }}
     </button>
   </PanelHead>
-  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-5">
-    <FigureField v-for="figure in DECIDING[kind]" :key="figure" :figure="figure" />
-    <FigureField
-      v-for="figure in REST[kind].slice(0, shown)"
-      :key="figure"
-      :figure="figure"
-      :allow="ALLOW[figure] ?? 'positive'"
-    />
+  <div class="flex gap-4 max-sm:flex-col">
+    <LoadSketch />
+    <div class="grid min-w-0 grow grid-cols-2 content-start gap-x-4 gap-y-1 sm:grid-cols-3">
+      <FigureField
+        v-for="figure in fields.deciding"
+        :key="figure"
+        :figure="figure"
+        :allow="JOB_ALLOW[figure] ?? 'positive'"
+      />
+      <ChoiceField
+        v-if="arrives"
+        :value="path.asked.profile"
+        label="at the end it"
+        :options="PROFILE_OPTIONS"
+        @change="commit([{ at: [...jobAt, 'profile'], to: $event satisfies Profile }])"
+      />
+      <ChoiceField
+        v-if="path.job.kind === 'raise'"
+        :value="path.job.direction ?? 'up'"
+        label="goes"
+        :options="DIRECTIONS"
+        @change="commit([{ at: [...jobAt, 'direction'], to: $event }])"
+      />
+      <FigureField
+        v-for="figure in fields.rest.slice(0, shown)"
+        :key="figure"
+        :figure="figure"
+        :allow="JOB_ALLOW[figure] ?? 'positive'"
+      />
+    </div>
   </div>
   <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4 xl:grid-cols-5">
     <FigureField
-      v-for="figure in REST[kind].slice(shown)"
+      v-for="figure in fields.rest.slice(shown)"
       :key="figure"
       :figure="figure"
-      :allow="ALLOW[figure] ?? 'positive'"
+      :allow="JOB_ALLOW[figure] ?? 'positive'"
     />
+    <MatchFields />
   </div>
 </template>

@@ -12,18 +12,23 @@ import ChoiceField from '../../../components/ChoiceField.vue';
 import CountField from '../../../components/CountField.vue';
 import FigureField from '../../../components/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
-import { useMechanism } from '../../../composables/useMechanism.js';
+import { useDcMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
+import MotorMake from './MotorMake.vue';
+import { motorForm } from './motorForm.js';
 import PartPicker from './PartPicker.vue';
+import CompareSheet from '../compare/CompareSheet.vue';
 
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
-const { plan, path, choice, choiceAt, commit } = useMechanism();
+const { plan, path, drive, choiceAt, commit } = useDcMechanism();
 const { show } = useDisplay();
 
-const part = computed(() => plan.value.parts[choice.value.drive.motor]!.part as MotorPart);
-const onSheet = computed(() => part.value.data.form === 'sheet');
+const part = computed(() => plan.value.parts[drive.value.motor]!.part as MotorPart);
+const form = computed(() => part.value.data.form);
+const partAt = computed(() => ['parts', drive.value.motor, 'part']);
+const comparing = ref(false);
 const more = ref(false);
-const motors = computed(() => choice.value.drive.motors);
+const motors = computed(() => drive.value.motors);
 const known = computed(() => !path.value.lacks.motor);
 
 /** What the figures come to, at the pack's rest voltage. */
@@ -37,14 +42,28 @@ const FIGURES_AT = [
   { value: 'shaft', text: 'the motor’s own shaft' },
   { value: 'output', text: 'its gearbox’s output' },
 ] as const;
+const FORMS = [
+  { value: 'sheet', text: 'four numbers of a sheet' },
+  { value: 'kv', text: 'Kv and resistance' },
+  { value: 'turns', text: 'turns, beside a known winding' },
+] as const;
+
+/** The other way in starts from what is known: nothing typed is turned into something else silently. */
+function setForm(to: MotorPart['data']['form']): void {
+  const { motor, restVoltage } = path.value.drive;
+  commit([
+    { at: [...partAt.value, 'data'], to: motorForm(to, part.value, known.value ? motor : undefined, restVoltage) },
+  ]);
+}
 const audit = computed(() => (known.value ? path.value.motor.audit : undefined));
 </script>
 
 <template>
   <PanelHead title="Motor" :detail="`${part.name} · ${motors === 1 ? 'one' : motors} in all`">
     <PartPicker kind="motor" :at="[...choiceAt, 'drive', 'motor']" title="A motor off the shelf" />
+    <button type="button" class="act min-h-6" @click="comparing = true">Compare</button>
     <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
-      {{ more ? 'Less' : 'Volts, mass, rotor' }}
+      {{ more ? 'Less' : 'Volts, mass, shaft' }}
     </button>
     <button
       type="button"
@@ -55,16 +74,25 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
     </button>
   </PanelHead>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-6">
-    <template v-if="onSheet">
+    <template v-if="form === 'sheet'">
       <FigureField figure="motor.freeSpeed" />
       <FigureField figure="motor.stallTorque" />
       <FigureField figure="motor.stallCurrent" />
     </template>
-    <template v-else>
+    <template v-else-if="form === 'kv'">
       <FigureField figure="motor.kv" />
       <FigureField figure="motor.resistance" />
     </template>
-    <FigureField figure="motor.freeCurrent" allow="not negative" />
+    <template v-else>
+      <FigureField figure="motor.turns" />
+      <FigureField figure="motor.canLength" />
+      <FigureField figure="motor.referenceTurns" />
+      <FigureField figure="motor.referenceKv" />
+      <FigureField figure="motor.referenceResistance" />
+      <FigureField figure="motor.referenceLength" />
+      <FigureField figure="motor.referenceFreeCurrent" allow="not negative" />
+    </template>
+    <FigureField v-if="form !== 'turns'" figure="motor.freeCurrent" allow="not negative" />
     <FigureField figure="motor.continuousCurrent" />
     <CountField
       :value="motors"
@@ -82,7 +110,8 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
   </p>
   <div v-if="more" class="mt-1">
     <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-7">
-      <FigureField v-if="onSheet" figure="motor.ratedVoltage" />
+      <ChoiceField :value="form" label="figures given as" :options="FORMS" @change="setForm" />
+      <FigureField v-if="form === 'sheet'" figure="motor.ratedVoltage" />
       <FigureField figure="motor.mass" />
       <FigureField figure="motor.canDiameter" />
       <FigureField figure="motor.rotorInertia" />
@@ -92,11 +121,13 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
         :value="part.figuresAt ?? 'shaft'"
         label="The sheet speaks of"
         :options="FIGURES_AT"
-        @change="commit([{ at: ['parts', choice.drive.motor, 'part', 'figuresAt'], to: $event }])"
+        @change="commit([{ at: [...partAt, 'figuresAt'], to: $event }])"
       />
     </div>
+    <MotorMake :part="part" :part-at="partAt" />
     <p v-if="part.figuresAt === 'output'" class="text-xs text-second">
       The gearbox and its losses are in these figures: leave that gearbox out of the reduction.
     </p>
   </div>
+  <CompareSheet :open="comparing" @close="comparing = false" />
 </template>

@@ -16,9 +16,9 @@ const node = computed(() => plan.value.supply.find((candidate): candidate is Pac
 const part = computed(() => plan.value.parts[node.value.part]!.part as PackPart);
 const partAt = computed(() => ['parts', node.value.part, 'part']);
 const said = computed(() => {
-  const { pack, drive, lacks } = path.value;
+  const { pack, restVoltage, lacks } = path.value;
   if (lacks.pack) return 'Give the capacity or the cell resistance.';
-  return `At rest ${show(drive.restVoltage, 'voltage')} at this charge, ${show(pack.full, 'voltage')} off the charger, never under ${show(pack.floor, 'voltage')}; ${show(pack.resistance, 'resistance')} in all.`;
+  return `At rest ${show(restVoltage, 'voltage')} at this charge, ${show(pack.full, 'voltage')} off the charger, never under ${show(pack.floor, 'voltage')}; ${show(pack.resistance, 'resistance')} in all.`;
 });
 const lithium = computed(() => ['lipo', 'liion', 'lifepo4'].includes(part.value.chemistry));
 </script>
@@ -53,9 +53,14 @@ const lithium = computed(() => ['lipo', 'liion', 'lifepo4'].includes(part.value.
     <FigureField figure="pack.dischargeLimit" />
     <FigureField figure="pack.charge" label="charge left" allow="share" />
     <FigureField figure="pack.others" label="others draw" allow="not negative" />
+    <FigureField figure="pack.chargeLimit" />
+    <FigureField figure="pack.usable" allow="efficiency" />
+    <FigureField figure="pack.brownOut" />
+    <FigureField v-if="part.chemistry === 'lead'" figure="pack.capacityExponent" />
   </div>
   <p class="mt-1 text-xs text-second">
     {{ said }}
+    <b v-if="path.pack.full > 60">Above 60 V d.c.: licensed practice.</b>
     <template v-if="lithium"
       >Lithium: the right charger, never unattended, never below the cell floor, no swollen packs.</template
     >

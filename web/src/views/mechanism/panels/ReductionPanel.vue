@@ -41,7 +41,16 @@ function move(index: number, by: number): void {
   set(order);
 }
 
-const ADDABLE: readonly StageKind[] = ['teeth', 'chain', 'belt', 'planetary', 'ratio', 'worm'];
+/** A lead screw ends in metres: only a carriage takes one. */
+const ADDABLE = computed<readonly StageKind[]>(() => [
+  'teeth',
+  'chain',
+  'belt',
+  'planetary',
+  'ratio',
+  'worm',
+  ...(choice.value.output.kind === 'carriage' ? (['screw'] as const) : []),
+]);
 
 function addChosen(event: Event): void {
   const select = event.target as HTMLSelectElement;

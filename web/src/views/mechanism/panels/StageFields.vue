@@ -90,4 +90,17 @@ function swap(): void {
     <FigureField :figure="`stage.${stage.id}.ratio`" />
     <FigureField :figure="`stage.${stage.id}.efficiency`" allow="efficiency" />
   </div>
+  <!-- What the motor's shaft and holes meet. -->
+  <div v-if="index === 0" class="mt-1 grid grid-cols-2 gap-x-3">
+    <FigureField figure="stage.bore" label="bore on the motor’s shaft" />
+    <label class="block min-w-0 truncate text-[0.8125rem] text-second"
+      >holes for the motor
+      <input
+        class="block w-full border-b border-ink bg-transparent py-0.5 text-ink"
+        :value="stage.mount ?? ''"
+        maxlength="80"
+        placeholder="4 × M5 on 50 mm"
+        @change="commit([{ at: at('mount'), to: ($event.target as HTMLInputElement).value.trim() || undefined }])"
+    /></label>
+  </div>
 </template>

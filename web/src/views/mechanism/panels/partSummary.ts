@@ -8,6 +8,8 @@ const text = (quantity: Quantity | undefined, dimension: Dimension): string =>
 export function partSummary(part: Part): string {
   switch (part.kind) {
     case 'motor':
+      if (part.data.form === 'turns')
+        return `${part.data.turns?.as ?? '?'} turns · beside ${part.data.referenceTurns?.as ?? '?'} turns of ${text(part.data.referenceKv, 'kv')}`;
       return part.data.form === 'sheet'
         ? `${text(part.data.ratedVoltage, 'voltage')} · ${text(part.data.freeSpeed, 'speed')} · ${text(part.data.stallTorque, 'torque')} · ${text(part.data.stallCurrent, 'current')} stall`
         : `${text(part.data.kv, 'kv')} · ${text(part.data.resistance, 'resistance')} · ${text(part.data.freeCurrent, 'current')} free`;
@@ -15,6 +17,21 @@ export function partSummary(part: Part): string {
       return `${part.series}S${part.parallel}P · ${text(part.capacity, 'charge')} · ${part.dischargeLimit ? `${text(part.dischargeLimit, 'current')} out` : 'no discharge limit given'}`;
     case 'controller':
       return `${part.drives.join(', ')} · ${text(part.lowestVoltage, 'voltage')}–${text(part.highestVoltage, 'voltage')} · ${part.statorLimit ? `motor-side ${text(part.statorLimit, 'current')}` : 'no current limit'}${part.supplyLimit ? `, pack-side ${text(part.supplyLimit, 'current')}` : ''}`;
+    case 'stepper':
+      return `${text(part.holdingTorque, 'torque')} · ${text(part.ratedCurrent, 'current')} a phase · ${text(part.phaseResistance, 'resistance')}, ${text(part.phaseInductance, 'inductance')}`;
+    case 'step-servo':
+      return `${text(part.ratedTorque, 'torque')} to ${text(part.ratedSpeed, 'speed')} · ${text(part.peakTorque, 'torque')} for a moment · ${text(part.ratedVoltage, 'voltage')}`;
+    case 'driver':
+      return `for ${part.drives === 'stepper' ? 'steppers' : 'step servos'} · ${text(part.lowestVoltage, 'voltage')}–${text(part.highestVoltage, 'voltage')}${part.mostCurrent ? ` · ${text(part.mostCurrent, 'current')} r.m.s.` : ''} · ${text(part.pulseLimit, 'rate')} pulses`;
+    case 'board':
+      return `pins ${text(part.pinVoltage, 'voltage')}, ${text(part.pinCurrent, 'pin current')} · ${text(part.pulseLimit, 'rate')} pulses`;
+    case 'servo': {
+      const best = part.points.at(-1);
+      const linear = part.motion === 'linear';
+      const strength = linear ? text(best?.stallForce, 'force') : text(best?.stallTorque, 'torque');
+      const speed = linear ? text(best?.velocity, 'velocity') : text(best?.speed, 'turning');
+      return `${strength}, ${speed} at ${text(best?.voltage, 'voltage')} · ${part.signal ?? 'signal not said'} · ${part.gears ? `${part.gears} gears` : 'gears not said'}`;
+    }
     case 'breaker':
       return `${{ snap: 'snap-action', main: 'main', fuse: 'blade fuse' }[part.type]} · ${text(part.rated, 'current')}`;
   }

@@ -26,6 +26,11 @@ export function newStage(kind: StageKind, stages: readonly Stage[]): Stage {
     case 'worm':
       return { id, kind, starts: 2, teeth: 40, leadAngle: quantityOf(0.1222, '7°', 'typical') };
     case 'screw':
-      return { id, kind, lead: quantityOf(0.008, '8 mm', 'typical') };
+      return {
+        id,
+        kind,
+        lead: quantityOf(0.008, '8 mm', 'typical'),
+        leadAngle: quantityOf(0.3042, '17.4°', 'typical'),
+      };
   }
 }

@@ -1,0 +1,125 @@
+import { drivePoint } from '../controller/drivePoint.js';
+import { brakePoint } from '../controller/brakePoint.js';
+import { dayOf } from '../duty/day.js';
+import { headlineOf, judge, type JobResult } from '../evaluate/mechanism.js';
+import { forceOf } from '../limits/electric/electricLimit.js';
+import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
+import type { Verdict } from '../limits/verdict.js';
+import { applyChanges, type Change } from '../plan/change.js';
+import { countOf, currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
+import { operatingAt } from '../powerpath/operating.js';
+import { lacksOf, motorSpeed } from '../powerpath/path.js';
+import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
+
+/** One way to change a design, to be compared with others. */
+export interface Variant {
+  readonly id: string;
+  readonly label: string;
+  readonly changes: readonly Change[];
+  /** Said beside it. */
+  readonly note?: string;
+}
+
+/** What a variant does on this very job. Missing numbers are absent, never guessed. */
+export interface VariantResult {
+  readonly id: string;
+  readonly label: string;
+  readonly note?: string;
+  readonly changes: readonly Change[];
+  readonly verdict: Verdict;
+  /** What leads the verdict over all jobs, and its multiple. */
+  readonly first: string;
+  readonly multiple?: number;
+  readonly total: number;
+  readonly time?: number;
+  /** Output force or torque at rest, at full effort. */
+  readonly pull?: number;
+  /** Braking force at the speed the job needs. */
+  readonly braking?: number;
+  /** While working, of one motor, A. */
+  readonly motorCurrent?: number;
+  readonly supplyCurrent?: number;
+  /** Copper heat while working, of all motors and all controllers, W. */
+  readonly motorHeat?: number;
+  readonly controllerHeat?: number;
+  /** Hottest winding over the matches, °C. */
+  readonly hottest?: number;
+  /** Motors, controllers and breakers to buy, wire and keep spares of. */
+  readonly parts: number;
+  /** Motors and controllers together, kg, and what is still to be paid for them. */
+  readonly mass?: number;
+  readonly price?: number;
+}
+
+/** Judges a variant over all jobs of the mechanism; the numbers are those of one job. */
+export function compareVariant(plan: Plan, mechanismId: string, jobId: string, variant: Variant): VariantResult {
+  const changed = applyChanges(plan, variant.changes);
+  const mechanism = changed.mechanisms.find(({ id }) => id === mechanismId);
+  if (!mechanism) throw new Error(`the plan has no mechanism ${mechanismId}`);
+  const results = mechanism.jobs.map((job) => {
+    const path = resolvePath(changed, mechanism, job.id);
+    return { path, result: judge(path) };
+  });
+  const headline = headlineOf(results.map(({ result }) => result));
+  const { path, result } = results.find(({ path: one }) => one.job.id === jobId) ?? results[0]!;
+  return {
+    id: variant.id,
+    label: variant.label,
+    changes: variant.changes,
+    ...(variant.note === undefined ? {} : { note: variant.note }),
+    verdict: headline.verdict,
+    first: headline.name,
+    ...(headline.multiple === undefined ? {} : { multiple: headline.multiple }),
+    total: path.train.total,
+    parts: partsOf(path),
+    ...numbersOf(path, result),
+    ...costOf(changed, mechanism.id),
+  };
+}
+
+function numbersOf(path: AnyPath, result: JobResult): Partial<VariantResult> {
+  if (path.machine !== 'dc') return timeOf(result);
+  const needs = [...SITUATION_NEEDS.working, 'motor', 'rotor', 'pack', 'wiring', 'controller', 'train'] as const;
+  if (lacksOf(path, needs).length > 0) return {};
+  const { drive } = path;
+  const working = situationOf(path, 'working');
+  const flow = operatingAt(path, working.demand, working.speed);
+  const lever = path.train.total / path.radius;
+  const brake = brakePoint(drive, motorSpeed(path, path.asked.speed));
+  const heat = result.run && !path.lacks.heat ? dayOf(path, result.run).heat?.peak : undefined;
+  return {
+    ...timeOf(result),
+    pull: forceOf(path, { ...situationOf(path, 'starting'), acceleration: 0 }, drivePoint(drive, 0).motorCurrent),
+    braking: drive.motors * brake.shaftTorque * lever * path.train.efficiency,
+    motorCurrent: flow.motorCurrent,
+    ...(flow.supplyCurrent === undefined ? {} : { supplyCurrent: drive.motors * flow.supplyCurrent }),
+    motorHeat: drive.motors * flow.motorCurrent ** 2 * drive.motor.resistance,
+    controllerHeat: drive.motors * flow.motorCurrent ** 2 * drive.controllerResistance,
+    ...(heat === undefined ? {} : { hottest: heat }),
+  };
+}
+
+const timeOf = ({ run }: JobResult): Pick<VariantResult, 'time'> =>
+  run?.outcome === 'arrived' ? { time: run.time } : {};
+
+/** One controller or driver to a motor, none to a servo; and one breaker unless the branch holds all together. */
+const partsOf = ({ machine, motors, branch }: AnyPath): number =>
+  (machine === 'servo' ? 1 : 2) * motors + (branch.breaker ? (branch.together ? 1 : motors) : 0);
+
+/** What n motors and their controllers weigh and still cost: what is owned already costs nothing more. */
+function costOf(plan: Plan, mechanismId: string): Pick<VariantResult, 'mass' | 'price'> {
+  const mechanism = plan.mechanisms.find(({ id }) => id === mechanismId)!;
+  const { drive } = currentChoice(mechanism);
+  const motors = countOf(drive);
+  const parts = partIdsOf(drive).map((id) => plan.parts[id]?.part);
+  const masses = parts.map((part) => part?.mass?.si);
+  const prices = parts.map((part) => (part?.owned ? 0 : part?.price?.si));
+  const sum = (values: readonly (number | undefined)[]) =>
+    values.every((value) => value !== undefined)
+      ? values.reduce<number>((all, value) => all + value, 0) * motors
+      : undefined;
+  // A controller rarely says its mass; the motor's alone still tells them apart.
+  const mass = masses[0] === undefined ? undefined : motors * (masses[0] + (masses[1] ?? 0));
+  const price = sum(prices);
+  return { ...(mass === undefined ? {} : { mass }), ...(price === undefined ? {} : { price }) };
+}

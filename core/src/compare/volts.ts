@@ -1,0 +1,68 @@
+import { digits } from '../format/show.js';
+import type { Change } from '../plan/change.js';
+import { applyChanges } from '../plan/change.js';
+import { fullVoltage } from '../pack/pack.js';
+import type { Plan } from '../plan/plan.js';
+import { resolveDcPath } from '../powerpath/resolve.js';
+import { tuneTotal } from '../sizing/tuneTotal.js';
+import { designOf } from './place.js';
+import type { Variant } from './variant.js';
+
+/** Share of its free speed a motor turns at while it works, typical. */
+export const WORKING_SPEED_SHARE = 0.8;
+
+/** From a speed the motor is happy at and the volts of the pack to a winding and a reduction. SI. */
+export interface VoltsAndSpeed {
+  /** Kv to look for, rad/s per volt. */
+  readonly kv: number;
+  readonly total: number;
+}
+
+/** Kv = ω/(0.8·V): under load it turns at about 0.8 of its free speed. G = ω/ω_out. */
+export function windingFor(happySpeed: number, volts: number, outputSpeed: number): VoltsAndSpeed {
+  return { kv: happySpeed / (WORKING_SPEED_SHARE * volts), total: happySpeed / outputSpeed };
+}
+
+const STEPS = [1, 1.5, 2, 3] as const;
+
+/**
+ * The same job on more volts with more reduction: fewer amperes for the same watts. A note says where the
+ * controller's volts or the motor's speed end it. `fastest` is the greatest motor speed, rad/s.
+ */
+export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fastest?: number): readonly Variant[] {
+  const { mechanism } = designOf(plan, mechanismId);
+  const node = plan.supply.find(({ kind }) => kind === 'pack');
+  const pack = node?.kind === 'pack' ? plan.parts[node.part]?.part : undefined;
+  if (node?.kind !== 'pack' || pack?.kind !== 'pack') return [];
+  const path = resolveDcPath(plan, mechanism, jobId);
+  const seen = new Set<number>();
+  return STEPS.flatMap((step): Variant[] => {
+    const series = Math.round(pack.series * step);
+    if (seen.has(series)) return [];
+    seen.add(series);
+    const ratio = series / pack.series;
+    const changes: Change[] = [];
+    if (ratio !== 1) changes.push({ at: ['parts', node.part, 'part', 'series'], to: series });
+    const changed = applyChanges(plan, changes);
+    const tuned = ratio === 1 ? undefined : tuneTotal(changed, mechanism, path, path.train.total * ratio);
+    if (tuned) changes.push(tuned);
+    const full = fullVoltage({ ...path.pack.figures, series });
+    const working = (path.asked.speed * path.train.total * ratio) / path.radius;
+    const notes = [
+      full > path.controller.highestVoltage
+        ? `ends here: the controller takes ${digits(path.controller.highestVoltage)} V, this pack gives ${digits(full)} V full`
+        : '',
+      fastest !== undefined && working > fastest
+        ? `ends here: the motor would turn at ${digits((working * 30) / Math.PI)} rpm`
+        : '',
+    ].filter((note) => note !== '');
+    return [
+      {
+        id: `series-${series}`,
+        label: `${series} cells, ${digits(full)} V full`,
+        changes,
+        ...(notes.length > 0 ? { note: notes.join('; ') } : {}),
+      },
+    ];
+  });
+}

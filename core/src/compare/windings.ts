@@ -1,0 +1,122 @@
+import { digits } from '../format/show.js';
+import { rewound } from '../motor/rewound.js';
+import type { MotorConstants } from '../motor/constants.js';
+import { motorConstant } from '../motor/constants.js';
+import type { Change } from '../plan/change.js';
+import type { MotorPart } from '../plan/part.js';
+import { dcDriveOf, type Mechanism, type Plan } from '../plan/plan.js';
+import { quantityOf } from '../plan/quantityOf.js';
+import { resolvePath } from '../powerpath/resolve.js';
+import { constantsOf } from '../sizing/constantsOf.js';
+import type { Shelved } from '../sizing/propose.js';
+import { tuneTotal } from '../sizing/tuneTotal.js';
+import { applyChanges } from '../plan/change.js';
+import { freshId } from '../limits/mends/leverTools.js';
+import { designOf, type Design } from './place.js';
+import type { Variant } from './variant.js';
+
+/** A winding of a frame beside others: what changes, and what does not. */
+export interface Winding {
+  readonly turns: number;
+  readonly kv: number;
+  readonly resistance: number;
+  readonly motorConstant: number;
+  /** Torque for 50 W of copper loss, N·m: the same for all. */
+  readonly torqueAt50W: number;
+}
+
+const TURNS = [0.5, 0.71, 1, 1.41, 2] as const;
+const LOSS = 50;
+const MOST_CANS = 3;
+
+/** All windings of a motor's own frame. */
+export function windingsOf(motor: MotorConstants): readonly Winding[] {
+  return TURNS.map((turns) => {
+    const wound = rewound(motor, turns);
+    return {
+      turns,
+      kv: 1 / wound.backEmfConstant,
+      resistance: wound.resistance,
+      motorConstant: motorConstant(wound),
+      torqueAt50W: wound.torqueConstant * Math.sqrt(LOSS / wound.resistance),
+    };
+  });
+}
+
+/**
+ * The same can in other windings, and bigger cans of the shelf, on this job: each with the reduction as it
+ * is, or geared anew so that the motor comes to the same share of its speed.
+ */
+export function windingVariants(
+  plan: Plan,
+  mechanismId: string,
+  shelf: readonly Shelved[],
+  regear: boolean,
+): readonly Variant[] {
+  const design = designOf(plan, mechanismId);
+  const part = plan.parts[dcDriveOf(design.choice).motor]?.part;
+  const constants = part && constantsOf(part);
+  if (part?.kind !== 'motor' || !constants) return [];
+  const same = TURNS.map((turns): Variant => {
+    const wound = rewound(constants, turns);
+    const kv = digits((1 / wound.backEmfConstant) * (30 / Math.PI));
+    const label = turns === 1 ? `as it is, ${kv} rpm/V` : `${turns} × the turns, ${kv} rpm/V`;
+    const changes =
+      turns === 1 ? [] : motorChanges(design, { ...part, data: sheetOf(wound, part), name: `${part.name}, ${label}` });
+    return { id: `turns-${turns}`, label, changes: geared(design, changes, 1 / turns, regear) };
+  });
+  const bigger = shelf
+    .flatMap(({ part: other }) => {
+      const known = other.kind === 'motor' && other.type === part.type ? constantsOf(other) : undefined;
+      const heavier = (other.mass?.si ?? 0) > 1.1 * (part.mass?.si ?? Infinity);
+      return other.kind === 'motor' && known && heavier && motorConstant(known) > 1.15 * motorConstant(constants)
+        ? [{ other, known }]
+        : [];
+    })
+    .sort((a, b) => motorConstant(a.known) - motorConstant(b.known))
+    .slice(0, MOST_CANS)
+    .map(({ other, known }): Variant => {
+      const faster = constants.backEmfConstant / known.backEmfConstant;
+      return {
+        id: `can-${other.name}`,
+        label: `bigger can: ${other.name}`,
+        changes: geared(design, motorChanges(design, other), faster, regear),
+      };
+    });
+  return [...same, ...bigger];
+}
+
+/** Gives this mechanism another motor; whatever else uses the old part keeps it. */
+function motorChanges({ plan, choiceAt }: Design, part: MotorPart): readonly Change[] {
+  const id = freshId(plan.parts, 'motor');
+  return [
+    { at: ['parts', id], to: { part } },
+    { at: [...choiceAt, 'drive', 'motor'], to: id },
+  ];
+}
+
+function geared(design: Design, changes: readonly Change[], faster: number, regear: boolean): readonly Change[] {
+  if (!regear || faster === 1) return changes;
+  const plan = applyChanges(design.plan, changes);
+  const mechanism = plan.mechanisms.find(({ id }) => id === design.mechanism.id) as Mechanism;
+  const path = resolvePath(plan, mechanism, mechanism.jobs[0]!.id);
+  const change = tuneTotal(plan, mechanism, path, path.train.total * faster);
+  return change ? [...changes, change] : changes;
+}
+
+/** A winding as the four numbers of a sheet, so that Kt and Ke keep what sets them apart. */
+function sheetOf(motor: MotorConstants, part: MotorPart): MotorPart['data'] {
+  const volts = part.data.form === 'sheet' ? (part.data.ratedVoltage?.si ?? 12) : 12;
+  const stall = volts / motor.resistance;
+  const speed = (volts - motor.freeCurrent * motor.resistance) / motor.backEmfConstant;
+  const torque = motor.torqueConstant * (stall - motor.freeCurrent);
+  const say = (si: number, unit: string, shown = si) => quantityOf(si, `${digits(shown)} ${unit}`, 'estimated');
+  return {
+    form: 'sheet',
+    ratedVoltage: say(volts, 'V'),
+    freeSpeed: say(speed, 'rpm', (speed * 30) / Math.PI),
+    freeCurrent: say(motor.freeCurrent, 'A'),
+    stallTorque: say(torque, 'N·m'),
+    stallCurrent: say(stall, 'A'),
+  };
+}

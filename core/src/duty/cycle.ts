@@ -1,0 +1,150 @@
+import type { Run } from '../motion/run.js';
+import { operatingAt } from '../powerpath/operating.js';
+import { worstHoldingPlace, type DcPath } from '../powerpath/path.js';
+import { drivePoint } from '../controller/drivePoint.js';
+import { supplyForMotorCurrent } from '../controller/currents.js';
+import { shotAt } from '../motion/shot.js';
+import { systemOf } from '../motion/system.js';
+
+/** A stretch of time with steady heating. Currents of one motor unless it says otherwise. */
+export interface Segment {
+  readonly seconds: number;
+  /** Mean of I² as the hottest winding feels it, A². */
+  readonly motorSquared: number;
+  /** Friction and iron heat in the case, W. */
+  readonly friction: number;
+  /** Mean supply current drawn, and the mean of its square. */
+  readonly supply: number;
+  readonly supplySquared: number;
+}
+
+/** One go of a job over and over: work, hold, rest. */
+export interface Cycle {
+  /** What happens once, before the first go: spinning up. */
+  readonly prelude: readonly Segment[];
+  readonly segments: readonly Segment[];
+  readonly seconds: number;
+  /** What holding takes of one motor, A; 0 where the motor may rest. */
+  readonly holdCurrent: number;
+}
+
+const PIECES = 6;
+/** A brushless motor at rest heats one phase twice as much as the mean. */
+const AT_REST_BRUSHLESS = 2;
+
+/** The duty of a job from its run. A go that takes longer than the time between two starts makes that time longer. */
+export function cycleOf(path: DcPath, run: Run): Cycle {
+  if (path.shot) return shootingCycle(path, run);
+  const { asked } = path;
+  const work = run.samples.length > 1 ? piecesOf(path, run) : [stalled(path)];
+  const holdCurrent = holdCurrentOf(path);
+  const worked = work.reduce((sum, { seconds }) => sum + seconds, 0);
+  const held = holdCurrent > 0 ? holding(path, holdCurrent, asked.held) : undefined;
+  const busy = worked + (held ? asked.held : 0);
+  const seconds = Math.max(asked.every, busy);
+  const rest = { seconds: seconds - busy, motorSquared: 0, friction: 0, supply: 0, supplySquared: 0 };
+  return { prelude: [], segments: [...work, ...(held ? [held] : []), rest], seconds, holdCurrent };
+}
+
+/** Motor current that holds the load at rest; 0 where something else does, or nothing pulls. */
+export function holdCurrentOf(path: DcPath): number {
+  const { drive, train, radius, load, holder } = path;
+  if (holder === 'brake' || holder === 'ratchet' || train.backEfficiency === 0) return 0;
+  const demand = load.holdForce(worstHoldingPlace(path));
+  if (demand <= 0) return 0;
+  return (demand * train.backEfficiency) / (drive.motors * drive.motor.torqueConstant * (train.total / radius));
+}
+
+function holding(path: DcPath, wanted: number, seconds: number): Segment {
+  const { drive, motor } = path;
+  // A load beyond it runs back: no more flows than full command gives.
+  const current = Math.min(wanted, drivePoint(drive, 0).motorCurrent);
+  const supply = supplyForMotorCurrent(drive, 0, current) ?? drive.restVoltage / (2 * drive.supplyResistance);
+  const hottest = motor.type === 'brushless' ? AT_REST_BRUSHLESS : 1;
+  return { seconds, motorSquared: hottest * current ** 2, friction: 0, supply, supplySquared: supply ** 2 };
+}
+
+/** A job that does not move at all: full current for the time it is given. */
+function stalled(path: DcPath): Segment {
+  const point = drivePoint(path.drive, 0);
+  const seconds = Math.min(path.asked.time, path.asked.every);
+  const hottest = path.motor.type === 'brushless' ? AT_REST_BRUSHLESS : 1;
+  return {
+    seconds,
+    motorSquared: hottest * point.motorCurrent ** 2,
+    friction: 0,
+    supply: point.supplyCurrent,
+    supplySquared: point.supplyCurrent ** 2,
+  };
+}
+
+/** A run cut into a few pieces, each with its own means. */
+function piecesOf(path: DcPath, run: Run): readonly Segment[] {
+  const { drive, train, radius } = path;
+  const { motor } = drive;
+  const total = run.samples.at(-1)!.time;
+  const sums = Array.from({ length: PIECES }, () => ({
+    seconds: 0,
+    squared: 0,
+    friction: 0,
+    supply: 0,
+    supplySquared: 0,
+  }));
+  for (let i = 1; i < run.samples.length; i++) {
+    const [from, to] = [run.samples[i - 1]!, run.samples[i]!];
+    const step = to.time - from.time;
+    if (step <= 0) continue;
+    const sum = sums[Math.min(PIECES - 1, Math.floor((PIECES * (from.time + step / 2)) / total))]!;
+    const omega = (((from.speed + to.speed) / 2) * train.total) / radius;
+    const current = (from.motorCurrent + to.motorCurrent) / 2;
+    const drag = motor.torqueConstant * motor.freeCurrent + (motor.backEmfConstant - motor.torqueConstant) * current;
+    const [a, b] = [Math.max(0, from.supplyCurrent) / drive.motors, Math.max(0, to.supplyCurrent) / drive.motors];
+    sum.seconds += step;
+    sum.squared += (step * (from.motorCurrent ** 2 + to.motorCurrent ** 2)) / 2;
+    sum.friction += step * Math.max(0, drag * omega);
+    sum.supply += (step * (a + b)) / 2;
+    sum.supplySquared += (step * (a * a + b * b)) / 2;
+  }
+  return sums
+    .filter(({ seconds }) => seconds > 0)
+    .map(({ seconds, squared, friction, supply, supplySquared }) => ({
+      seconds,
+      motorSquared: squared / seconds,
+      friction: friction / seconds,
+      supply: supply / seconds,
+      supplySquared: supplySquared / seconds,
+    }));
+}
+
+/** Spin up once; then, shot after shot, back to speed and kept there. */
+function shootingCycle(path: DcPath, run: Run): Cycle {
+  const { drive, asked, load } = path;
+  const target = asked.target ?? 0;
+  const shot = shotAt(systemOf(path), path.shot!, target);
+  const recovering = Math.min(shot.recovery, asked.every);
+  const full = drivePoint(drive, target * path.train.total);
+  const steady = operatingAt(path, load.force(0, target), target);
+  const { torqueConstant, backEmfConstant, freeCurrent } = drive.motor;
+  const friction = (current: number) =>
+    Math.max(
+      0,
+      (torqueConstant * freeCurrent + (backEmfConstant - torqueConstant) * current) * target * path.train.total,
+    );
+  const segment = (seconds: number, current: number, supply: number): Segment => ({
+    seconds,
+    motorSquared: current ** 2,
+    friction: friction(current),
+    supply,
+    supplySquared: supply ** 2,
+  });
+  const kept = steady.supplyCurrent ?? full.supplyCurrent;
+  return {
+    prelude: run.samples.length > 1 ? piecesOf(path, run) : [stalled(path)],
+    segments: [
+      segment(recovering, full.motorCurrent, full.supplyCurrent),
+      segment(asked.every - recovering, steady.motorCurrent, kept),
+    ],
+    seconds: asked.every,
+    holdCurrent: 0,
+  };
+}

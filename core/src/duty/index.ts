@@ -1,0 +1,2 @@
+export * from './cycle.js';
+export * from './day.js';

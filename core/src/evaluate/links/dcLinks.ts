@@ -1,0 +1,60 @@
+import { show } from '../../format/show.js';
+import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
+import { operatingAt, type Operating } from '../../powerpath/operating.js';
+import { lacksOf, type DcPath } from '../../powerpath/path.js';
+import { amperes, judged, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
+
+/** The links of a path with direct-current motors, pack first, load last. */
+export function dcLinks(path: DcPath, by: Judged): readonly Link[] {
+  const flow = flowOf(path);
+  const { drive } = path;
+  const n = drive.motors;
+  const supply = flow?.supplyCurrent;
+  const limit = drive.supplyLimit ?? drive.statorLimit;
+  return [
+    ...supplyLinks(path, by, flow),
+    {
+      id: 'controller',
+      kind: 'controller',
+      title: 'Controller',
+      detail:
+        drive.supplyLimit !== undefined
+          ? `pack-side ${show(drive.supplyLimit, 'current')}`
+          : drive.statorLimit !== undefined
+            ? `motor-side ${show(drive.statorLimit, 'current')}`
+            : 'no current limit',
+      ...judged('controller', by),
+      ...(flow && supply !== undefined
+        ? {
+            key: {
+              there: amperes(drive.supplyLimit === undefined ? flow.motorCurrent : supply),
+              join: limit === undefined ? '' : 'of',
+              ...(limit === undefined ? {} : { other: amperes(limit) }),
+            },
+            passes: amperes(flow.motorCurrent),
+          }
+        : {}),
+    },
+    {
+      id: 'motor',
+      kind: 'motor',
+      title: n === 1 ? 'Motor' : `${n} motors`,
+      detail: `${path.motor.type}, ${n === 1 ? 'one' : n} in all`,
+      ...judged('motor', by),
+      ...(flow
+        ? {
+            key: { there: amperes(flow.motorCurrent), join: '', word: n === 1 ? 'moving' : 'each' },
+            passes: { value: flow.motorTorque * n, dimension: 'torque' },
+          }
+        : {}),
+    },
+    ...loadLinks(path, by, flow),
+  ];
+}
+
+function flowOf(path: DcPath): Operating | undefined {
+  const lacks = lacksOf(path, [...SITUATION_NEEDS.working, 'shot', 'motor', 'pack', 'wiring', 'controller', 'train']);
+  if (lacks.length > 0) return undefined;
+  const working = situationOf(path, 'working');
+  return operatingAt(path, working.demand, working.speed);
+}

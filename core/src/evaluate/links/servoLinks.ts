@@ -1,0 +1,81 @@
+import { digits, show } from '../../format/show.js';
+import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
+import { operatingAt, type Operating } from '../../powerpath/operating.js';
+import { lacksOf } from '../../powerpath/path.js';
+import type { ServoPath } from '../../powerpath/servoPath.js';
+import { amperes, judged, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
+
+const DEGREE = Math.PI / 180;
+const RAIL_SOURCE = { regulator: 'regulator', pack: 'straight off the pack', board: 'a board’s pin' } as const;
+
+/** The links of a path with position servos. */
+export function servoLinks(path: ServoPath, by: Judged): readonly Link[] {
+  const flow = flowOf(path);
+  const { servo, rail, linked, linkage, motors } = path;
+  const linear = servo.part.motion === 'linear';
+  const { least, greatest } = linked?.travel ?? { least: 1, greatest: 1 };
+  const link: readonly Link[] =
+    linkage.kind === 'direct'
+      ? []
+      : [
+          {
+            id: 'linkage',
+            kind: 'linkage',
+            title: linkage.kind === 'four-bar' ? 'Linkage' : 'Push rod',
+            detail:
+              linkage.kind === 'four-bar'
+                ? `${digits(least, 2)} to ${digits(greatest, 2)} of its turn`
+                : `lever ${show(least, 'length')} to ${show(greatest, 'length')}`,
+            ...judged('linkage', by),
+            ...(linked
+              ? {
+                  key: {
+                    there: { value: Math.abs(linked.to - linked.from), dimension: 'angle' as const },
+                    join: '' as const,
+                    word: 'of horn',
+                  },
+                }
+              : {}),
+          },
+        ];
+  return [
+    ...supplyLinks(path, by, flow),
+    {
+      id: 'rail',
+      kind: 'rail',
+      title: rail.name,
+      detail: RAIL_SOURCE[rail.source],
+      ...judged('rail', by),
+      ...(Number.isFinite(rail.budget.moving) && Number.isFinite(rail.continuous)
+        ? { key: { there: amperes(rail.budget.moving), join: 'of', other: amperes(rail.continuous) } }
+        : {}),
+      ...(flow ? { passes: amperes(flow.motorCurrent) } : {}),
+    },
+    {
+      id: 'motor',
+      kind: 'motor',
+      title: motors === 1 ? 'Servo' : `${motors} servos`,
+      detail: linear
+        ? 'linear'
+        : servo.part.motion === 'continuous'
+          ? 'turns on'
+          : `${digits(servo.travel / DEGREE)}° of travel`,
+      ...judged('motor', by),
+      ...(flow
+        ? {
+            key: { there: amperes(flow.motorCurrent), join: '', word: motors === 1 ? 'moving' : 'each' },
+            passes: { value: flow.motorTorque * motors, dimension: linear ? ('force' as const) : ('torque' as const) },
+          }
+        : {}),
+    },
+    ...link,
+    ...loadLinks(path, by, flow),
+  ];
+}
+
+function flowOf(path: ServoPath): Operating | undefined {
+  const needs = [...SITUATION_NEEDS.working, 'motor', 'rail', 'linkage', 'pack', 'wiring', 'train'] as const;
+  if (lacksOf(path, needs).length > 0 || !path.linked) return undefined;
+  const working = situationOf(path, 'working');
+  return operatingAt(path, working.demand, working.speed);
+}

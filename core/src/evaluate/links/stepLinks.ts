@@ -1,0 +1,56 @@
+import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
+import { operatingAt, type Operating } from '../../powerpath/operating.js';
+import { lacksOf, motorSpeed } from '../../powerpath/path.js';
+import { pulsesPerTurn, type StepPath } from '../../powerpath/stepPath.js';
+import { amperes, judged, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
+
+/** The links of a path with a motor that takes pulses. */
+export function stepLinks(path: StepPath, by: Judged): readonly Link[] {
+  const flow = flowOf(path);
+  const { step, motors } = path;
+  const rate = (motorSpeed(path, path.commanded.speed) * pulsesPerTurn(path)) / (2 * Math.PI);
+  const open = step.kind === 'stepper';
+  return [
+    ...supplyLinks(path, by, flow),
+    {
+      id: 'controller',
+      kind: 'controller',
+      title: 'Driver',
+      detail: open
+        ? `${step.microsteps === 1 ? 'full steps' : `${step.microsteps} micro-steps`}`
+        : `${step.stepsPerTurn} pulses a turn`,
+      ...judged('controller', by),
+      ...(Number.isFinite(rate)
+        ? { key: { there: { value: rate, dimension: 'rate' }, join: '', word: 'pulses' } }
+        : {}),
+      ...(flow && open ? { passes: amperes(step.setCurrent) } : {}),
+    },
+    {
+      id: 'motor',
+      kind: 'motor',
+      title: open
+        ? motors === 1
+          ? 'Stepper'
+          : `${motors} steppers`
+        : motors === 1
+          ? 'Step servo'
+          : `${motors} step servos`,
+      detail: open ? 'open loop' : 'closed loop, alarms',
+      ...judged('motor', by),
+      ...(flow
+        ? {
+            key: { there: { value: flow.motorSpeed, dimension: 'speed' }, join: '' },
+            passes: { value: flow.motorTorque * motors, dimension: 'torque' },
+          }
+        : {}),
+    },
+    ...loadLinks(path, by, flow),
+  ];
+}
+
+function flowOf(path: StepPath): Operating | undefined {
+  const needs = [...SITUATION_NEEDS.working, 'motor', 'driver', 'pack', 'wiring', 'train'] as const;
+  if (lacksOf(path, needs).length > 0) return undefined;
+  const working = situationOf(path, 'working');
+  return operatingAt(path, working.demand, working.speed);
+}

@@ -1,0 +1,55 @@
+import { grip, gripForceFor } from '../load/grip.js';
+import type { ClampJob } from '../plan/job.js';
+import type { JawOutput } from '../plan/plan.js';
+import type { PowerPath } from '../powerpath/path.js';
+import { mul, num, type Expression } from '../worked/expression.js';
+import { figureOf } from '../worked/leaf.js';
+import { readAsked } from './asked.js';
+import type { JobKind } from './kind.js';
+import { figureText } from './words.js';
+
+/** Fingers that close on an object and hold it. */
+
+const torque = (path: PowerPath): Expression =>
+  mul(figureOf(path, 'job.gripForce'), figureOf(path, 'output.fingerLength'));
+
+export const clamp: JobKind<ClampJob, JawOutput> = {
+  output: 'jaw',
+  read: (job, output, at, collect) => {
+    // With the force itself typed nothing has to be weighed.
+    const weighed = job.mass !== undefined || job.gripForce === undefined;
+    const mass = weighed ? collect.take('job.gripMass', job.mass, [...at.job, 'mass']) : NaN;
+    const shake = collect.take('job.shake', job.shake, [...at.job, 'shake']);
+    const padGrip = collect.take('job.padGrip', job.padGrip, [...at.job, 'padGrip']);
+    const safety = collect.take('job.safety', job.safety, [...at.job, 'safety']);
+    const needed = gripForceFor(mass, shake, safety, padGrip);
+    const travel = collect.take('job.angle', job.angle, [...at.job, 'angle']);
+    return {
+      radius: 1,
+      load: grip({
+        gripForce: collect.take('job.gripForce', job.gripForce, [...at.job, 'gripForce'], {
+          value: Number.isNaN(needed) ? undefined : needed,
+          why: 'so that it does not slip out: m·(g + a)·safety/(2·μ)',
+        }),
+        fingerLength: collect.take('output.fingerLength', output.fingerLength, [...at.output, 'fingerLength']),
+        inertia: collect.take('output.jawInertia', output.inertia, [...at.output, 'inertia']),
+      }),
+      asked: readAsked(job, travel, at.job, collect, { turning: true }),
+    };
+  },
+  heavy: 'job.gripMass',
+  outputTitle: 'Fingers',
+  outputWord: 'torque',
+  outputDetail: (path) => `${figureText(path, 'output.fingerLength', 'length')} long`,
+  detail: (path) =>
+    'job.gripMass' in path.figures
+      ? `hold ${figureText(path, 'job.gripMass', 'mass')}`
+      : `press with ${figureText(path, 'job.gripForce', 'force')}`,
+  terms: {
+    radius: () => num(1),
+    hold: torque,
+    resisting: torque,
+    inertia: (path) => figureOf(path, 'output.jawInertia'),
+    travel: (path) => figureOf(path, 'job.angle'),
+  },
+};

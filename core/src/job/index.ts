@@ -1,0 +1,2 @@
+export type { JobKind as JobKindSpec } from './kind.js';
+export * from './table.js';

@@ -1,0 +1,118 @@
+import type { FigureCollector } from '../figures/collector.js';
+import { GRAVITY } from '../load/gravity.js';
+import { lift, lowering } from '../load/lift.js';
+import type { HaulJob, RaiseJob } from '../plan/job.js';
+import type { DrumOutput } from '../plan/plan.js';
+import type { PowerPath } from '../powerpath/path.js';
+import { spoolRadius } from '../reduction/spool.js';
+import { add, div, found, mul, neg, pow, sin, sub, type Expression } from '../worked/expression.js';
+import { figureOf, weightOf } from '../worked/leaf.js';
+import { readAsked } from './asked.js';
+import type { JobKind, JobTerms, Places } from './kind.js';
+import { diameterText, figureText } from './words.js';
+
+/** What hangs on a rope and a drum: the straight lift, up and down, and the climb. */
+
+const STRAIGHT_UP = Math.PI / 2;
+const FRICTION_SHARE = 0.05;
+
+function readRope(job: RaiseJob | HaulJob, output: DrumOutput, at: Places, collect: FigureCollector) {
+  const mass = collect.take('job.mass', job.mass, [...at.job, 'mass']);
+  const loadPerRope = collect.take('output.loadPerRope', output.loadPerRope, [...at.output, 'loadPerRope']);
+  const height = collect.take('job.distance', job.distance, [...at.job, 'distance']);
+  const strength = collect.takeOptional('output.ropeStrength', output.ropeStrength, [...at.output, 'ropeStrength']);
+  const drum = collect.take('output.drumRadius', output.radius, [...at.output, 'radius']);
+  const rope = collect.take('output.ropeDiameter', output.ropeDiameter, [...at.output, 'ropeDiameter']);
+  const width = collect.take('output.drumWidth', output.drumWidth, [...at.output, 'drumWidth']);
+  const figures = {
+    mass,
+    loadPerRope,
+    slope: collect.take('job.slope', job.slope, [...at.job, 'slope'], {
+      value: STRAIGHT_UP,
+      why: 'straight up',
+      source: 'typical',
+    }),
+    friction: collect.take('job.friction', job.friction, [...at.job, 'friction'], {
+      value: Number.isNaN(mass) ? undefined : FRICTION_SHARE * mass * GRAVITY,
+      why: '5 % of the load’s weight',
+    }),
+  };
+  const travel = height / loadPerRope;
+  return {
+    figures,
+    resolved: {
+      lifted: true,
+      radius: spoolRadius(drum, rope, width, travel),
+      outputEfficiency: collect.take('output.efficiency', output.efficiency, [...at.output, 'efficiency']),
+      asked: readAsked(job, travel, at.job, collect, { perCoordinate: loadPerRope }),
+      ...(strength === undefined ? {} : { rope: { strength, knotted: output.knotted ?? false } }),
+    },
+  };
+}
+
+const perRope = (path: PowerPath): Expression => figureOf(path, 'output.loadPerRope');
+const uphill = (path: PowerPath): Expression => mul(weightOf(path, 'job.mass'), sin(figureOf(path, 'job.slope')));
+
+function radius(path: PowerPath): Expression {
+  const drum = figureOf(path, 'output.drumRadius');
+  if (!(path.figures['output.ropeDiameter']?.value ?? 0)) return drum;
+  return found(
+    'r',
+    'radius of the fullest layer',
+    'length',
+    path.radius,
+    'drum + rope·(layer − ½), by winding the rope up',
+  );
+}
+
+const common = {
+  output: 'drum',
+  heavy: 'job.mass',
+  radiusFigure: 'output.drumRadius',
+  outputTitle: 'Drum',
+  outputWord: 'rope',
+  outputDetail: diameterText,
+} as const;
+
+const terms: JobTerms = {
+  radius,
+  hold: (path) => mul(perRope(path), uphill(path)),
+  resisting: (path) => mul(perRope(path), add(uphill(path), figureOf(path, 'job.friction'))),
+  inertia: (path) => mul(pow(perRope(path), 2), figureOf(path, 'job.mass')),
+  travel: (path) => div(figureOf(path, 'job.distance'), perRope(path)),
+};
+
+const balanced = (path: PowerPath): Expression =>
+  mul(perRope(path), sub(uphill(path), figureOf(path, 'job.counterforce')));
+
+const goesDown = (path: PowerPath): boolean => path.job.kind === 'raise' && path.job.direction === 'down';
+
+export const raise: JobKind<RaiseJob, DrumOutput> = {
+  ...common,
+  read: (job, output, at, collect) => {
+    const { figures, resolved } = readRope(job, output, at, collect);
+    const counterforce = collect.take('job.counterforce', job.counterforce, [...at.job, 'counterforce']);
+    const model = job.direction === 'down' ? lowering : lift;
+    return { ...resolved, load: model({ ...figures, counterforce }) };
+  },
+  detail: (path) =>
+    `${figureText(path, 'job.mass', 'mass')} ${goesDown(path) ? 'down' : 'up'} ${figureText(path, 'job.distance', 'length')}`,
+  terms: {
+    ...terms,
+    hold: balanced,
+    resisting: (path) => {
+      const friction = mul(perRope(path), figureOf(path, 'job.friction'));
+      return goesDown(path) ? add(neg(balanced(path)), friction) : add(balanced(path), friction);
+    },
+  },
+};
+
+export const haul: JobKind<HaulJob, DrumOutput> = {
+  ...common,
+  read: (job, output, at, collect) => {
+    const { figures, resolved } = readRope(job, output, at, collect);
+    return { ...resolved, load: lift({ ...figures, counterforce: 0 }) };
+  },
+  detail: (path) => `haul ${figureText(path, 'job.mass', 'mass')} by ${figureText(path, 'job.distance', 'length')}`,
+  terms,
+};

@@ -1,0 +1,99 @@
+import { flywheel } from '../load/flywheel.js';
+import { HOODED, shotImpulse, wheelSpeedFor, type ShotFigures } from '../load/shot.js';
+import type { ShotJob } from '../plan/job.js';
+import type { FlywheelOutput } from '../plan/plan.js';
+import type { PowerPath } from '../powerpath/path.js';
+import { digits } from '../format/show.js';
+import { add, div, mul, named, num, pow, type Expression } from '../worked/expression.js';
+import { figureOf } from '../worked/leaf.js';
+import { readTiming } from './asked.js';
+import type { JobKind } from './kind.js';
+import { figureText } from './words.js';
+
+/** A flywheel that is spun up, throws, and comes back to speed. */
+
+/** β by the piece: inertia over m·r². */
+const BALL = { solid: 0.4, hollow: 0.67 } as const;
+const RECOVER_SHARE = 0.5;
+
+const shotOf = (path: PowerPath): ShotFigures => {
+  if (!path.shot) throw new Error('this path throws nothing');
+  return path.shot;
+};
+
+function wheelSpeed(path: PowerPath): Expression {
+  const share = mul(num(shotOf(path).speedShare, 'share of the rim'), figureOf(path, 'output.slip'));
+  return named(
+    '\\omega_1',
+    'wheel speed for it',
+    'speed',
+    div(figureOf(path, 'job.exitSpeed'), mul(share, figureOf(path, 'output.flywheelRadius'))),
+  );
+}
+
+export const shoot: JobKind<ShotJob, FlywheelOutput> = {
+  output: 'flywheel',
+  read: (job, output, at, collect) => {
+    const figures: ShotFigures = {
+      shotMass: collect.take('job.shotMass', job.shotMass, [...at.job, 'shotMass']),
+      wheelRadius: collect.take('output.flywheelRadius', output.radius, [...at.output, 'radius']),
+      speedShare: output.wheels === 'two' ? 1 : HOODED,
+      slip: collect.take('output.slip', output.slip, [...at.output, 'slip']),
+      ballInertiaFactor: BALL[output.ball ?? 'hollow'],
+    };
+    const exit = collect.take('job.exitSpeed', job.exitSpeed, [...at.job, 'exitSpeed']);
+    const timing = readTiming(job, at.job, collect);
+    const recover = collect.take('job.recover', job.recover, [...at.job, 'recover'], {
+      value: RECOVER_SHARE * timing.every,
+      why: 'half the time between shots',
+    });
+    const target = wheelSpeedFor(figures, exit);
+    return {
+      radius: 1,
+      load: flywheel({
+        inertia: collect.take('output.flywheelInertia', output.inertia, [...at.output, 'inertia']),
+        frictionTorque: collect.take('output.flywheelFriction', output.friction, [...at.output, 'friction']),
+        airDrag: collect.take('output.airDrag', output.airDrag, [...at.output, 'airDrag']),
+      }),
+      shot: figures,
+      asked: {
+        ...timing,
+        target,
+        perCoordinate: 1,
+        speed: target,
+        acceleration: target / timing.time,
+        recovery: shotImpulse(figures, exit) / recover,
+        workingSeconds: recover,
+        dutyShare: Math.min(1, recover / timing.every),
+      },
+    };
+  },
+  heavy: 'job.shotMass',
+  outputTitle: 'Flywheel',
+  outputWord: 'torque',
+  outputDetail: (path) => {
+    const radius = path.figures['output.flywheelRadius']?.value;
+    return radius === undefined ? 'radius missing' : `⌀ ${digits(radius * 2000)} mm`;
+  },
+  detail: (path) => `${figureText(path, 'job.shotMass', 'mass')} at ${figureText(path, 'job.exitSpeed', 'velocity')}`,
+  terms: {
+    radius: () => num(1),
+    hold: () => num(0),
+    resisting: (path) =>
+      add(figureOf(path, 'output.flywheelFriction'), mul(figureOf(path, 'output.airDrag'), pow(wheelSpeed(path), 2))),
+    inertia: (path) => figureOf(path, 'output.flywheelInertia'),
+    target: wheelSpeed,
+    recovery: (path) => {
+      const { speedShare, ballInertiaFactor } = shotOf(path);
+      const kappa = num(speedShare <= HOODED ? (1 + ballInertiaFactor) / 2 : 1, 'spin of the piece');
+      const impulse = mul(
+        kappa,
+        figureOf(path, 'output.flywheelRadius'),
+        figureOf(path, 'job.shotMass'),
+        figureOf(path, 'job.exitSpeed'),
+      );
+      return div(named('L', 'what a shot takes, N·m·s', 'number', impulse), figureOf(path, 'job.recover'));
+    },
+  },
+  workingSeconds: (path) => figureOf(path, 'job.recover'),
+};

@@ -1,0 +1,66 @@
+import { GRAVITY } from '../load/gravity.js';
+import { carriage } from '../load/carriage.js';
+import type { SlideJob } from '../plan/job.js';
+import type { CarriageOutput } from '../plan/plan.js';
+import type { PowerPath } from '../powerpath/path.js';
+import { END_FACTOR } from '../reduction/screwLoad.js';
+import { add, mul, num, sin, type Expression } from '../worked/expression.js';
+import { figureOf, weightOf } from '../worked/leaf.js';
+import { readAsked } from './asked.js';
+import type { JobKind } from './kind.js';
+import { figureText } from './words.js';
+
+/** A carriage on a lead screw. The screw is a stage: turns become metres there, so that radius is 1. */
+
+const FRICTION_SHARE = 0.05;
+
+const alone = (path: PowerPath): Expression =>
+  add(mul(weightOf(path, 'job.mass'), sin(figureOf(path, 'job.slope'))), figureOf(path, 'job.slidePush'));
+
+export const slide: JobKind<SlideJob, CarriageOutput> = {
+  output: 'carriage',
+  read: (job, output, at, collect) => {
+    const mass = collect.take('job.mass', job.mass, [...at.job, 'mass']);
+    const travel = collect.take('job.distance', job.distance, [...at.job, 'distance']);
+    const slope = collect.take('job.slope', job.slope, [...at.job, 'slope'], {
+      value: 0,
+      why: 'level',
+      source: 'typical',
+    });
+    return {
+      radius: 1,
+      lifted: slope > 0,
+      load: carriage({
+        mass,
+        push: collect.take('job.slidePush', job.push, [...at.job, 'push']),
+        friction: collect.take('job.friction', job.friction, [...at.job, 'friction'], {
+          value: Number.isNaN(mass) ? undefined : FRICTION_SHARE * mass * GRAVITY,
+          why: '5 % of the load’s weight',
+        }),
+        slope,
+      }),
+      asked: readAsked(job, travel, at.job, collect),
+      buckling: {
+        diameter: collect.take('output.screwDiameter', output.screwDiameter, [...at.output, 'screwDiameter']),
+        length: collect.take('output.freeLength', output.freeLength, [...at.output, 'freeLength'], {
+          value: Number.isNaN(travel) ? undefined : travel,
+          why: 'the travel',
+        }),
+        endFactor: END_FACTOR[output.ends ?? 'supported'],
+      },
+    };
+  },
+  heavy: 'job.mass',
+  outputTitle: 'Carriage',
+  outputWord: 'on the nut',
+  outputDetail: (path) =>
+    path.machine === 'servo' ? 'on the servo’s rod' : `screw ⌀ ${figureText(path, 'output.screwDiameter', 'length')}`,
+  detail: (path) => `${figureText(path, 'job.mass', 'mass')} along ${figureText(path, 'job.distance', 'length')}`,
+  terms: {
+    radius: () => num(1),
+    hold: alone,
+    resisting: (path) => add(alone(path), figureOf(path, 'job.friction')),
+    inertia: (path) => figureOf(path, 'job.mass'),
+    travel: (path) => figureOf(path, 'job.distance'),
+  },
+};

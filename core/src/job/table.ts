@@ -1,0 +1,54 @@
+import type { FigureCollector } from '../figures/collector.js';
+import type { Job, JobKind as JobKindId } from '../plan/job.js';
+import type { MechanismKind, Output } from '../plan/plan.js';
+import { clamp } from './clamp.js';
+import { convey } from './convey.js';
+import type { JobKind, Places, ResolvedJob } from './kind.js';
+import { haul, raise } from './rope.js';
+import { shoot } from './shoot.js';
+import { slide } from './slide.js';
+import { step } from './step.js';
+import { swing } from './swing.js';
+import { turn } from './turn.js';
+import { push, sprint } from './wheels.js';
+
+/** Every kind of job. A new one is one new file and one line here. */
+const KINDS = {
+  sprint,
+  push,
+  raise,
+  swing,
+  haul,
+  shot: shoot,
+  convey,
+  turn,
+  slide,
+  clamp,
+  step,
+} satisfies { readonly [K in JobKindId]: { readonly output: Output['kind'] } };
+
+/** The jobs a kind of mechanism does, the first one first, and what it ends in. */
+export const MECHANISM_JOBS: Readonly<
+  Record<MechanismKind, { readonly jobs: readonly JobKindId[]; readonly output: Output['kind'] }>
+> = {
+  'drive-base': { jobs: ['sprint', 'push'], output: 'wheels' },
+  lift: { jobs: ['raise'], output: 'drum' },
+  arm: { jobs: ['swing'], output: 'arm' },
+  climb: { jobs: ['haul'], output: 'drum' },
+  shooter: { jobs: ['shot'], output: 'flywheel' },
+  roller: { jobs: ['convey'], output: 'roller' },
+  turntable: { jobs: ['turn'], output: 'turntable' },
+  carriage: { jobs: ['slide'], output: 'carriage' },
+  grip: { jobs: ['clamp'], output: 'jaw' },
+  leg: { jobs: ['step'], output: 'leg' },
+};
+
+/** What is known of a kind of job. */
+export const jobKindOf = (kind: JobKindId): JobKind => KINDS[kind] as unknown as JobKind;
+
+/** Reads a job and the output that does it. Throws where the document pairs a job with another kind of output. */
+export function resolveJob(job: Job, output: Output, at: Places, collect: FigureCollector): ResolvedJob {
+  const kind = jobKindOf(job.kind);
+  if (output.kind !== kind.output) throw new Error(`this job needs ${kind.output} at its output, not ${output.kind}`);
+  return kind.read(job, output, at, collect);
+}

@@ -1,0 +1,40 @@
+import { turntable } from '../load/turntable.js';
+import type { TurnJob } from '../plan/job.js';
+import type { TurntableOutput } from '../plan/plan.js';
+import { num } from '../worked/expression.js';
+import { figureOf } from '../worked/leaf.js';
+import { readAsked } from './asked.js';
+import type { JobKind } from './kind.js';
+import { figureText } from './words.js';
+
+/** A turntable turned by an angle. */
+export const turn: JobKind<TurnJob, TurntableOutput> = {
+  output: 'turntable',
+  read: (job, output, at, collect) => {
+    const travel = collect.take('job.angle', job.angle, [...at.job, 'angle']);
+    const window = collect.takeOptional('job.settle', job.settle, [...at.job, 'settle']);
+    const counts = collect.takeOptional('output.counts', output.counts, [...at.output, 'counts']);
+    const backlash = collect.take('output.backlash', output.backlash, [...at.output, 'backlash']);
+    return {
+      radius: 1,
+      load: turntable({
+        inertia: collect.take('output.tableInertia', output.inertia, [...at.output, 'inertia']),
+        frictionTorque: collect.take('output.tableFriction', output.friction, [...at.output, 'friction']),
+      }),
+      asked: readAsked(job, travel, at.job, collect, { turning: true }),
+      ...(window === undefined ? {} : { settling: { window, counts, backlash } }),
+    };
+  },
+  heavy: 'output.tableInertia',
+  outputTitle: 'Turntable',
+  outputWord: 'torque',
+  outputDetail: (path) => figureText(path, 'output.tableInertia', 'inertia'),
+  detail: (path) => `turn by ${figureText(path, 'job.angle', 'angle')}`,
+  terms: {
+    radius: () => num(1),
+    hold: () => num(0),
+    resisting: (path) => figureOf(path, 'output.tableFriction'),
+    inertia: (path) => figureOf(path, 'output.tableInertia'),
+    travel: (path) => figureOf(path, 'job.angle'),
+  },
+};

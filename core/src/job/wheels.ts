@@ -1,0 +1,89 @@
+import type { FigureCollector } from '../figures/collector.js';
+import { driveBase } from '../load/driveBase.js';
+import type { PushJob, SprintJob } from '../plan/job.js';
+import type { WheelsOutput } from '../plan/plan.js';
+import type { PowerPath } from '../powerpath/path.js';
+import { add, cos, mul, sin, type Expression } from '../worked/expression.js';
+import { figureOf, weightOf } from '../worked/leaf.js';
+import { readAsked, readTiming } from './asked.js';
+import type { JobKind, JobTerms, Places } from './kind.js';
+import { diameterText, figureText } from './words.js';
+
+/** The two jobs of a drive base: sprint and push. */
+
+const LEVEL = 0;
+
+function readWheels(job: SprintJob | PushJob, output: WheelsOutput, at: Places, collect: FigureCollector) {
+  return {
+    radius: collect.take('output.wheelRadius', output.radius, [...at.output, 'radius']),
+    base: {
+      mass: collect.take('output.mass', output.mass, [...at.output, 'mass']),
+      grip: collect.take('output.grip', output.grip, [...at.output, 'grip']),
+      drivenShare: collect.take('output.drivenShare', output.drivenShare, [...at.output, 'drivenShare']),
+      rollingResistance: collect.take('output.rollingResistance', output.rollingResistance, [
+        ...at.output,
+        'rollingResistance',
+      ]),
+      slope: collect.take('job.slope', job.slope, [...at.job, 'slope'], {
+        value: LEVEL,
+        why: 'level ground',
+        source: 'typical',
+      }),
+    },
+  };
+}
+
+const uphill = (path: PowerPath): Expression => mul(weightOf(path, 'output.mass'), sin(figureOf(path, 'job.slope')));
+
+function rolling(path: PowerPath): Expression {
+  return mul(
+    weightOf(path, 'output.mass'),
+    figureOf(path, 'output.rollingResistance'),
+    cos(figureOf(path, 'job.slope')),
+  );
+}
+
+const terms: JobTerms = {
+  radius: (path) => figureOf(path, 'output.wheelRadius'),
+  hold: uphill,
+  resisting: (path) => add(uphill(path), rolling(path)),
+  inertia: (path) => figureOf(path, 'output.mass'),
+};
+
+const common = {
+  output: 'wheels',
+  heavy: 'output.mass',
+  radiusFigure: 'output.wheelRadius',
+  outputTitle: 'Wheels',
+  outputWord: 'push',
+  outputDetail: diameterText,
+} as const;
+
+export const sprint: JobKind<SprintJob, WheelsOutput> = {
+  ...common,
+  read: (job, output, at, collect) => {
+    const { radius, base } = readWheels(job, output, at, collect);
+    const travel = collect.take('job.distance', job.distance, [...at.job, 'distance']);
+    return { radius, load: driveBase(base), asked: readAsked(job, travel, at.job, collect) };
+  },
+  detail: (path) => `${figureText(path, 'output.mass', 'mass')} over ${figureText(path, 'job.distance', 'length')}`,
+  terms: { ...terms, travel: (path) => figureOf(path, 'job.distance') },
+};
+
+export const push: JobKind<PushJob, WheelsOutput> = {
+  ...common,
+  read: (job, output, at, collect) => {
+    const { radius, base } = readWheels(job, output, at, collect);
+    const against = collect.take('job.push', job.push, [...at.job, 'push']);
+    const timing = readTiming(job, at.job, collect);
+    const speed = collect.take('job.pushSpeed', job.speed, [...at.job, 'speed']);
+    const creep = collect.takeOptional('job.creep', job.creep, [...at.job, 'creep']);
+    return {
+      radius,
+      load: driveBase({ ...base, push: against }),
+      asked: { ...timing, speed, acceleration: 0, perCoordinate: 1, ...(creep === undefined ? {} : { creep }) },
+    };
+  },
+  detail: (path) => `push ${figureText(path, 'job.push', 'force')}`,
+  terms: { ...terms, resisting: (path) => add(uphill(path), rolling(path), figureOf(path, 'job.push')) },
+};

@@ -1,0 +1,180 @@
+import { drivePoint } from '../../controller/drivePoint.js';
+import {
+  leastBrushedSpeed,
+  leastBrushlessSpeed,
+  START_SECONDS,
+  START_SHARE,
+  startTorque,
+} from '../../controller/leastSpeed.js';
+import { show } from '../../format/show.js';
+import type { StartStyle } from '../../plan/part.js';
+import { worstHoldingPlace, worstStartingPlace, type DcPath } from '../../powerpath/path.js';
+import { add, div, found, max, mul, named, num, pow, sub } from '../../worked/expression.js';
+import {
+  efficiencyOf,
+  figureOf,
+  freeCurrentOf,
+  inertiaOf,
+  leverOf,
+  motorsOf,
+  resistingOf,
+  torqueConstantOf,
+} from '../../worked/terms.js';
+import type { CheckRule } from '../check.js';
+
+/** Creeping, starting under load and holding still: what a drive does where it turns slowly or not at all. */
+
+/** How the pair of motor and controller really starts: sensors on one side only are none. */
+export function startStyleOf({ motor, controller }: DcPath): StartStyle {
+  if (controller.startStyle === 'sensors' && !motor.sensors) return 'bump';
+  return controller.startStyle;
+}
+
+/** Least speed the motor keeps steadily, rad/s of its shaft. */
+export function leastMotorSpeed(path: DcPath): number {
+  const { motor, controller, drive } = path;
+  if (motor.type === 'brushed') return leastBrushedSpeed(drive, controller.dutyStep);
+  return leastBrushlessSpeed(controller.leastErpm, motor.polePairs ?? 1);
+}
+
+/** The same on the job's coordinate. */
+export const leastOutputSpeed = (path: DcPath): number => (leastMotorSpeed(path) * path.radius) / path.train.total;
+
+const blind = (path: DcPath): boolean => path.motor.type === 'brushless' && startStyleOf(path) !== 'sensors';
+
+const WHY: Readonly<Record<StartStyle, string>> = {
+  sensors: 'its sensors know where it stands',
+  forced: 'below that it loses step and surges to catch up',
+  bump: 'below that it loses step, stops and has to be bumped again',
+};
+
+export const creep: CheckRule<DcPath> = {
+  id: 'creep',
+  name: 'creeps steadily',
+  link: 'controller',
+  needs: ['creep', 'motor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'job'],
+  run: false,
+  levers: ['deeper'],
+  applies: (path) => path.asked.creep !== undefined,
+  answer: (path) => {
+    const asked = path.asked.creep!;
+    const least = leastOutputSpeed(path);
+    const dimension = path.load.unit === 'm' ? ('velocity' as const) : ('speed' as const);
+    const k = path.asked.perCoordinate;
+    const why = path.motor.type === 'brushed' ? 'below that friction stalls it now and then' : WHY[startStyleOf(path)];
+    if (least === 0)
+      return {
+        outcome: { holds: true },
+        asked: { value: asked * k, dimension },
+        there: { value: 0, dimension },
+        sentence: `It creeps as slowly as asked: ${why}.`,
+      };
+    return {
+      outcome: { multiple: asked / least },
+      asked: { value: asked * k, dimension },
+      there: { value: least * k, dimension },
+      sentence: `The slowest it keeps is ${show(least * k, dimension)}; ${why}. Asked is ${show(asked * k, dimension)}.`,
+      hint: 'A motor and controller with sensors, or a brushed motor, creeps slower.',
+      working: () => {
+        const slowest = found(
+          '\\omega_{least}',
+          'least speed of the motor',
+          'speed',
+          leastMotorSpeed(path),
+          'from how it starts, or from friction’s scatter',
+        );
+        const wanted = figureOf(path, path.load.unit === 'm' ? 'job.creep' : 'job.turnCreep');
+        const onCoordinate = k === 1 ? wanted : div(wanted, figureOf(path, 'output.loadPerRope'));
+        return named('x', 'speed asked over the slowest', 'number', div(onCoordinate, div(slowest, leverOf(path))));
+      },
+    };
+  },
+};
+
+/** (Kt·(ks·I − I0) − T_load)·0.3 s ≥ J·ω_least, all on the shaft of one motor. */
+export const startsLoaded: CheckRule<DcPath> = {
+  id: 'starts-loaded',
+  name: 'starts under load',
+  link: 'controller',
+  needs: ['creep', 'motor', 'rotor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'job'],
+  run: false,
+  levers: ['stator-limit', 'deeper', 'motors', 'lighter', 'less-push', 'counterforce'],
+  applies: blind,
+  answer: (path) => {
+    const { drive, train, radius, load } = path;
+    const style = startStyleOf(path);
+    const place = worstStartingPlace(path);
+    const lever = train.total / radius;
+    const atRest = drivePoint(drive, 0).motorCurrent;
+    const loadTorque = Math.max(0, load.force(place, 0)) / (drive.motors * lever * train.efficiency);
+    const spare = startTorque(drive.motor, atRest, style) - loadTorque;
+    const inertia = drive.rotorInertia + load.inertia(place) / (drive.motors * lever ** 2 * train.efficiency);
+    const asked = inertia * leastMotorSpeed(path);
+    const there = Math.max(0, spare) * START_SECONDS;
+    return {
+      outcome: { multiple: there / asked },
+      asked: 'to be in step within 0.3 s',
+      there: spare > 0 ? `in ${show(asked / spare, 'time')}` : 'no torque to spare',
+      sentence:
+        spare > 0
+          ? `Without sensors ${show(START_SHARE[style], 'share')} of the torque is there at the start; it is in step after ${show(asked / spare, 'time')}, and must be within 0.3 s.`
+          : `Without sensors only ${show(START_SHARE[style], 'share')} of the torque is there at the start, less than the load takes: it jerks and does not start.`,
+      hint: 'A motor and controller with sensors, or a brushed motor, starts with all its torque.',
+      working: () => {
+        const current = found('I', 'current at rest', 'current', atRest, 'volts and limits at no speed');
+        const torque = mul(
+          torqueConstantOf(path),
+          max(num(0), sub(mul(num(START_SHARE[style], 'share at the start'), current), freeCurrentOf(path))),
+        );
+        const share = div(
+          max(num(0), resistingOf(path, place)),
+          mul(motorsOf(path), leverOf(path), efficiencyOf(path)),
+        );
+        const turning = add(
+          figureOf(path, 'motor.rotorInertia'),
+          div(inertiaOf(path), mul(motorsOf(path), pow(leverOf(path), 2), efficiencyOf(path))),
+        );
+        const slowest = found(
+          '\\omega_{least}',
+          'least speed of the motor',
+          'speed',
+          leastMotorSpeed(path),
+          'from how it starts',
+        );
+        return named(
+          'x',
+          'turning there over turning needed in 0.3 s',
+          'number',
+          div(mul(max(num(0), sub(torque, share)), num(START_SECONDS, 's')), mul(turning, slowest)),
+        );
+      },
+    };
+  },
+};
+
+/** A motor without sensors has no hold at rest. */
+export const holdsStill: CheckRule<DcPath> = {
+  id: 'holds-still',
+  name: 'holds still under load',
+  link: 'controller',
+  needs: ['load', 'output', 'train'],
+  run: false,
+  levers: ['holder'],
+  applies: (path) =>
+    blind(path) &&
+    path.holder !== 'brake' &&
+    path.holder !== 'ratchet' &&
+    path.load.holdForce(worstHoldingPlace(path)) > 0,
+  answer: (path) => {
+    const stays = path.train.backEfficiency === 0;
+    return {
+      outcome: { holds: stays },
+      asked: 'must stay where it is',
+      there: stays ? 'a stage stays' : 'loses step at rest',
+      sentence: stays
+        ? 'A stage of the train stays by itself: the motor need not hold.'
+        : 'Without sensors the controller cannot hold at rest: it loses step, and the load runs back.',
+      hint: 'A motor and controller with sensors, a brake, or a stage that stays by itself.',
+    };
+  },
+};

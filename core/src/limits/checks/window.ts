@@ -1,0 +1,48 @@
+import type { Need } from '../../figures/figure.js';
+import { show } from '../../format/show.js';
+import { CELLS } from '../../pack/cells.js';
+import type { PowerPath } from '../../powerpath/path.js';
+import { div, mul, named, num } from '../../worked/expression.js';
+import { figureOf } from '../../worked/terms.js';
+import type { CheckRule } from '../check.js';
+
+const NEEDS: readonly Need[] = ['window', 'pack'];
+
+/** What stands in front of the motor, and the highest volts it takes. */
+interface Front<P extends PowerPath> {
+  readonly word: 'controller' | 'driver';
+  readonly figure: string;
+  /** Said besides. */
+  readonly also?: string;
+  highest(path: P): number;
+}
+
+/** The pack fresh off the charger must not be more than what stands in front of the motor takes. */
+export const fullVoltsCheck = <P extends PowerPath>({ word, figure, also = '', highest }: Front<P>): CheckRule<P> => ({
+  id: 'volts-full',
+  name: 'full pack in window',
+  link: 'controller',
+  needs: NEEDS,
+  run: false,
+  levers: [],
+  applies: () => true,
+  answer: (path) => {
+    const { pack } = path;
+    const { chemistry, series } = pack.figures;
+    const there = highest(path);
+    return {
+      outcome: { multiple: there / pack.full },
+      asked: { value: pack.full, dimension: 'voltage' },
+      there: { value: there, dimension: 'voltage' },
+      sentence: `Off the charger the pack gives ${show(pack.full, 'voltage')}; the ${word} takes up to ${show(there, 'voltage')}${also}.`,
+      hint: `Choose a ${word} for at least ${show(pack.full, 'voltage')}, or a pack of fewer cells.`,
+      working: () =>
+        named(
+          'x',
+          'highest volts over full pack',
+          'number',
+          div(figureOf(path, figure), mul(num(series, 'cells'), num(CELLS[chemistry].full, 'full cell'))),
+        ),
+    };
+  },
+});

@@ -1,0 +1,16 @@
+import { GRAVITY } from './gravity.js';
+import type { Load } from './load.js';
+
+/** A carriage on a screw. SI, slope in rad. */
+export interface CarriageFigures {
+  readonly mass: number;
+  readonly push: number;
+  readonly friction: number;
+  readonly slope: number;
+}
+
+/** On metres of the nut: F = m·g·sinα + push + friction, M = m. The screw's own losses are its stage's. */
+export function carriage({ mass, push, friction, slope }: CarriageFigures): Load {
+  const alone = mass * GRAVITY * Math.sin(slope) + push;
+  return { unit: 'm', force: () => alone + friction, holdForce: () => alone, inertia: () => mass };
+}

@@ -1,0 +1,18 @@
+import { GRAVITY } from './gravity.js';
+import type { Load } from './load.js';
+
+export interface LegFigures {
+  /** Of the whole robot, kg. */
+  readonly mass: number;
+  readonly legsDown: number;
+  /** Foot to joint, level, m. */
+  readonly lever: number;
+  /** Of the leg about its joint, kg·m². */
+  readonly inertia: number;
+}
+
+/** A leg joint that carries its share of the robot: m·g/(legs down) × lever, whichever way it swings. */
+export function leg({ mass, legsDown, lever, inertia }: LegFigures): Load {
+  const torque = ((mass * GRAVITY) / legsDown) * lever;
+  return { unit: 'rad', force: () => torque, holdForce: () => torque, inertia: () => inertia };
+}

@@ -1,0 +1,2 @@
+export * from './machine.js';
+export * from './table.js';

@@ -1,0 +1,64 @@
+import { pullAt } from './acceleration.js';
+import { ENERGY, I2, Q, slopeAt, type State } from './integrate.js';
+import type { Run } from './run.js';
+import type { MotionSystem } from './system.js';
+import type { Watch } from './watch.js';
+
+/** Speed at which the pack's rest voltage is all back-EMF: nothing goes faster by itself. */
+export function fastestOf({ drive, radius, total }: MotionSystem): number {
+  return (drive.restVoltage / drive.motor.backEmfConstant) * (radius / total);
+}
+
+/** Seconds in which speed settles, from how acceleration falls with it; ∞ where it does not. */
+export function relaxation(system: MotionSystem, q: number, speed: number): number {
+  const nudge = 1e-4 * fastestOf(system);
+  const fall = (pullAt(system, q, speed).acceleration - pullAt(system, q, speed + nudge).acceleration) / nudge;
+  return fall > 0 ? 1 / fall : Infinity;
+}
+
+/** Goes on at the speed at which drive and load balance, place by place. */
+export function alongSettled(
+  system: MotionSystem,
+  watch: Watch,
+  from: State,
+  since: number,
+  end: number,
+  count: number,
+): Run {
+  let [state, time] = [from, since];
+  const { until } = system;
+  for (let i = 0; i < count; i++) {
+    const speed = settledSpeed(system, state[Q]);
+    if (speed === undefined) return watch.result('stalled', time, [state[Q], 0, state[ENERGY], state[I2]]);
+    if ('speed' in until) {
+      const reached = speed >= until.speed;
+      return watch.result(reached ? 'arrived' : 'time-up', reached ? time : end, [
+        state[Q],
+        speed,
+        state[ENERGY],
+        state[I2],
+      ]);
+    }
+    const left = 'travel' in until ? (until.travel - state[Q]) / speed : end - time;
+    const step = Math.min(left / (count - i), end - time);
+    const moving: State = [state[Q], speed, state[ENERGY], state[I2]];
+    const slope = slopeAt(system, moving, pullAt(system, state[Q], speed));
+    state = [state[Q] + speed * step, speed, state[ENERGY] + slope[ENERGY] * step, state[I2] + slope[I2] * step];
+    time += step;
+    watch.see(time, state, pullAt(system, state[Q], speed), (q, v) => pullAt(system, q, v));
+    if (time >= end) return watch.result('time' in until ? 'arrived' : 'time-up', time, state);
+  }
+  return watch.result('arrived', time, state);
+}
+
+/** The speed at one place at which nothing speeds up any more; `undefined` where it cannot start. */
+function settledSpeed(system: MotionSystem, q: number): number | undefined {
+  if (!(pullAt(system, q, 0).acceleration > 0)) return undefined;
+  let [low, high] = [0, fastestOf(system)];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (pullAt(system, q, middle).acceleration > 0) low = middle;
+    else high = middle;
+  }
+  return low > 0 ? low : undefined;
+}

@@ -1,0 +1,67 @@
+import { errorOf, nextStep, Q, slopeAt, stepTo, tryStep, V, type PullRule, type State } from './integrate.js';
+import type { Pull } from './acceleration.js';
+import type { MotionSystem } from './system.js';
+import type { Watch } from './watch.js';
+
+/** A stretch of a run under one rule. */
+export interface Stretch {
+  readonly rule: PullRule;
+  readonly from: State;
+  readonly since: number;
+  /** Gives up at this time. */
+  readonly end: number;
+  /** Whether the stretch is over in a state. */
+  beyond(state: State): boolean;
+  /** Whether it has come to nothing. */
+  stuck(state: State, pull: Pull, time: number): boolean;
+  /** What errors are measured against. */
+  readonly distance: number;
+  readonly speed: number;
+  readonly tolerance: number;
+  readonly longestStep: number;
+  readonly firstStep: number;
+  readonly mostSteps: number;
+}
+
+export interface Reached {
+  readonly why: 'beyond' | 'stuck' | 'end' | 'many steps';
+  readonly state: State;
+  readonly time: number;
+}
+
+/** The smallest step over the longest. */
+const SMALLEST = 1e-5;
+
+/** Goes along a stretch in steps of controlled error; where it ends is found by halving the last step. */
+export function march(system: MotionSystem, watch: Watch, stretch: Stretch): Reached {
+  const { rule, end, beyond, stuck, distance, speed, tolerance, longestStep } = stretch;
+  let [state, time, step] = [stretch.from, stretch.since, Math.min(longestStep, stretch.firstStep)];
+  let pull = rule(state[Q], state[V], time);
+  watch.see(time, state, pull);
+  let slope = slopeAt(system, state, pull);
+  for (let steps = 0; time < end;) {
+    step = Math.min(step, end - time, longestStep);
+    const tried = tryStep(system, rule, state, slope, time, step);
+    const error = errorOf(tried.error, distance, speed, tolerance);
+    // Where a limit changes by a jump no step is small enough: the smallest is taken as it is.
+    if (error > 1 && step > SMALLEST * longestStep) {
+      step = nextStep(step, error);
+      continue;
+    }
+    if (beyond(tried.state)) {
+      const last = stepTo(system, rule, state, slope, time, step, beyond);
+      const at = time + last.step;
+      watch.see(at, last.state, rule(last.state[Q], last.state[V], at), (q, v) => rule(q, v, at));
+      return { why: 'beyond', state: last.state, time: at };
+    }
+    const now = time + step;
+    [time, state] = [now, tried.state];
+    pull = rule(state[Q], state[V], time);
+    if (stuck(state, pull, time)) return { why: 'stuck', state, time };
+    watch.see(time, state, pull, (q, v) => rule(q, v, now));
+    slope = tried.slope;
+    step = nextStep(step, error);
+    if (++steps > stretch.mostSteps) return { why: 'many steps', state, time };
+  }
+  return { why: 'end', state, time };
+}

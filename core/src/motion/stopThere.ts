@@ -1,0 +1,137 @@
+import { brakeAt, pullAt } from './acceleration.js';
+import { fastestOf } from './alongSettled.js';
+import { brakingStretch } from './brakeToStop.js';
+import { effortStretch, endsOf, fullEffort, type RunOptions } from './fullEffort.js';
+import { Q, V, type State } from './integrate.js';
+import { flowFor } from './flowFor.js';
+import { march } from './march.js';
+import type { Run } from './run.js';
+import type { MotionSystem } from './system.js';
+import { Watch } from './watch.js';
+
+const CURVE_POINTS = 64;
+/** The run up to the brakes and the one after them together have the steps of one. */
+const FEWEST_STEPS = 40;
+
+/**
+ * Full effort, then full braking as late as the braking limits allow, to stand at the end. The braking
+ * curve is integrated backwards from there, with speed as what goes along; where the run crosses it the
+ * brakes go on. `cannot-stop` where the brakes cannot hold what pushes.
+ */
+export function stopThere(system: MotionSystem, options: RunOptions = {}): Run {
+  const { until } = system;
+  if (!('travel' in until)) return fullEffort(system, options);
+  const { longest = 60 } = options;
+  const watch = new Watch(system);
+  const start: State = [0, 0, 0, 0];
+  const first = pullAt(system, 0, 0);
+  if (!(first.acceleration > 0)) {
+    watch.see(0, start, first);
+    return watch.result('stalled', 0, start);
+  }
+  const curve = brakingCurve(system, until.travel);
+  if (!curve) {
+    watch.see(0, start, first);
+    return watch.result('cannot-stop', 0, start);
+  }
+  const ends = endsOf(system, longest);
+  const { placeFor, fastest } = curve;
+  const sped = march(system, watch, {
+    ...effortStretch(system, ends, start, first.acceleration, { fewestSteps: FEWEST_STEPS, ...options }),
+    beyond: (state) => state[V] >= fastest || state[Q] >= placeFor(state[V]),
+  });
+  // What is at its speed that soon stops as soon: standing at the end takes no time that shows.
+  if (sped.why === 'many steps') return fullEffort(system, options);
+  if (sped.why !== 'beyond') return watch.result(sped.why === 'stuck' ? 'stalled' : 'time-up', sped.time, sped.state);
+  const there = cruise(system, watch, sped.state, sped.time, placeFor(sped.state[V]));
+  const stopped = march(system, watch, brakingStretch(system, there.state, there.time, there.time + longest));
+  const outcome = stopped.why === 'beyond' ? 'arrived' : 'cannot-stop';
+  return { ...watch.result(outcome, stopped.time, stopped.state), brakesAt: there.state[Q] };
+}
+
+/** Goes on at its speed to a place: faster, and the brakes would no longer hold it. */
+function cruise(system: MotionSystem, watch: Watch, from: State, since: number, place: number) {
+  const distance = place - from[Q];
+  if (!(distance > 1e-9 * place)) return { state: from, time: since };
+  const seconds = distance / from[V];
+  const speed = from[V];
+  return march(system, watch, {
+    rule: (q) => ({ ...flowFor(system, q, speed, 0).pull, acceleration: 0 }),
+    from,
+    since,
+    end: since + 2 * seconds,
+    beyond: (state) => state[Q] >= place,
+    stuck: () => false,
+    distance,
+    speed,
+    tolerance: 1e-4,
+    longestStep: seconds / 12,
+    firstStep: seconds / 24,
+    mostSteps: 200,
+  });
+}
+
+interface BrakingCurve {
+  /** Place from which full braking at a speed just stands at the end. */
+  placeFor(speed: number): number;
+  /** Beyond this speed the brakes would not hold what pushes. */
+  readonly fastest: number;
+}
+
+/** The braking curve to `travel`, from standing there backwards; `undefined` where it does not brake at all. */
+function brakingCurve(system: MotionSystem, travel: number): BrakingCurve | undefined {
+  const top = topSpeed(system, travel);
+  const step = top / CURVE_POINTS;
+  const places = [travel];
+  const perSpeed = (q: number, v: number): number => {
+    const { acceleration } = brakeAt(system, q, v);
+    return acceleration < 0 ? v / acceleration : NaN;
+  };
+  for (let i = 0; i < CURVE_POINTS; i++) {
+    const [v, q] = [i * step, places[i]!];
+    const k1 = perSpeed(q, v);
+    const k2 = perSpeed(q + (step / 2) * k1, v + step / 2);
+    const k3 = perSpeed(q + (step / 2) * k2, v + step / 2);
+    const k4 = perSpeed(q + step * k3, v + step);
+    const next = q + (step / 6) * (k1 + 2 * k2 + 2 * k3 + k4);
+    // Beyond this speed nothing brakes any more: so fast it must never get.
+    if (Number.isNaN(next)) {
+      if (i < 2) return undefined;
+      break;
+    }
+    places.push(next);
+  }
+  const last = places.length - 1;
+  const placeFor = (speed: number): number => {
+    const at = Math.min(last, speed / step);
+    const i = Math.min(last - 1, Math.floor(at));
+    // Linear in v², which steady braking is exactly.
+    const share = (at * at - i * i) / ((i + 1) ** 2 - i * i);
+    return places[i]! + share * (places[i + 1]! - places[i]!);
+  };
+  return { placeFor, fastest: withinReturn(system, last * step) };
+}
+
+/**
+ * The speed, up to `fastest`, at which merely holding back what pushes returns no more than it may: braking
+ * fully turns more into heat than holding does.
+ */
+function withinReturn(system: MotionSystem, fastest: number): number {
+  const { returnLimit } = system.drive;
+  if (returnLimit === undefined) return fastest;
+  const returns = (speed: number) => -flowFor(system, 0, speed, 0).pull.point.supplyCurrent;
+  if (returns(fastest) <= returnLimit) return fastest;
+  let [low, high] = [0, fastest];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (returns(middle) <= returnLimit) low = middle;
+    else high = middle;
+  }
+  return low;
+}
+
+/** The most speed the run can have anywhere: that of full effort all the way, or what falling adds. */
+function topSpeed(system: MotionSystem, travel: number): number {
+  const run = fullEffort({ ...system, until: { travel } }, { tolerance: 1e-3, fewestSteps: 12 });
+  return 1.05 * Math.max(run.topSpeed, 1e-3 * fastestOf(system));
+}

@@ -1,0 +1,90 @@
+import type { ServoPart } from '../plan/part.js';
+import type { RailNode } from '../plan/supply.js';
+import type { Calibration, CalibrationPair } from '../servo/calibration.js';
+import type { ChainJoint } from '../servo/precision.js';
+import type { RailBudget, RailServo } from '../servo/rail.js';
+import type { RatingPoint, ServoRating } from '../servo/ratings.js';
+import type { Linkage, Travel } from '../servo/throughTravel.js';
+import { worstPlace } from '../load/load.js';
+import type { PowerPath } from './path.js';
+
+/** The rail servos hang on, and everything else that hangs there. */
+export interface PathRail {
+  readonly id: string;
+  readonly name: string;
+  readonly source: NonNullable<RailNode['source']>;
+  /** Without load; and at most, off the charger. */
+  readonly voltage: number;
+  readonly full: number;
+  readonly continuous: number;
+  readonly burst: number;
+  readonly resistance: number;
+  readonly apart: boolean;
+  /** Every servo on it, this mechanism's own among them. */
+  readonly servos: readonly RailServo[];
+  readonly budget: RailBudget;
+  /** What all the others draw while they move. */
+  readonly others: number;
+}
+
+/** A position servo with what links it to the output. */
+export interface ServoPath extends PowerPath {
+  readonly machine: 'servo';
+  readonly servo: {
+    readonly part: ServoPart;
+    readonly points: readonly RatingPoint[];
+    /** At the rail's volts while everything on it moves; torque of one servo at its horn, or force of a linear one. */
+    readonly rating: ServoRating;
+    readonly voltage: number;
+    readonly idleCurrent: number;
+    readonly runningCurrent: number;
+    readonly highestVoltage: number;
+    readonly lowestPoint: number;
+    /** Angle, or stroke in metres. */
+    readonly travel: number;
+    readonly shortestPulse: number;
+    readonly longestPulse: number;
+    readonly deadband: number;
+    readonly slop: number;
+    readonly insideRatio: number;
+    /** Motor inside, seen at the horn, kg·m². */
+    readonly rotorAtHorn: number;
+  };
+  readonly rail: PathRail;
+  readonly linkage: Linkage;
+  /** The linkage along the job's way; `undefined` where a length is missing. */
+  readonly linked: Linked | undefined;
+  readonly calibration: Calibration | undefined;
+  readonly pairs: readonly CalibrationPair[];
+  /** Joints from the base to the tip; none where the tip was not asked about. */
+  readonly chain: readonly ChainJoint[];
+  readonly tipWindow: number | undefined;
+}
+
+/** Where the horn is along the job's way, and what the linkage makes of it. */
+export interface Linked {
+  /** Angle of the horn at the start and at the end of the job; metres of a linear servo. */
+  readonly from: number;
+  readonly to: number;
+  /** The horn does not get to the end of the way. */
+  readonly short: boolean;
+  readonly travel: Travel;
+  /** Horn's angle for a place on q, from its start. */
+  hornAt(q: number): number;
+  /** Movement on q per radian of the horn at a place of q, without sign. */
+  ratioAt(q: number): number;
+}
+
+/** What is behind the horn: linkage, train and load. */
+export type HornSide = Pick<ServoPath, 'linked' | 'train' | 'motors' | 'load' | 'asked'>;
+
+/** Torque of one servo at its horn for a force on q at a place, driving. N·m; N of a linear servo. */
+export function torqueAtHorn({ linked, train, motors }: HornSide, force: number, q: number): number {
+  const ratio = linked?.ratioAt(q) ?? NaN;
+  const through = force >= 0 ? force / train.efficiency : force * train.backEfficiency;
+  return (through * ratio) / motors;
+}
+
+/** The place at which most is asked of the servo for what a situation asks of the output there. */
+export const worstHornPlace = (path: HornSide, force: (q: number) => number): number =>
+  worstPlace(path.asked.travel, path.load, (q) => torqueAtHorn(path, force(q), q));

@@ -1,0 +1,50 @@
+/** A move of a servo: time, and the greatest speed on the way. */
+export interface ServoMove {
+  readonly time: number;
+  readonly topSpeed: number;
+  /** Share of the time spent speeding up and slowing down. */
+  readonly changing: number;
+}
+
+/**
+ * Time for an angle (rad), starting and ending at rest: the torque left over speeds it up along the straight
+ * line ω0·(1 − T/Ts), and it slows down at the end at what the stall torque and the load leave. Closed
+ * form of J·dω/dt = Ts·(1 − ω/ω0) − T. ∞ where the load is more than the stall torque.
+ */
+export function moveTime(
+  { stallTorque, freeSpeed }: { readonly stallTorque: number; readonly freeSpeed: number },
+  inertia: number,
+  load: number,
+  angle: number,
+): ServoMove {
+  const settled = freeSpeed * (1 - load / stallTorque);
+  if (!(settled > 0)) return { time: Infinity, topSpeed: 0, changing: 1 };
+  const constant = (inertia * freeSpeed) / stallTorque;
+  const braking = (stallTorque + load) / inertia;
+  // Reached after t: ω = ω∞·(1 − e^(−t/τ)), q = ω∞·(t − τ·(1 − e^(−t/τ))).
+  const speedAfter = (t: number): number => settled * -Math.expm1(-t / constant);
+  const placeAfter = (t: number): number => settled * (t + constant * Math.expm1(-t / constant));
+  const endAfter = (t: number): number => placeAfter(t) + speedAfter(t) ** 2 / (2 * braking);
+  let [low, high] = [0, angle / settled + 10 * constant];
+  for (let i = 0; i < 80; i++) {
+    const middle = (low + high) / 2;
+    if (endAfter(middle) < angle) low = middle;
+    else high = middle;
+  }
+  const topSpeed = speedAfter(high);
+  const slowing = topSpeed / braking;
+  const time = high + slowing;
+  return { time, topSpeed, changing: Math.min(1, (Math.min(high, 3 * constant) + slowing) / time) };
+}
+
+/**
+ * Time to turn round from full speed one way to full speed the other, s: the motor works against its own
+ * inertia and the load's, seen at the horn. 2·J·ω0/Ts, with the torque of the line's middle.
+ */
+export const reversingTime = (
+  { stallTorque, freeSpeed }: { readonly stallTorque: number; readonly freeSpeed: number },
+  inertia: number,
+): number => (2 * inertia * freeSpeed) / stallTorque;
+
+/** A rotor seen at the horn: Jr·G². */
+export const rotorAtHorn = (rotorInertia: number, ratio: number): number => rotorInertia * ratio ** 2;

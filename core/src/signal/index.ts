@@ -1,0 +1,2 @@
+export * from './optoInput.js';
+export * from './transistorStage.js';

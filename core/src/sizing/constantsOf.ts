@@ -1,0 +1,12 @@
+import { FigureCollector } from '../figures/collector.js';
+import type { MotorConstants } from '../motor/constants.js';
+import type { Part } from '../plan/part.js';
+import { resolveMotor } from '../powerpath/resolveMotor.js';
+
+/** Constants of a motor part; `undefined` where a figure of them is missing, or it is no motor. */
+export function constantsOf(part: Part): MotorConstants | undefined {
+  if (part.kind !== 'motor') return undefined;
+  const collect = new FigureCollector();
+  const { constants } = resolveMotor(part, [], collect);
+  return collect.lacks().motor ? undefined : constants;
+}

@@ -1,0 +1,90 @@
+import type { Change } from '../plan/change.js';
+import type { BreakerPart, PackPart, Part } from '../plan/part.js';
+import type { MechanismKind, Plan } from '../plan/plan.js';
+import { quantityOf } from '../plan/quantityOf.js';
+import type { MachineKind } from '../powerpath/path.js';
+import { thinnestWire } from '../protection/wire.js';
+import type { ServoUseId } from './servoGuide.js';
+import type { WishValues } from './wish.js';
+
+/** What may be asked for: a motor that takes pulses is a stepper, or a step-driven servo. */
+export type WishMachine = MachineKind | 'step-servo';
+
+/** A kind of mechanism and the numbers that decide, as the person gave them. */
+export interface Wish {
+  readonly kind: MechanismKind;
+  readonly name: string;
+  readonly values: WishValues;
+  /** What shall turn it; plain motors where absent. */
+  readonly machine?: WishMachine;
+  /** A servo's use, where it says more than the kind of mechanism. */
+  readonly use?: ServoUseId;
+}
+
+export interface Shelved {
+  readonly id: string;
+  readonly revision: number;
+  readonly part: Part;
+}
+
+export interface Proposal {
+  readonly id: string;
+  readonly changes: readonly Change[];
+}
+
+/** A part of the shelf as a plan keeps it. */
+export const copyOf = ({ id: shelfId, revision, part }: Shelved) => ({ part, shelfId, shelfRevision: revision });
+
+export function packOf(plan: Plan): PackPart {
+  const node = plan.supply.find((candidate) => candidate.kind === 'pack');
+  const part = node?.kind === 'pack' ? plan.parts[node.part]?.part : undefined;
+  if (part?.kind !== 'pack') throw new Error('the plan has no pack');
+  return part;
+}
+
+/** A branch of its own behind a breaker for so many amperes, and the changes that make it. */
+export function newBranch(
+  plan: Plan,
+  nodeId: string,
+  amperes: number,
+  shelf: readonly Shelved[],
+): { readonly node: string; readonly changes: readonly Change[] } {
+  const breaker = pickBreaker(shelf, amperes);
+  const id = freshName(Object.keys(plan.parts), 'breaker');
+  const parent = plan.supply.find((node) => node.kind === 'main') ?? plan.supply.find((node) => node.kind === 'pack')!;
+  const gauge = thinnestWire(breaker.part.rated?.si ?? 0) ?? 12;
+  return {
+    node: nodeId,
+    changes: [
+      { at: ['parts', id], to: copyOf(breaker) },
+      {
+        at: ['supply', plan.supply.length],
+        to: {
+          id: nodeId,
+          kind: 'branch',
+          parent: parent.id,
+          breaker: id,
+          wire: { gauge: quantityOf(gauge, `${gauge} AWG`, 'typical') },
+        },
+      },
+    ],
+  };
+}
+
+function pickBreaker(shelf: readonly Shelved[], amperes: number): Shelved & { part: BreakerPart } {
+  const able = shelf
+    .filter(
+      (item): item is Shelved & { part: BreakerPart } =>
+        item.part.kind === 'breaker' && item.part.type === 'snap' && item.part.rated !== undefined,
+    )
+    .sort((a, b) => a.part.rated!.si - b.part.rated!.si);
+  const chosen = able.find((item) => item.part.rated!.si >= amperes) ?? able.at(-1);
+  if (!chosen) throw new Error('the shelf has no breaker');
+  return chosen;
+}
+
+export function freshName(taken: readonly string[], stem: string): string {
+  let i = 1;
+  while (taken.includes(`${stem}-${i}`)) i++;
+  return `${stem}-${i}`;
+}

@@ -1,0 +1,30 @@
+/** What 5 %, half and 95 % of the builds stay below. */
+export interface Band {
+  readonly low: number;
+  readonly middle: number;
+  readonly high: number;
+}
+
+/** The band of some values; there must be one at least. */
+export function bandOf(values: readonly number[]): Band {
+  const sorted = [...values].sort((a, b) => a - b);
+  return { low: quantile(sorted, 0.05), middle: quantile(sorted, 0.5), high: quantile(sorted, 0.95) };
+}
+
+function quantile(sorted: readonly number[], share: number): number {
+  const at = share * (sorted.length - 1);
+  const [below, above] = [sorted[Math.floor(at)]!, sorted[Math.ceil(at)]!];
+  return below + (at - Math.floor(at)) * (above - below);
+}
+
+/** Pearson's correlation; 0 where one of the two does not vary. */
+export function correlation(a: readonly number[], b: readonly number[]): number {
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
+  const [ma, mb] = [mean(a), mean(b)];
+  let [ab, aa, bb] = [0, 0, 0];
+  for (let i = 0; i < a.length; i++) {
+    const [x, y] = [a[i]! - ma, b[i]! - mb];
+    [ab, aa, bb] = [ab + x * y, aa + x * x, bb + y * y];
+  }
+  return aa > 1e-18 && bb > 1e-18 ? ab / Math.sqrt(aa * bb) : 0;
+}

@@ -1,0 +1,109 @@
+import type { FigureName } from '../figures/table.js';
+import type { Plan, SpreadPlan } from '../plan/plan.js';
+import type { Quantity } from '../plan/quantity.js';
+import type { Adjust } from '../powerpath/resolve.js';
+
+/** What differs from build to build. */
+export const SPREAD_FACTORS = ['constants', 'friction', 'mass', 'charge', 'efficiency'] as const;
+export type SpreadFactor = (typeof SPREAD_FACTORS)[number];
+
+/** How a factor is named, and how to know it better. */
+export const SPREAD_WORDS: Readonly<Record<SpreadFactor, { readonly name: string; readonly measure: string }>> = {
+  constants: { name: 'motor constants', measure: 'a free run: volts, speed and amperes' },
+  friction: { name: 'friction', measure: 'a free run and a coast-down of the whole mechanism' },
+  mass: { name: 'masses', measure: 'a scale under the load' },
+  charge: { name: 'charge of the pack', measure: 'the pack’s rest voltage before each match' },
+  efficiency: { name: 'losses of the train', measure: 'amperes while lifting a known weight steadily' },
+};
+
+/** The figures a factor moves, and which way: constants are stiffer where torque is greater and speed lower. */
+const MASSES: readonly FigureName[] = [
+  'job.mass',
+  'job.payload',
+  'job.shotMass',
+  'job.conveyMass',
+  'job.gripMass',
+  'output.mass',
+  'output.armMass',
+  'output.flywheelInertia',
+  'output.tableInertia',
+  'job.legMass',
+];
+const FRICTIONS: readonly FigureName[] = [
+  'motor.freeCurrent',
+  'motor.referenceFreeCurrent',
+  'job.friction',
+  'output.armFriction',
+  'output.flywheelFriction',
+  'output.tableFriction',
+  'output.rollingResistance',
+  'stage.friction',
+];
+const MORE_TORQUE: readonly FigureName[] = [
+  'motor.stallTorque',
+  'stepper.holdingTorque',
+  'stepServo.ratedTorque',
+  'stepServo.peakTorque',
+  'servo.stallTorque',
+  'servo.stallForce',
+];
+const LESS_SPEED: readonly FigureName[] = [
+  'motor.freeSpeed',
+  'motor.kv',
+  'motor.referenceKv',
+  'servo.speed',
+  'servo.velocity',
+];
+const LOSSES: readonly FigureName[] = ['stage.efficiency', 'output.efficiency'];
+
+/** How far each factor goes: ± of the middle; charge between two states. */
+export interface SpreadAmounts {
+  readonly constants: number;
+  readonly friction: number;
+  readonly mass: number;
+  readonly leastCharge: number;
+  readonly mostCharge: number;
+  readonly efficiency: number;
+}
+
+/** What real builds vary by, where nothing else is chosen. */
+export const TYPICAL_SPREAD: SpreadAmounts = {
+  constants: 0.07,
+  friction: 0.3,
+  mass: 0.05,
+  leastCharge: 0.7,
+  mostCharge: 1,
+  efficiency: 0.04,
+};
+
+/** The amounts a plan chooses, typical where it does not. */
+export function spreadAmounts({ spread = {} }: Pick<Plan, 'spread'>): SpreadAmounts {
+  const read = (key: keyof SpreadPlan): number => (spread[key] as Quantity | undefined)?.si ?? TYPICAL_SPREAD[key];
+  return {
+    constants: read('constants'),
+    friction: read('friction'),
+    mass: read('mass'),
+    leastCharge: Math.min(read('leastCharge'), read('mostCharge')),
+    mostCharge: Math.max(read('leastCharge'), read('mostCharge')),
+    efficiency: read('efficiency'),
+  };
+}
+
+/** One build: where in its range each factor lies, −1…1. */
+export type Build = Readonly<Record<SpreadFactor, number>>;
+
+/** What a build does to each figure. `stages` is how many share the train's losses. */
+export function adjustFor(build: Build, amounts: SpreadAmounts, stages: number): Adjust {
+  const scaled = (factor: 'constants' | 'friction' | 'mass') => 1 + build[factor] * amounts[factor];
+  const [torque, friction, mass] = [scaled('constants'), scaled('friction'), scaled('mass')];
+  const points = (build.efficiency * amounts.efficiency) / Math.max(1, stages);
+  const charge = amounts.leastCharge + ((build.charge + 1) / 2) * (amounts.mostCharge - amounts.leastCharge);
+  return (name, value) => {
+    if (MASSES.includes(name)) return value * mass;
+    if (FRICTIONS.includes(name)) return value * friction;
+    if (MORE_TORQUE.includes(name)) return value * torque;
+    if (LESS_SPEED.includes(name)) return value / torque;
+    if (LOSSES.includes(name)) return Math.min(1, Math.max(0.02, value + points));
+    return name === 'pack.charge' ? charge : value;
+  };
+}

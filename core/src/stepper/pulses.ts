@@ -1,0 +1,38 @@
+/** What turns pulses into motion: steps per turn of the motor, micro-steps of each, and the reduction behind it. */
+export interface PulseTrain {
+  readonly stepsPerTurn: number;
+  readonly microsteps: number;
+  readonly reduction: number;
+}
+
+/** Pulses per radian of the output shaft. */
+const perRadian = ({ stepsPerTurn, microsteps, reduction }: PulseTrain): number =>
+  (stepsPerTurn * microsteps * reduction) / (2 * Math.PI);
+
+/** Pulses per second that an output speed (rad/s) takes. */
+export const pulseRate = (train: PulseTrain, outputSpeed: number): number => outputSpeed * perRadian(train);
+
+/** Output speed (rad/s) that pulses per second make. */
+export const speedAtPulses = (train: PulseTrain, rate: number): number => rate / perRadian(train);
+
+/** Angle of the output per pulse, rad. */
+export const outputResolution = (train: PulseTrain): number => 1 / perRadian(train);
+
+/**
+ * Two shafts locked to each other: pulses per count of the leading shaft's encoder, so that the output
+ * turns `ratio` times as far. Counts are four to an encoder line.
+ */
+export const pulsesPerCount = (train: PulseTrain, ratio: number, encoderLines: number): number =>
+  (ratio * 2 * Math.PI * perRadian(train)) / (4 * encoderLines);
+
+/** Highest speed (rad/s) of the leading shaft at which a pulse rate keeps up with it. */
+export const highestLeadingSpeed = (train: PulseTrain, ratio: number, rateLimit: number): number =>
+  speedAtPulses(train, rateLimit) / ratio;
+
+/** Electronic gearing of a step-driven servo: encoder counts it turns per commanded pulse. */
+export const electronicGearing = (encoderLines: number, commandedSteps: number): number =>
+  (4 * encoderLines) / commandedSteps;
+
+/** A following-error threshold in encoder counts as an angle of the output, rad. */
+export const followingErrorAngle = (counts: number, encoderLines: number, reduction: number): number =>
+  (2 * Math.PI * counts) / (4 * encoderLines * reduction);

@@ -1,0 +1,17 @@
+import type { Figure } from '../figures/figure.js';
+import { GRAVITY } from '../load/gravity.js';
+import type { PowerPath } from '../powerpath/path.js';
+import { fig, mul, num, type Expression } from './expression.js';
+
+/** A figure of the path as a leaf. Throws where the path has none of that key. */
+export function figureOf(path: PowerPath, key: string): Expression {
+  const figure: Figure | undefined = path.figures[key];
+  if (!figure) throw new Error(`this path has no figure ${key}`);
+  return fig(figure);
+}
+
+/** Whether the path knows a figure's value. */
+export const knows = (path: PowerPath, key: string): boolean => path.figures[key]?.value !== undefined;
+
+/** m·g of a mass figure. */
+export const weightOf = (path: PowerPath, massKey: string): Expression => mul(figureOf(path, massKey), num(GRAVITY));

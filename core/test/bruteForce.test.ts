@@ -1,0 +1,161 @@
+import { describe, expect, it } from 'vitest';
+import { resolveDcPath, evaluateMechanism, type Plan, type DcPath } from '../src/index.js';
+import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
+
+/**
+ * The ladder against a search that knows nothing of it: the load is ramped up in a motion worked out here,
+ * from voltages and resistances alone, and whatever breaks first, breaks. Nothing of limits/ is used.
+ */
+
+interface Moment {
+  readonly motorCurrent: number;
+  readonly supplyCurrent: number;
+  readonly packVoltage: number;
+}
+
+/** What flows while one motor pulls a torque at a speed: by halving the duty, from Kirchhoff's laws. */
+function flows(path: DcPath, torque: number, omega: number): Moment | undefined {
+  const { motor, controllerResistance, supplyResistance, restVoltage, greatestDuty } = path.drive;
+  const wanted = torque / motor.torqueConstant + motor.freeCurrent + motor.freeCurrentPerSpeed * omega;
+  const at = (duty: number): Moment => {
+    const current =
+      (duty * restVoltage - motor.backEmfConstant * omega) /
+      (motor.resistance + controllerResistance + duty * duty * supplyResistance);
+    return {
+      motorCurrent: current,
+      supplyCurrent: duty * current,
+      packVoltage: restVoltage - supplyResistance * duty * current,
+    };
+  };
+  if (at(greatestDuty).motorCurrent < wanted) return undefined;
+  let [low, high] = [0, greatestDuty];
+  for (let i = 0; i < 100; i++) {
+    const middle = (low + high) / 2;
+    if (at(middle).motorCurrent < wanted) low = middle;
+    else high = middle;
+  }
+  return at(high);
+}
+
+/** Heat of a breaker after pushing a time, in plain steps. */
+function heatAfter(current: number, holds: number, tau: number, seconds: number, start: number): number {
+  let heat = start;
+  const steps = 4000;
+  for (let i = 0; i < steps; i++) heat += ((current / holds) ** 2 - heat) * (seconds / steps / tau);
+  return heat;
+}
+
+/** Everything that is broken while the output pulls `times` the job's own force. */
+function broken(path: DcPath, situation: 'starting' | 'working', times: number): readonly string[] {
+  const { drive, train, radius, load, asked, main, branch, controller, pack, motor, rope } = path;
+  const v = situation === 'working' ? asked.speed : 0;
+  const a = situation === 'starting' ? asked.acceleration : 0;
+  const places = Array.from({ length: 401 }, (_, i) => ((asked.travel ?? 0) * i) / 400);
+  const own = Math.max(...places.map((q) => load.force(q, v) + load.inertia(q) * a));
+  const demand =
+    own * (situation === 'starting' ? asked.shock : 1) + (situation === 'working' ? (asked.recovery ?? 0) : 0);
+  const force = times * demand;
+  const lever = train.total / radius;
+  const torque = force / (drive.motors * lever * train.efficiency) + drive.rotorInertia * lever * a;
+  const omega = v * lever;
+  const found: string[] = [];
+  if (load.grip !== undefined && force > load.grip) found.push('slip');
+  if (rope && force > rope.strength / (rope.knotted ? 10 : 5)) found.push('rope');
+  const moment = flows(path, torque, omega);
+  if (!moment) return [...found, 'volts'];
+  const each = moment.supplyCurrent;
+  const all = drive.motors * each + pack.others;
+  if (moment.motorCurrent > (drive.statorLimit ?? Infinity)) found.push('stator');
+  if (each > (drive.supplyLimit ?? Infinity)) found.push('supply');
+  if (moment.packVoltage < Math.max(pack.floor, controller.lowestVoltage, pack.brownOut)) found.push('brown-out');
+  if (all > pack.dischargeLimit) found.push('discharge');
+  if (situation === 'working' && moment.motorCurrent > motor.continuousCurrent / Math.sqrt(asked.dutyShare))
+    found.push('continuous');
+  // The breakers carry the job's own working current before, over its share of the time.
+  const before = flows(
+    path,
+    Math.max(...places.map((q) => load.force(q, asked.speed))) / (drive.motors * lever * train.efficiency),
+    asked.speed * lever,
+  );
+  const seconds = situation === 'working' ? asked.workingSeconds : a > 0 ? asked.speed / a : asked.time;
+  const trips = (name: string, protection: typeof main, share: number, others: number) => {
+    if (!protection?.breaker) return;
+    const carried = before?.supplyCurrent ?? drive.restVoltage / (2 * drive.supplyResistance);
+    const holds = protection.breaker.rated * protection.breaker.holdMultiple;
+    const start = Math.min(1, asked.dutyShare * ((share * carried + others) / holds) ** 2);
+    if (heatAfter(share * each + others, holds, protection.breaker.timeConstant, seconds, start) >= 1) found.push(name);
+  };
+  trips('branch-breaker', branch, branch.together ? drive.motors : 1, 0);
+  trips('main-breaker', main, drive.motors, pack.others);
+  return found;
+}
+
+/** Ramps the load up until something breaks, then finds the very point by halving. */
+function rampedUp(path: DcPath, situation: 'starting' | 'working') {
+  let high = 0.02;
+  while (broken(path, situation, high).length === 0) high *= 1.15;
+  let low = high / 1.15;
+  for (let i = 0; i < 50; i++) {
+    const middle = (low + high) / 2;
+    if (broken(path, situation, middle).length === 0) low = middle;
+    else high = middle;
+  }
+  return { multiple: high, first: broken(path, situation, high * (1 + 1e-9)) };
+}
+
+/** The first of what breaks, then the second: whatever is not out of the way yet. */
+const heron = plainPlan('heron');
+const known = withChange(heron, ['parts', 'motor-2', 'part', 'data', 'resistance'], typed(0.042));
+const PLANS: readonly (readonly [name: string, plan: Plan])[] = [
+  ['the demo', known],
+  ['a small breaker', withChange(known, ['parts', 'breaker-2', 'part', 'rated'], typed(10))],
+  ['a weak rope', withChange(known, ['mechanisms', 1, 'choices', 0, 'output', 'ropeStrength'], typed(1100))],
+  ['a tired pack', withChange(known, ['parts', 'pack-1', 'part', 'cellResistance'], typed(0.012))],
+  ['little grip', withChange(known, ['mechanisms', 0, 'choices', 0, 'output', 'grip'], typed(0.5))],
+  [
+    'limits far up',
+    withChange(
+      withChange(known, ['parts', 'controller-1', 'part', 'statorLimit'], typed(300)),
+      ['parts', 'controller-1', 'part', 'supplyLimit'],
+      typed(200),
+    ),
+  ],
+  ['Limpet', plainPlan('limpet')],
+];
+
+describe('what gives first', () => {
+  it.each(PLANS)('%s: a ramped load breaks the same first, at the same multiple', (_name, plan) => {
+    let compared = 0;
+    for (const mechanism of plan.mechanisms) {
+      for (const job of evaluateMechanism(plan, mechanism).jobs) {
+        for (const situation of ['starting', 'working'] as const) {
+          const ladder = job.ladders[situation];
+          if (ladder.idle || !ladder.first || ladder.first.id === 'buckling') continue;
+          const path = resolveDcPath(plan, mechanismOf(plan, mechanism.id), job.jobId);
+          const ramped = rampedUp(path, situation);
+          const said = `${mechanism.name}, ${job.name}, ${situation}`;
+          expect(ramped.first, said).toContain(ladder.first.id);
+          expect(Math.abs(ramped.multiple / ladder.first.multiple! - 1), said).toBeLessThan(2e-3);
+          compared++;
+        }
+      }
+    }
+    expect(compared).toBeGreaterThan(4);
+  });
+
+  it('breaks the rungs in the ladder’s own order', () => {
+    for (const id of ['lift', 'drive', 'climb', 'intake']) {
+      const mechanism = mechanismOf(known, id);
+      const path = resolveDcPath(known, mechanism, mechanism.jobs[0]!.id);
+      const { rungs } = evaluateMechanism(known, mechanism).jobs[0]!.ladders.working;
+      const reachable = rungs.filter((rung) => !rung.outOfReach && rung.multiple !== undefined);
+      const ceiling = reachable.find((rung) => rung.id === 'volts')?.multiple ?? Infinity;
+      for (const rung of reachable.filter(
+        ({ multiple, id: one }) => multiple! < ceiling * 0.999 && one !== 'buckling',
+      )) {
+        expect(broken(path, 'working', rung.multiple! * 1.003), `${id} above ${rung.id}`).toContain(rung.id);
+        expect(broken(path, 'working', rung.multiple! * 0.997), `${id} below ${rung.id}`).not.toContain(rung.id);
+      }
+    }
+  });
+});

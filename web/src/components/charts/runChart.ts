@@ -1,0 +1,59 @@
+import { digits } from '@rough-gear/core';
+import { MONO, SANS, tipLook, type ChartInk } from '../../composables/useChartInk.js';
+
+/** Frame of a run over time: currents and speed above, pack volts below, one time for both. */
+export function runChartFrame(end: number, pens: ChartInk, formatter: unknown) {
+  const { second, hair } = pens;
+  const value = {
+    type: 'value',
+    axisLabel: { color: second, fontFamily: MONO, fontSize: 11, hideOverlap: true },
+    axisLine: { show: true, lineStyle: { color: second } },
+    splitLine: { show: false },
+  };
+  const lined = { show: true, lineStyle: { color: hair } };
+  return {
+    animation: false,
+    textStyle: { fontFamily: SANS },
+    grid: [
+      { left: 44, right: 40, top: 10, bottom: 76 },
+      { left: 44, right: 40, height: 40, bottom: 22 },
+    ],
+    tooltip: { ...tipLook(pens), formatter },
+    axisPointer: { link: [{ xAxisIndex: 'all' }] },
+    xAxis: [
+      { ...value, min: 0, max: end, axisLabel: { show: false }, splitLine: lined },
+      {
+        ...value,
+        gridIndex: 1,
+        min: 0,
+        max: end,
+        axisLabel: { ...value.axisLabel, showMaxLabel: false, formatter: (t: number) => `${digits(t)} s` },
+      },
+    ],
+    yAxis: [
+      {
+        ...value,
+        // What returns to the pack while braking lies under nothing.
+        min: (extent: { min: number }) => Math.min(0, extent.min),
+        splitNumber: 4,
+        axisLabel: { ...value.axisLabel, formatter: (t: number) => `${digits(t)} A` },
+        splitLine: lined,
+      },
+      {
+        ...value,
+        min: 0,
+        splitNumber: 4,
+        position: 'right',
+        max: (extent: { max: number }) => extent.max * 1.2,
+        axisLabel: { ...value.axisLabel, showMaxLabel: false, formatter: (t: number) => digits(t, 2) },
+      },
+      {
+        ...value,
+        gridIndex: 1,
+        scale: true,
+        splitNumber: 1,
+        axisLabel: { ...value.axisLabel, formatter: (t: number) => `${digits(t, 4)} V` },
+      },
+    ],
+  };
+}

@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
+import type { MachineKind } from '@rough-gear/core';
+import { computed, type Component } from 'vue';
+import BaseDialog from '../../../components/BaseDialog.vue';
+import { useMechanism } from '../../../composables/useMechanism.js';
+import MachineScores from './MachineScores.vue';
+import MotorCounts from './MotorCounts.vue';
+import ServoScores from './ServoScores.vue';
+import StepMachines from './StepMachines.vue';
+import VoltsAndSpeed from './VoltsAndSpeed.vue';
+import WindingTable from './WindingTable.vue';
+
+/** The questions about what turns it, each answered on this very mechanism. */
+defineProps<{ open: boolean }>();
+defineEmits<{ close: [] }>();
+const { path } = useMechanism();
+
+const TABS: Record<MachineKind, readonly { name: string; sheet: Component }[]> = {
+  dc: [
+    { name: 'How many', sheet: MotorCounts },
+    { name: 'Which winding', sheet: WindingTable },
+    { name: 'Volts and speed', sheet: VoltsAndSpeed },
+    { name: 'Brushed or brushless', sheet: MachineScores },
+  ],
+  step: [{ name: 'Stepper or step servo', sheet: StepMachines }],
+  servo: [{ name: 'Which servo', sheet: ServoScores }],
+};
+const tabs = computed(() => TABS[path.value.machine]);
+</script>
+
+<template>
+  <BaseDialog :open="open" title="Compare on this mechanism" widest @close="$emit('close')">
+    <TabGroup>
+      <TabList class="mb-3 flex flex-wrap gap-x-5 border-b border-ink">
+        <Tab v-for="tab in tabs" :key="tab.name" v-slot="{ selected }" as="template">
+          <button
+            type="button"
+            class="-mb-px min-h-8"
+            :class="selected ? 'border-b-3 border-ink font-semibold' : 'act'"
+          >
+            {{ tab.name }}
+          </button>
+        </Tab>
+      </TabList>
+      <TabPanels>
+        <TabPanel v-for="tab in tabs" :key="tab.name"><component :is="tab.sheet" @done="$emit('close')" /></TabPanel>
+      </TabPanels>
+    </TabGroup>
+  </BaseDialog>
+</template>

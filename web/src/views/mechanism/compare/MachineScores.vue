@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import {
+  candidatesFor,
+  DECIDING_FACTORS,
+  SCORE_FACTORS,
+  SCORE_WORDS,
+  scoreCard,
+  WEIGHT_SETS,
+  weighted,
+  type CandidateScore,
+  type ScoreFactor,
+} from '@rough-gear/core';
+import { useStorage } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import VerdictRing from '../../../components/VerdictRing.vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { useMechanism } from '../../../composables/useMechanism.js';
+import { useShelf } from '../../../composables/useShelf.js';
+import { outputUnits } from '../../../components/charts/forceChart.js';
+
+/** Brushed or brushless on this job: scores from numbers, weights from the person, two schools ready with their reasons. */
+const emit = defineEmits<{ done: [] }>();
+const { plan, path, mechanism, jobId, commit } = useMechanism();
+const { show } = useDisplay();
+const motors = useShelf('motor');
+const controllers = useShelf('controller');
+void motors.load();
+void controllers.load();
+
+/** The person's own, kept in the browser as a preference is. */
+const weights = useStorage<Record<ScoreFactor, number>>('rough-gear:weights', { ...WEIGHT_SETS[0]!.weights });
+const all = ref(false);
+const factors = computed(() => (all.value ? SCORE_FACTORS : SCORE_FACTORS.slice(0, DECIDING_FACTORS)));
+const school = computed(() =>
+  WEIGHT_SETS.find((set) => SCORE_FACTORS.every((factor) => set.weights[factor] === weights.value[factor])),
+);
+
+const card = computed(() => {
+  const shelf = [...motors.shelf.value.parts, ...controllers.shelf.value.parts];
+  const candidates = candidatesFor(plan.value, mechanism.value.id, jobId.value, shelf);
+  return scoreCard(plan.value, mechanism.value.id, jobId.value, candidates)
+    .map((score) => ({ ...score, total: weighted(score, weights.value), reduction: score.total }))
+    .sort((a, b) => b.total - a.total);
+});
+const speedUnit = computed(() => outputUnits(path.value).speed);
+
+/** The number behind a score, where there is one. */
+function number(score: CandidateScore, factor: ScoreFactor): string {
+  const { price, leastSpeed, efficiency, wear, torquePerMass, freeSpeed } = score.numbers;
+  switch (factor) {
+    case 'cost':
+      return price === undefined ? '' : show(price, 'number');
+    case 'slow control':
+      return leastSpeed === undefined ? '' : leastSpeed === 0 ? 'any' : show(leastSpeed, speedUnit.value, 2);
+    case 'efficiency':
+      return efficiency === undefined ? '' : show(efficiency, 'share', 2);
+    case 'wear':
+      return wear === undefined ? '' : wear === 0 ? 'none' : wear.toFixed(2);
+    case 'torque per mass':
+      return torquePerMass === undefined ? '' : torquePerMass.toFixed(3);
+    case 'highest speed':
+      return freeSpeed === undefined ? '' : show(freeSpeed, 'speed');
+    default:
+      return '';
+  }
+}
+
+function take(score: CandidateScore): void {
+  commit(score.changes);
+  emit('done');
+}
+const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 100)}%`;
+</script>
+
+<template>
+  <p class="mb-1 text-second">
+    One school says brushes are unbeaten for creeping, the other that sensors and better start-up have closed it: the
+    least speed of each stands here, on this mechanism.
+  </p>
+  <div class="mb-2 flex flex-wrap items-baseline gap-x-4">
+    <span>Weights:</span>
+    <button
+      v-for="set in WEIGHT_SETS"
+      :key="set.id"
+      type="button"
+      class="min-h-6"
+      :class="school?.id === set.id ? 'border-b-2 border-ink font-semibold' : 'act'"
+      :aria-pressed="school?.id === set.id"
+      @click="weights = { ...set.weights }"
+    >
+      {{ set.name }}
+    </button>
+    <span v-if="!school" class="font-semibold">your own</span>
+    <button type="button" class="act ml-auto min-h-6" :aria-expanded="all" @click="all = !all">
+      {{ all ? 'the six that decide' : 'all ten factors' }}
+    </button>
+  </div>
+  <p v-if="school" class="mb-2 max-w-3xl border-l-3 border-line pl-2 text-sm text-second">{{ school.reasons }}</p>
+  <div class="overflow-x-auto">
+    <table class="w-full text-sm" data-testid="scores">
+      <thead>
+        <tr class="border-b border-ink text-left align-bottom">
+          <th scope="col">factor, weight</th>
+          <th v-for="score in card" :key="score.id" scope="col" class="max-w-36 pl-3 text-xs">
+            {{ score.name
+            }}<span v-if="score.changes.length === 0" class="block font-normal text-second">as it is</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="factor in factors" :key="factor" class="border-b border-hair">
+          <th scope="row" class="py-1 text-left font-normal" :title="SCORE_WORDS[factor].says">
+            <label class="flex items-center gap-2">
+              <input
+                v-model.number="weights[factor]"
+                type="range"
+                min="0"
+                max="5"
+                step="1"
+                class="w-20"
+                :aria-label="`weight of ${SCORE_WORDS[factor].name}`"
+              />
+              <span class="figures w-3">{{ weights[factor] }}</span>
+              <span>{{ SCORE_WORDS[factor].name }}</span>
+            </label>
+          </th>
+          <td v-for="score in card" :key="score.id" class="pl-3">
+            <span v-if="score.scores[factor] === undefined" class="text-xs text-second">not known</span>
+            <span v-else class="flex items-center gap-2">
+              <span
+                role="img"
+                class="block h-2 w-14 shrink-0 border border-line"
+                :aria-label="`${score.name}: ${bar(score.scores[factor])}`"
+                ><span class="block h-full bg-ink" :style="{ width: bar(score.scores[factor]) }"
+              /></span>
+              <span class="figures text-xs whitespace-nowrap">{{ number(score, factor) }}</span>
+            </span>
+          </td>
+        </tr>
+        <tr class="font-semibold">
+          <th scope="row" class="py-1 text-left">weighted</th>
+          <td v-for="score in card" :key="score.id" class="figures pl-3">{{ bar(score.total) }}</td>
+        </tr>
+        <tr>
+          <th scope="row" class="text-left font-normal text-second">on this job</th>
+          <td v-for="score in card" :key="score.id" class="pl-3 align-top text-xs">
+            <VerdictRing :verdict="score.verdict" class="mr-1 inline-block align-[-2px]" />{{ score.verdict }}
+            <span class="figures block text-second">{{ show(score.reduction, 'ratio') }}</span>
+            <button v-if="score.changes.length > 0" type="button" class="act min-h-6" @click="take(score)">
+              Try it
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>

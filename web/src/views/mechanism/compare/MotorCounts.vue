@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { motorCounts, type VariantResult } from '@rough-gear/core';
+import { computed, ref } from 'vue';
+import { useDcMechanism } from '../../../composables/useMechanism.js';
+import { useVariants } from './useVariants.js';
+import VariantTable from './VariantTable.vue';
+
+/** One to four motors on this job, and what is left with one of them dead. */
+const emit = defineEmits<{ done: [] }>();
+const { plan, mechanism, drive, commit } = useDcMechanism();
+
+const dead = ref(false);
+const shared = ref(false);
+const rows = useVariants(computed(() => motorCounts(plan.value, mechanism.value.id, dead.value, shared.value)));
+
+function take(row: VariantResult): void {
+  commit(row.changes);
+  emit('done');
+}
+</script>
+
+<template>
+  <p class="mb-2 text-second">
+    More motors share heat and pull, and cost price, mass, wires and a controller each. Behind one shared pack-side
+    limit they get the same watts, and still pull harder at rest. A dead one is taken as turning along freely.
+  </p>
+  <p class="mb-2 flex flex-wrap gap-x-6">
+    <label class="flex items-center gap-1.5"
+      ><input v-model="dead" type="checkbox" class="size-4" /> one of them is dead</label
+    >
+    <label class="flex items-center gap-1.5"
+      ><input v-model="shared" type="checkbox" class="size-4" /> they share the pack-side limit of today</label
+    >
+  </p>
+  <VariantTable
+    :rows="rows"
+    :columns="[
+      'time',
+      'pull',
+      'braking',
+      'motorCurrent',
+      'supplyCurrent',
+      'motorHeat',
+      'hottest',
+      'parts',
+      'mass',
+      'price',
+    ]"
+    :current="dead ? '' : `count-${drive.motors}`"
+    @take="take"
+  />
+</template>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { digits, showMultiple, stepMachines, type StepMachineRow } from '@rough-gear/core';
+import { computed, ref } from 'vue';
+import VerdictRing from '../../../components/VerdictRing.vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { useStepMechanism } from '../../../composables/useMechanism.js';
+import { useShelf } from '../../../composables/useShelf.js';
+
+/** A stepper on the shaft, and a step servo geared down twice, on this very axis; and what trying both costs. */
+const emit = defineEmits<{ done: [] }>();
+const { plan, path, mechanism, jobId, commit } = useStepMechanism();
+const { show } = useDisplay();
+const shelves = (['stepper', 'step-servo', 'driver'] as const).map((kind) => useShelf(kind));
+shelves.forEach(({ load }) => void load());
+
+const [first, second, pulleys] = [ref(2), ref(4), ref(18)];
+const ready = computed(() => [first.value, second.value].every((total) => total >= 1 && total <= 100));
+const rows = computed(() =>
+  ready.value
+    ? stepMachines(
+        plan.value,
+        mechanism.value.id,
+        jobId.value,
+        shelves.flatMap(({ shelf }) => shelf.value.parts),
+        { reductions: [first.value, second.value], pulleyPrice: Math.max(0, Number(pulleys.value) || 0) },
+      )
+    : [],
+);
+const distance = computed(() => (path.value.load.unit === 'm' ? ('length' as const) : ('angle' as const)));
+const k = computed(() => path.value.asked.perCoordinate);
+const cell = (value: number | undefined, say: (value: number) => string): string =>
+  value === undefined || !Number.isFinite(value) ? '—' : say(value);
+
+function take(row: StepMachineRow): void {
+  commit(row.changes);
+  emit('done');
+}
+</script>
+
+<template>
+  <p class="mb-2 text-second">
+    A stepper gives its torque at rest and turns on the shaft itself; beyond it steps are lost and nothing says so. A
+    step servo gives less at rest, keeps it to high speed, and alarms: geared down it may do as well, for more money and
+    more pulses.
+  </p>
+  <p class="mb-2 flex flex-wrap gap-x-6 gap-y-1">
+    <label
+      >step servo at
+      <input
+        v-model.number="first"
+        type="number"
+        min="1"
+        max="100"
+        step="0.5"
+        class="figures w-16 border-b border-ink bg-transparent"
+      />:1</label
+    >
+    <label
+      >and at
+      <input
+        v-model.number="second"
+        type="number"
+        min="1"
+        max="100"
+        step="0.5"
+        class="figures w-16 border-b border-ink bg-transparent"
+      />:1</label
+    >
+    <label
+      >one pulley set costs
+      <input v-model.number="pulleys" type="number" min="0" class="figures w-16 border-b border-ink bg-transparent"
+    /></label>
+    <span class="text-second"
+      >both sets to try:
+      <b class="figures text-ink" data-testid="both-sets">{{ digits(2 * (Number(pulleys) || 0)) }}</b></span
+    >
+  </p>
+  <p v-if="!ready" role="alert" class="text-gives">Reductions of 1 to 100 are allowed.</p>
+  <div class="overflow-x-auto">
+    <table class="w-full text-sm" data-testid="step-machines">
+      <thead class="text-left">
+        <tr class="border-b border-ink">
+          <th scope="col" class="pr-3">on this axis</th>
+          <th scope="col" class="pr-3">what gives first</th>
+          <th scope="col" class="pr-3 text-right font-normal text-second">least margin</th>
+          <th scope="col" class="pr-3 font-normal text-second">beyond it</th>
+          <th scope="col" class="pr-3 text-right font-normal text-second">one pulse</th>
+          <th scope="col" class="pr-3 text-right font-normal text-second">lag</th>
+          <th scope="col" class="pr-3 text-right font-normal text-second">pulses of those there</th>
+          <th scope="col" class="pr-3 text-right font-normal text-second">mass</th>
+          <th scope="col" class="pr-3 text-right font-normal text-second">price</th>
+          <td></td>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="row in rows"
+          :key="row.id"
+          class="border-b border-hair align-baseline"
+          :class="row.id === 'own' ? 'font-semibold' : ''"
+        >
+          <th scope="row" class="max-w-64 py-1 pr-3 text-left font-[inherit]">{{ row.label }}</th>
+          <td class="pr-3 whitespace-nowrap">
+            <VerdictRing :verdict="row.verdict" class="mr-1 inline-block align-[-2px]" />
+            <span class="sr-only">{{ row.verdict }}: </span>{{ row.first }}
+            <span v-if="row.multiple !== undefined" class="figures">{{ showMultiple(row.multiple) }}</span>
+          </td>
+          <td class="figures pr-3 text-right whitespace-nowrap">
+            {{ cell(row.margin, showMultiple) }}
+            <span class="block text-xs font-normal text-second"
+              >at {{ cell(row.marginSpeed, (value) => show(value, 'speed', 2)) }}</span
+            >
+          </td>
+          <td class="pr-3">{{ row.beyond }}</td>
+          <td class="figures pr-3 text-right whitespace-nowrap">{{ show(row.pulse * k, distance, 2) }}</td>
+          <td class="figures pr-3 text-right whitespace-nowrap">
+            {{ cell(row.lag, (value) => show(value * k, distance, 2)) }}
+          </td>
+          <td class="figures pr-3 text-right whitespace-nowrap">
+            {{ cell(row.pulseRate, (value) => show(value, 'rate', 2)) }} of
+            {{ cell(row.pulsesThere, (value) => show(value, 'rate', 2)) }}
+          </td>
+          <td class="figures pr-3 text-right whitespace-nowrap">
+            {{ cell(row.mass, (value) => show(value, 'mass', 2)) }}
+          </td>
+          <td class="figures pr-3 text-right whitespace-nowrap">
+            {{ cell(row.price, (value) => show(value, 'number')) }}
+          </td>
+          <td class="text-right whitespace-nowrap">
+            <span v-if="row.id === 'own'" class="text-xs text-second">as it is</span>
+            <button v-else type="button" class="act min-h-6" @click="take(row)">Try it</button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { freeSpeedAt, motorSpeed, voltVariants, windingFor, type Quantity, type VariantResult } from '@rough-gear/core';
+import { computed, ref } from 'vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { useDcMechanism } from '../../../composables/useMechanism.js';
+import WishField from '../WishField.vue';
+import { useVariants } from './useVariants.js';
+import VariantTable from './VariantTable.vue';
+
+/** Volts first: from a speed the motor is happy at and the pack to a winding, and to the reduction for the job. */
+const emit = defineEmits<{ done: [] }>();
+const { plan, path, mechanism, jobId, commit } = useDcMechanism();
+const { show } = useDisplay();
+
+const happy = ref<Quantity>();
+const fastest = ref<Quantity>();
+const volts = computed(() => path.value.drive.restVoltage);
+/** What it turns at now while working, unless a speed was given. */
+const speed = computed(() => happy.value?.si ?? motorSpeed(path.value, path.value.asked.speed));
+const found = computed(() => windingFor(speed.value, volts.value, path.value.asked.speed / path.value.radius));
+const known = computed(() => Number.isFinite(found.value.kv) && Number.isFinite(found.value.total));
+const rows = useVariants(
+  computed(() =>
+    voltVariants(
+      plan.value,
+      mechanism.value.id,
+      jobId.value,
+      fastest.value?.si ?? (path.value.lacks.motor ? undefined : 2 * freeSpeedAt(path.value.drive.motor, volts.value)),
+    ),
+  ),
+);
+
+function take(row: VariantResult): void {
+  commit(row.changes);
+  emit('done');
+}
+</script>
+
+<template>
+  <p class="mb-2 text-second">
+    The pack sets the volts; volts and a speed the motor is happy at set the winding; the job’s speed sets the
+    reduction. More volts with more reduction do the same work with fewer amperes.
+  </p>
+  <div class="mb-3 grid gap-x-6 gap-y-1 sm:grid-cols-[1fr_1fr_2fr]">
+    <WishField
+      v-model="happy"
+      label="the motor is happy at"
+      dimension="speed"
+      :hint="known ? `${show(speed, 'speed')}, as now` : '8000 rpm'"
+    />
+    <WishField v-model="fastest" label="and never faster than" dimension="speed" hint="twice its free speed" />
+    <p v-if="known" class="self-end" data-testid="volts-found">
+      On {{ show(volts, 'voltage') }} look for <b class="figures">{{ show(found.kv, 'kv') }}</b>, geared
+      <b class="figures">{{ show(found.total, 'ratio') }}</b> for this job.
+    </p>
+    <p v-else class="self-end text-second">Not known: the job’s speed or the pack is missing.</p>
+  </div>
+  <VariantTable
+    :rows="rows"
+    :columns="['total', 'time', 'motorCurrent', 'supplyCurrent', 'motorHeat', 'controllerHeat', 'hottest']"
+    :current="`series-${path.pack.figures.series}`"
+    @take="take"
+  />
+  <p class="mt-2 text-xs text-second">
+    Same cells, more of them: the pack is the whole robot’s, so that every mechanism sees the change. Above 60 V d.c.:
+    licensed practice.
+  </p>
+</template>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import {
+  bindOf,
+  coastToStop,
+  LEAST_ERPM,
+  leastBrushlessSpeed,
+  leastOutputSpeedOf,
+  systemOf,
+  RUN_NEEDS,
+  type ControllerPart,
+  type StartStyle,
+} from '@rough-gear/core';
+import { computed } from 'vue';
+import ChoiceField from '../../../components/ChoiceField.vue';
+import FigureField from '../../../components/FigureField.vue';
+import { outputUnits } from '../../../components/charts/forceChart.js';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { useDcMechanism } from '../../../composables/useMechanism.js';
+
+/** What is set in the controller beside its limits, and what each setting does on this mechanism. */
+const { plan, path, drive, choiceAt, commit } = useDcMechanism();
+const { show } = useDisplay();
+
+const part = computed(() => plan.value.parts[drive.value.controller]!.part as ControllerPart);
+const partAt = computed(() => ['parts', drive.value.controller, 'part']);
+const set = (key: string, to: string) => commit([{ at: [...choiceAt.value, 'drive', key], to }]);
+const brushless = computed(() => path.value.motor.type === 'brushless');
+const known = computed(() => RUN_NEEDS.every((need) => !path.value.lacks[need]));
+const units = computed(() => outputUnits(path.value));
+const k = computed(() => path.value.asked.perCoordinate);
+
+const STARTS: readonly { value: StartStyle; text: string }[] = [
+  { value: 'sensors', text: 'sensors' },
+  { value: 'forced', text: 'stepped blindly up to speed' },
+  { value: 'bump', text: 'bumped until it catches' },
+];
+const IDLE = [
+  { value: 'brake', text: 'brakes' },
+  { value: 'coast', text: 'coasts' },
+] as const;
+const CONTROL = [
+  { value: 'effort', text: 'plain effort' },
+  { value: 'lock', text: 'speed lock, rolled back' },
+] as const;
+const DIRECTION = [
+  { value: 'forward', text: 'forward' },
+  { value: 'reverse', text: 'reverse' },
+] as const;
+
+const least = computed(() => {
+  if (!known.value) return '';
+  const speed = leastOutputSpeedOf(path.value) * k.value;
+  return speed === 0
+    ? 'It creeps as slowly as you like.'
+    : `The slowest it keeps is ${show(speed, units.value.speed)} at the output.`;
+});
+/** The same for every way to start, so that sensors can be weighed against none. */
+const byStart = computed(() => {
+  const { motor, train, radius } = path.value;
+  if (!known.value || !brushless.value || motor.polePairs === undefined) return '';
+  const pairs = motor.polePairs;
+  const speeds = STARTS.map(({ value, text }) => {
+    const slowest = (leastBrushlessSpeed((LEAST_ERPM[value] * Math.PI) / 30, pairs) * radius) / train.total;
+    return `${text} ${slowest === 0 ? 'any speed' : show(slowest * k.value, units.value.speed)}`;
+  });
+  return `Typically, by how it starts: ${speeds.join(', ')}.`;
+});
+/** What the person feels, and what may break, when it is stuck. */
+const bind = computed(() => (known.value ? bindOf(path.value) : undefined));
+const bindSaid = computed(() => {
+  const found = bind.value;
+  if (!found) return '';
+  const now = found[path.value.control.mode];
+  const weak = found.weakest ? ` ${found.weakest.name} gives at ${show(found.weakest.force, units.value.force)}.` : '';
+  const feel =
+    path.value.control.mode === 'effort'
+      ? 'Stuck at half command it pushes with half the volts: the hand feels it.'
+      : 'Stuck at any command it pushes as hard as it may: the hand feels nothing until it rolls back.';
+  return `${feel} It pushes ${show(now.force, units.value.force)} and draws ${show(now.current, 'current')}: ${now.breaks ? `${found.weakest!.name} breaks` : 'nothing breaks'}, the winding lasts ${now.lasts === null ? 'over an hour' : show(now.lasts, 'time', 2)}.${weak}`;
+});
+const offsetSaid = computed(() => {
+  if (!known.value) return '';
+  const { dragOffset } = path.value.control;
+  const free = path.value.drive.motor.freeCurrent;
+  if (dragOffset > free) return `Above ${show(free, 'current')} the motor creeps by itself.`;
+  const coast = coastToStop(systemOf(path.value), path.value.asked.speed, dragOffset);
+  const far = show(coast.distance * k.value, path.value.load.unit === 'm' ? 'length' : 'angle');
+  return `${coast.stops ? `Coasting it stands after ${far}` : 'Coasting it rolls on'}; from ${show(free, 'current')} on it creeps by itself.`;
+});
+</script>
+
+<template>
+  <div class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
+    <template v-if="brushless">
+      <ChoiceField
+        :value="part.startStyle ?? 'bump'"
+        label="starts by"
+        :options="STARTS"
+        @change="commit([{ at: [...partAt, 'startStyle'], to: $event }])"
+      />
+      <FigureField figure="controller.leastErpm" />
+      <FigureField figure="controller.erpmLimit" />
+    </template>
+    <FigureField v-else figure="controller.dutyStep" allow="efficiency" />
+    <FigureField figure="drive.rampTime" allow="not negative" />
+    <ChoiceField
+      :value="drive.idle ?? 'brake'"
+      label="with no command it"
+      :options="IDLE"
+      @change="set('idle', $event)"
+    />
+    <ChoiceField
+      :value="drive.direction ?? 'forward'"
+      label="direction"
+      :options="DIRECTION"
+      @change="set('direction', $event)"
+    />
+    <ChoiceField
+      :value="drive.control ?? 'effort'"
+      label="command means"
+      :options="CONTROL"
+      @change="set('control', $event)"
+    />
+    <FigureField v-if="drive.control === 'lock'" figure="drive.rollBack" />
+    <FigureField figure="drive.dragOffset" allow="not negative" />
+    <FigureField figure="controller.regulatorVoltage" />
+    <FigureField figure="controller.regulatorContinuous" />
+    <FigureField figure="controller.regulatorBurst" />
+    <FigureField figure="controller.price" allow="not negative" />
+  </div>
+  <ul class="mt-1 list-disc pl-4 text-xs text-second" data-testid="controller-says">
+    <li v-if="least">{{ least }}</li>
+    <li v-if="byStart">{{ byStart }}</li>
+    <li v-if="bindSaid">{{ bindSaid }}</li>
+    <li v-if="offsetSaid">{{ offsetSaid }}</li>
+  </ul>
+</template>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { MotorPart } from '@rough-gear/core';
+import ChoiceField from '../../../components/ChoiceField.vue';
+import CountField from '../../../components/CountField.vue';
+import FigureField from '../../../components/FigureField.vue';
+import { useMechanism } from '../../../composables/useMechanism.js';
+
+/** How the motor is made and fixed: sensors, poles, slots, sense of rotation, shaft, holes, price. */
+const { part, partAt } = defineProps<{ part: MotorPart; partAt: readonly (string | number)[] }>();
+const { commit } = useMechanism();
+const set = (key: string, to: unknown) => commit([{ at: [...partAt, key], to }]);
+
+const ROTATION = [
+  { value: 'either', text: 'either way alike' },
+  { value: 'clockwise', text: 'timed clockwise' },
+  { value: 'anticlockwise', text: 'timed anticlockwise' },
+] as const;
+const SHAFTS = [
+  { value: 'round', text: 'round' },
+  { value: 'flat', text: 'with a flat' },
+  { value: 'keyed', text: 'keyed' },
+  { value: 'hexagon', text: 'hexagon' },
+  { value: 'toothed', text: 'toothed' },
+] as const;
+</script>
+
+<template>
+  <div class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-7">
+    <CountField
+      v-if="part.type === 'brushless'"
+      :value="part.polePairs ?? 1"
+      label="pole pairs"
+      :most="100"
+      @change="set('polePairs', $event)"
+    />
+    <FigureField v-if="part.polePairs !== undefined" figure="motor.internalGear" />
+    <CountField :value="part.slots ?? 3" label="slots" :least="2" :most="200" @change="set('slots', $event)" />
+    <ChoiceField
+      :value="part.rotation ?? 'either'"
+      label="rotation"
+      :options="ROTATION"
+      @change="set('rotation', $event)"
+    />
+    <FigureField figure="motor.shaftDiameter" />
+    <ChoiceField
+      :value="part.shaftForm ?? 'round'"
+      label="shaft is"
+      :options="SHAFTS"
+      @change="set('shaftForm', $event)"
+    />
+    <label class="block min-w-0 text-[0.8125rem] text-second"
+      >holes
+      <input
+        class="block w-full border-b border-ink bg-transparent py-0.5 text-ink"
+        :value="part.mount ?? ''"
+        maxlength="80"
+        placeholder="4 × M3 on 25 mm"
+        @change="set('mount', ($event.target as HTMLInputElement).value.trim() || undefined)"
+    /></label>
+    <FigureField figure="motor.price" allow="not negative" />
+    <label v-if="part.type === 'brushless'" class="flex items-center gap-1.5 self-end text-xs">
+      <input
+        type="checkbox"
+        class="size-4"
+        :checked="part.sensors ?? false"
+        @change="set('sensors', ($event.target as HTMLInputElement).checked)"
+      />
+      has sensors
+    </label>
+    <label class="flex items-center gap-1.5 self-end text-xs">
+      <input
+        type="checkbox"
+        class="size-4"
+        :checked="part.owned ?? false"
+        @change="set('owned', ($event.target as HTMLInputElement).checked)"
+      />
+      owned already
+    </label>
+  </div>
+</template>

@@ -1,0 +1,160 @@
+import type { Output } from '@rough-gear/core';
+import type { Allowance } from '../../../components/allowance.js';
+
+/** An output as its panel shows it: its fields, what is chosen of a few, and what to know about it. */
+export interface OutputFields {
+  readonly title: string;
+  readonly says: string;
+  readonly fields: readonly string[];
+  readonly choices: readonly OutputChoice[];
+  readonly note: string;
+}
+
+export interface OutputChoice {
+  readonly key: string;
+  readonly label: string;
+  readonly options: readonly { readonly value: string; readonly text: string }[];
+}
+
+const HOLDER: OutputChoice = {
+  key: 'holder',
+  label: 'power off, held up by',
+  options: [
+    { value: 'nothing', text: 'nothing' },
+    { value: 'brake', text: 'a brake that closes without power' },
+    { value: 'ratchet', text: 'a ratchet' },
+    { value: 'stage', text: 'a stage that stays by itself' },
+  ],
+};
+const FALLS = 'What is lifted falls when the power goes: a brake or ratchet, and nobody under it.';
+
+export const OUTPUT_FIELDS: Readonly<Record<Output['kind'], OutputFields>> = {
+  wheels: {
+    title: 'Wheels',
+    says: 'what touches the floor',
+    fields: ['output.wheelRadius', 'output.mass', 'output.grip', 'output.drivenShare', 'output.rollingResistance'],
+    choices: [],
+    note: 'Grip is the pull that makes the wheels slip over the weight on them. Measure it: a scale, and the robot pulled with its wheels locked.',
+  },
+  drum: {
+    title: 'Drum',
+    says: 'rope on a drum; the load hangs on it',
+    fields: [
+      'output.drumRadius',
+      'output.loadPerRope',
+      'output.efficiency',
+      'output.ropeStrength',
+      'output.ropeDiameter',
+      'output.drumWidth',
+    ],
+    choices: [HOLDER],
+    note: `${FALLS} Thick rope winds up in layers: the fullest one is judged.`,
+  },
+  arm: {
+    title: 'Arm',
+    says: 'about a pivot',
+    fields: [
+      'output.armLength',
+      'output.armMass',
+      'output.armCentre',
+      'output.armInertia',
+      'output.armFriction',
+      'output.springRate',
+      'output.springZero',
+    ],
+    choices: [HOLDER],
+    note: `${FALLS} A spring across the pivot takes weight off the motor, and stores what can bite.`,
+  },
+  flywheel: {
+    title: 'Flywheel',
+    says: 'what throws',
+    fields: [
+      'output.flywheelRadius',
+      'output.flywheelInertia',
+      'output.slip',
+      'output.flywheelFriction',
+      'output.airDrag',
+    ],
+    choices: [
+      {
+        key: 'wheels',
+        label: 'made of',
+        options: [
+          { value: 'one', text: 'one wheel and a hood' },
+          { value: 'two', text: 'two wheels' },
+        ],
+      },
+      {
+        key: 'ball',
+        label: 'the piece is',
+        options: [
+          { value: 'hollow', text: 'hollow' },
+          { value: 'solid', text: 'solid' },
+        ],
+      },
+    ],
+    note: 'A wheel that bursts throws parts: a guard around it, eye protection, and nobody in its plane. Pieces fly: a clear zone.',
+  },
+  roller: {
+    title: 'Roller',
+    says: 'what pulls the piece along',
+    fields: ['output.rollerRadius'],
+    choices: [],
+    note: 'Rollers catch fingers and sleeves: power isolated before hands go in.',
+  },
+  turntable: {
+    title: 'Turntable',
+    says: 'what turns, and what knows where it stands',
+    fields: ['output.tableInertia', 'output.tableFriction', 'output.counts', 'output.backlash'],
+    choices: [],
+    note: 'The sensor’s steps are counted at the motor; left empty, the table itself is measured.',
+  },
+  carriage: {
+    title: 'Carriage',
+    says: 'nut on a lead screw; the lead is a stage of the reduction',
+    fields: ['output.screwDiameter', 'output.freeLength'],
+    choices: [
+      {
+        key: 'ends',
+        label: 'ends of the screw',
+        options: [
+          { value: 'fixed-free', text: 'one fixed, one free' },
+          { value: 'supported', text: 'both in a bearing' },
+          { value: 'fixed-supported', text: 'one fixed, one in a bearing' },
+          { value: 'fixed', text: 'both fixed' },
+        ],
+      },
+      HOLDER,
+    ],
+    note: 'A screw pushes only as hard as it does not buckle: thicker, shorter or better held at its ends.',
+  },
+  leg: {
+    title: 'Leg',
+    says: 'what carries the robot',
+    fields: ['output.legLever', 'output.legInertia'],
+    choices: [],
+    note: 'A leg that loses power folds: hands and faces out from under the robot.',
+  },
+  jaw: {
+    title: 'Fingers',
+    says: 'what closes and holds',
+    fields: ['output.fingerLength', 'output.jawInertia'],
+    choices: [],
+    note: 'Fingers pinch. With the power off a driven grip lets go, unless a stage stays by itself.',
+  },
+};
+
+export const OUTPUT_ALLOW: Readonly<Record<string, Allowance>> = {
+  'output.drivenShare': 'share',
+  'output.rollingResistance': 'not negative',
+  'output.efficiency': 'efficiency',
+  'output.slip': 'efficiency',
+  'output.ropeDiameter': 'not negative',
+  'output.armFriction': 'not negative',
+  'output.springRate': 'not negative',
+  'output.springZero': 'any',
+  'output.flywheelFriction': 'not negative',
+  'output.airDrag': 'not negative',
+  'output.tableFriction': 'not negative',
+  'output.backlash': 'not negative',
+};

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+import {
+  currentOfPower,
+  currentRowFor,
+  quantityOf,
+  rmsOf,
+  stepPower,
+  stepsOf,
+  type BoardPart,
+  type DriverPart,
+} from '@rough-gear/core';
+import { computed, ref } from 'vue';
+import ChartTabs from '../../../../components/ChartTabs.vue';
+import ChoiceField from '../../../../components/ChoiceField.vue';
+import FigureField from '../../../../components/FigureField.vue';
+import { useDisplay } from '../../../../composables/useDisplay.js';
+import { useStepMechanism } from '../../../../composables/useMechanism.js';
+import PanelHead from '../PanelHead.vue';
+import PartPicker from '../PartPicker.vue';
+import PulseSums from './PulseSums.vue';
+import SignalStage from './SignalStage.vue';
+import SwitchBank from './SwitchBank.vue';
+
+/** The driver: steps, current and their switches; pulses; and whether the board's pin can drive its input. */
+const { plan, path, drive, driveAt, commit } = useStepMechanism();
+const { show } = useDisplay();
+
+const driver = computed(() => plan.value.parts[drive.value.driver]!.part as DriverPart);
+const board = computed(() => plan.value.parts[drive.value.board]!.part as BoardPart);
+const page = ref<'set' | 'pulses' | 'signal' | 'limits'>('set');
+const PAGES = [
+  { value: 'set', text: 'Settings' },
+  { value: 'pulses', text: 'Pulses' },
+  { value: 'signal', text: 'Signal' },
+  { value: 'limits', text: 'Limits' },
+] as const;
+const open = computed(() => path.value.step.kind === 'stepper');
+const steps = computed(() => stepsOf(drive.value, driver.value));
+const stepOptions = computed(() =>
+  driver.value.stepSwitches.map(({ value }) => ({
+    value: String(value),
+    text: open.value ? (value === 1 ? 'full steps' : `${value} micro-steps`) : `${value} pulses a turn`,
+  })),
+);
+const currentOptions = computed(() =>
+  (driver.value.currentSwitches ?? []).map((row) => ({
+    value: String(row.value),
+    text: `${row.value} A ${driver.value.counts === 'rms' ? 'r.m.s.' : 'peak'}, ${show(rmsOf(row.value, driver.value), 'current', 2)} r.m.s.`,
+  })),
+);
+const currentRow = computed(() => currentRowFor(driver.value, path.value.step.setCurrent));
+
+function setCurrent(value: string): void {
+  const rms = Number(rmsOf(Number(value), driver.value).toPrecision(3));
+  commit([{ at: [...driveAt.value, 'setCurrent'], to: quantityOf(rms, `${rms} A`) }]);
+}
+
+const RAMPS = [
+  { value: 'ramp', text: 'along a ramp' },
+  { value: 'at once', text: 'at once, at its full rate' },
+] as const;
+
+/** What the driver takes while it stands, beside what flows in the motor. */
+const trade = computed(() => {
+  const { step, restVoltage, supplyResistance, lacks } = path.value;
+  if (!open.value || lacks.motor || lacks.driver || lacks.pack || lacks.wiring) return '';
+  const taken = currentOfPower(stepPower(step, 0, 0), restVoltage, supplyResistance);
+  return taken === undefined
+    ? ''
+    : `Standing at its full current it takes ${show(taken, 'current')} from the supply while ${show(step.setCurrent, 'current')} flow in each phase.`;
+});
+</script>
+
+<template>
+  <PanelHead title="Driver" :detail="driver.name">
+    <ChartTabs v-model="page" :options="PAGES" label="Driver" />
+    <PartPicker kind="driver" :at="[...driveAt, 'driver']" title="A driver off the shelf" />
+    <PartPicker kind="board" :at="[...driveAt, 'board']" title="A board off the shelf" label="Change the board" />
+  </PanelHead>
+  <template v-if="page === 'set'">
+    <div class="flex gap-5 max-sm:flex-col">
+      <div class="grid min-w-0 grow grid-cols-2 gap-x-4 gap-y-1 lg:grid-cols-3">
+        <ChoiceField
+          :value="String(steps)"
+          :label="open ? 'steps' : 'commanded steps of a turn'"
+          :options="stepOptions"
+          @change="commit([{ at: [...driveAt, 'steps'], to: Number($event) }])"
+        />
+        <ChoiceField
+          v-if="open && currentRow"
+          :value="String(currentRow.value)"
+          label="current by its switches"
+          :options="currentOptions"
+          @change="setCurrent"
+        />
+        <FigureField v-if="open" figure="drive.setCurrent" />
+        <FigureField v-if="open" figure="drive.idleShare" allow="share" />
+        <ChoiceField
+          :value="drive.ramp ?? 'ramp'"
+          label="starts and stops"
+          :options="RAMPS"
+          @change="commit([{ at: [...driveAt, 'ramp'], to: $event }])"
+        />
+      </div>
+      <SwitchBank />
+    </div>
+    <p class="mt-1 text-xs text-second">
+      {{ trade }} Pulses come from the {{ board.name }}.
+      <template v-if="open">
+        Find the coil pairs with an ohmmeter: two wires of little resistance are one coil; the two coils know nothing of
+        each other. Never unplug a motor from a driver that is on.
+      </template>
+    </p>
+  </template>
+  <PulseSums v-else-if="page === 'pulses'" />
+  <SignalStage v-else-if="page === 'signal'" />
+  <div v-else class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
+    <FigureField figure="driver.lowestVoltage" />
+    <FigureField figure="driver.highestVoltage" />
+    <FigureField v-if="open" figure="driver.mostCurrent" />
+    <FigureField figure="driver.pulseLimit" />
+    <FigureField figure="driver.leastPulse" />
+    <FigureField figure="board.pulseLimit" />
+    <FigureField v-if="!open" figure="driver.followingError" />
+  </div>
+</template>

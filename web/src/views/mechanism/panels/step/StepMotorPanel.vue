@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import {
+  cornerSpeed,
+  inertiaAtMotor,
+  resonanceBand,
+  speedAtRate,
+  startRateOf,
+  STEP_RUN_NEEDS,
+  type StepperPart,
+  type StepServoPart,
+} from '@rough-gear/core';
+import { computed, ref } from 'vue';
+import ChoiceField from '../../../../components/ChoiceField.vue';
+import CountField from '../../../../components/CountField.vue';
+import FigureField from '../../../../components/FigureField.vue';
+import { useDisplay } from '../../../../composables/useDisplay.js';
+import { useStepMechanism } from '../../../../composables/useMechanism.js';
+import CompareSheet from '../../compare/CompareSheet.vue';
+import PanelHead from '../PanelHead.vue';
+import PartPicker from '../PartPicker.vue';
+
+/** A stepping motor's phases, or a step-driven servo's sheet, and what they come to on this axis. */
+const { plan, path, drive, driveAt, link, commit } = useStepMechanism();
+const { show } = useDisplay();
+
+const part = computed(() => plan.value.parts[drive.value.motor]!.part as StepperPart | StepServoPart);
+const partAt = computed(() => ['parts', drive.value.motor, 'part']);
+const comparing = ref(false);
+const open = computed(() => part.value.kind === 'stepper');
+const known = computed(() => STEP_RUN_NEEDS.every((need) => !path.value.lacks[need]));
+
+const says = computed(() => {
+  if (!known.value) return '';
+  const { step } = path.value;
+  const against = inertiaAtMotor(path.value) / step.rotorInertia - 1;
+  const load = `The load is ${against < 10 ? against.toFixed(1) : Math.round(against)} times the rotor’s inertia.`;
+  if (step.motor.loop === 'closed')
+    return `${load} It knows where it stands: what it cannot follow ends in an alarm, not in lost steps.`;
+  const band = resonanceBand(path.value);
+  const at = (rate: number) => show(speedAtRate(rate, step.polePairs), 'speed', 2);
+  return `${load} Its torque is flat up to ${show(cornerSpeed(step.motor.figures), 'speed', 2)}; it swings by itself at ${at(band.from)} to ${at(band.to)}; from rest it follows ${show(startRateOf(path.value), 'rate', 2)} of full steps without a ramp. It falls out of step silently: nothing feeds back.`;
+});
+
+const WIRING = [
+  { value: 'series', text: 'in series: more torque per ampere, slower' },
+  { value: 'parallel', text: 'in parallel: fast, takes twice the current' },
+  { value: 'half coil', text: 'half of each coil' },
+] as const;
+</script>
+
+<template>
+  <PanelHead
+    :title="open ? 'Stepper' : 'Step servo'"
+    :detail="`${part.name}${path.motors > 1 ? `, ${path.motors} on one gearbox` : ''}`"
+  >
+    <PartPicker
+      kind="stepper"
+      :at="[...driveAt, 'motor']"
+      title="A stepper off the shelf"
+      :label="open ? 'Change' : 'A stepper'"
+    />
+    <PartPicker
+      kind="step-servo"
+      :at="[...driveAt, 'motor']"
+      title="A step servo off the shelf"
+      :label="open ? 'A step servo' : 'Change'"
+    />
+    <button type="button" class="act min-h-6" @click="link = 'reduction'">Reduction</button>
+    <button type="button" class="act min-h-6" @click="comparing = true">Compare</button>
+  </PanelHead>
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
+    <template v-if="part.kind === 'stepper'">
+      <FigureField figure="stepper.holdingTorque" />
+      <FigureField figure="stepper.ratedCurrent" />
+      <FigureField figure="stepper.phaseResistance" />
+      <FigureField figure="stepper.phaseInductance" />
+      <FigureField figure="stepper.detentTorque" allow="not negative" />
+      <FigureField figure="stepper.rotorInertia" />
+    </template>
+    <template v-else>
+      <FigureField figure="stepServo.ratedTorque" />
+      <FigureField figure="stepServo.ratedSpeed" />
+      <FigureField figure="stepServo.peakTorque" />
+      <FigureField figure="stepServo.topSpeed" />
+      <FigureField figure="stepServo.ratedVoltage" />
+      <FigureField figure="stepServo.rotorInertia" />
+      <FigureField figure="stepServo.efficiency" allow="efficiency" />
+    </template>
+    <FigureField figure="motor.mass" />
+    <CountField
+      :value="path.motors"
+      label="motors in all"
+      :least="1"
+      :most="6"
+      @change="commit([{ at: [...driveAt, 'motors'], to: $event }])"
+    />
+    <ChoiceField
+      v-if="part.kind === 'stepper' && (part.leads ?? 4) > 4"
+      :value="part.wiring ?? 'series'"
+      label="coils wired"
+      :options="WIRING"
+      @change="commit([{ at: [...partAt, 'wiring'], to: $event }])"
+    />
+    <FigureField
+      :figure="path.load.unit === 'rad' ? 'drive.engagedInertia' : 'drive.engagedMass'"
+      allow="not negative"
+    />
+  </div>
+  <p class="mt-1 text-xs text-second">{{ says }}</p>
+  <p v-if="part.kind === 'stepper' && (part.leads ?? 4) > 4" class="text-xs text-second">
+    Resistance, inductance and current are those of this wiring. Another wiring has others: in parallel a quarter of the
+    resistance of the series, and twice the current.
+  </p>
+  <CompareSheet :open="comparing" @close="comparing = false" />
+</template>
