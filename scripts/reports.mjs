@@ -22,6 +22,26 @@ export function countReports() {
   };
 }
 
+/** The names of what failed, so that the last lines of a long log say it. */
+export function failedNames() {
+  const unit = (read('unit.json')?.testResults ?? []).flatMap((file) => {
+    const tests = file.assertionResults.filter(({ status }) => status === 'failed');
+    const where = file.name.replace(`${root}/`, '');
+    // A file that could not even be collected has no tests of its own to name.
+    if (file.status === 'failed' && tests.length === 0) return [`${where}: ${file.message.slice(0, 600)}`];
+    return tests.map((test) => `${where} › ${test.fullName}: ${(test.failureMessages[0] ?? '').slice(0, 900)}`);
+  });
+  const endToEnd = (read('e2e.json')?.suites ?? []).flatMap((suite) => unexpectedSpecs(suite));
+  return [...unit, ...endToEnd];
+}
+
+function unexpectedSpecs({ specs = [], suites = [] }) {
+  return [
+    ...specs.filter(({ ok }) => !ok).map(({ file, title }) => `${file} › ${title}`),
+    ...suites.flatMap((suite) => unexpectedSpecs(suite)),
+  ];
+}
+
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   const { passed, failed } = countReports();
   console.log(`${passed} passed, ${failed} failed`);

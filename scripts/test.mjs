@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, checkNode, install, root, stop } from './prepare.mjs';
-import { countReports } from './reports.mjs';
+import { countReports, failedNames } from './reports.mjs';
 
 checkNode();
 install();
@@ -28,6 +28,7 @@ if (!step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwrigh
   failed.push('end to end');
 
 const { passed, failed: tests, flaky } = countReports();
+for (const name of failedNames()) console.log(`\nFailed: ${name}`);
 if (flaky > 0) console.log(`\n${flaky} passed only when tried again.`);
 console.log(
   `\n${passed} tests passed, ${tests} failed.${failed.length > 0 ? ` Not well: ${failed.join(', ')}.` : ' All well.'}`,

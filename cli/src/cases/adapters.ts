@@ -24,8 +24,6 @@ import {
   packVoltage,
   peakEfficiency,
   peakPower,
-  screwBackEfficiency,
-  screwEfficiency,
   settle,
   shotAt,
   thermalFromMass,
@@ -45,6 +43,7 @@ import {
   type Run,
   type ShotFigures,
 } from '@rough-gear/core';
+import { REDUCTION } from './reduction.js';
 import { STEP_AND_SERVO } from './stepAndServo.js';
 
 export type Got = Readonly<Record<string, number | string | boolean | null>>;
@@ -145,7 +144,9 @@ const adapter =
 
 /** One small adapter a kind of reference case: from what is given to the core's own functions. */
 export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
-  ...Object.fromEntries(Object.entries(STEP_AND_SERVO).map(([kind, run]) => [kind, run as (given: Given) => Got])),
+  ...Object.fromEntries(
+    Object.entries({ ...REDUCTION, ...STEP_AND_SERVO }).map(([kind, run]) => [kind, run as (given: Given) => Got]),
+  ),
   'motor-from-sheet': adapter((given: MotorSheet) => {
     const motor = motorFromSheet(given);
     return {
@@ -285,14 +286,6 @@ export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
       };
     },
   ),
-  'screw-or-worm': adapter((given: { leadAngle: number; friction: number; flankAngle: number }) => {
-    const back = screwBackEfficiency(given.leadAngle, given.friction, given.flankAngle);
-    return {
-      efficiency: screwEfficiency(given.leadAngle, given.friction, given.flankAngle),
-      backEfficiency: back,
-      holdsByItself: back === 0,
-    };
-  }),
   pack: adapter((given: PackFigures & { charge: number; current: number }) => ({
     restVoltage: packRestVoltage(given, given.charge),
     resistance: packResistance(given),

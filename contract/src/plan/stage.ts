@@ -1,42 +1,98 @@
-import type { PlanetaryStage, RatioStage, ScrewStage, Stage, ToothedStage, WormStage } from '@rough-gear/core';
+import type {
+  BeltStage,
+  ChainStage,
+  GearStage,
+  PlanetaryStage,
+  RatioStage,
+  ScrewStage,
+  Stage,
+  StageShaft,
+  WormStage,
+} from '@rough-gear/core';
 import Joi from 'joi';
-import { angle, anyQuantity, efficiency, notNegative, positive } from './quantity.js';
+import { angle, efficiency, notNegative, positive } from './quantity.js';
 
 const TOOTHED = ['teeth', 'chain', 'belt'] as const;
+
+const shaft = Joi.object<StageShaft, true>({
+  form: Joi.string().valid('round', 'hexagon', 'keyed').required(),
+  size: positive,
+  material: Joi.string().valid('hardened steel', 'mild steel', '7075 aluminium', '6061 aluminium'),
+  overhang: notNegative,
+});
 
 const common = {
   id: Joi.string().max(40).required(),
   name: Joi.string().max(60),
   efficiency,
-  pitch: positive,
-  face: positive,
   bore: positive,
   mount: Joi.string().max(80),
-  shaftPosition: Joi.object({ x: anyQuantity.required(), y: anyQuantity.required() }),
+  shaft,
+  drivenBore: positive,
+  direction: angle,
+  plane: Joi.number().integer().min(1).max(20),
+  stock: Joi.string().max(120),
 };
 
 const teeth = Joi.number().integer().min(6).max(400).required();
+const wheels = { driver: teeth, driven: teeth, pitch: positive, face: positive };
+const takeUp = Joi.string().valid('fixed', 'slide', 'tensioner');
+const box = { ratedTorque: positive, across: positive };
 
 const ratio = Joi.object<RatioStage, true>({
   ...common,
+  ...box,
   kind: Joi.string().valid('ratio').required(),
   ratio: positive,
 });
 const planetary = Joi.object<PlanetaryStage, true>({
   ...common,
+  ...box,
   kind: Joi.string().valid('planetary').required(),
   ratio: positive,
 });
-const toothed = Joi.object<ToothedStage, true>({
+const gears = Joi.object<GearStage, true>({
   ...common,
-  kind: Joi.string()
-    .valid(...TOOTHED)
-    .required(),
-  driver: teeth,
-  driven: teeth,
+  ...wheels,
+  kind: Joi.string().valid('teeth').required(),
+  material: Joi.string().valid(
+    'hardened steel',
+    'plain steel',
+    '7075 aluminium',
+    'brass',
+    'nylon or acetal',
+    'printed',
+  ),
+  idler: Joi.number().integer().min(6).max(400),
+});
+const chain = Joi.object<ChainStage, true>({
+  ...common,
+  ...wheels,
+  kind: Joi.string().valid('chain').required(),
+  links: Joi.number().integer().min(8).max(2000),
+  centre: positive,
+  takeUp,
+  strength: positive,
+  wear: notNegative,
+  tension: positive,
+  material: Joi.string().valid('hardened steel', 'mild steel', '7075 aluminium', '6061 aluminium'),
+});
+const belt = Joi.object<BeltStage, true>({
+  ...common,
+  ...wheels,
+  kind: Joi.string().valid('belt').required(),
+  beltTeeth: Joi.number().integer().min(8).max(2000),
+  centre: positive,
+  takeUp,
+  profile: Joi.string().valid('round', 'modified round'),
+  belts: Joi.number().integer().min(1).max(4),
+  tension: positive,
+  strength: positive,
+  idler: Joi.boolean(),
 });
 const worm = Joi.object<WormStage, true>({
   ...common,
+  ...box,
   kind: Joi.string().valid('worm').required(),
   starts: Joi.number().integer().min(1).max(12).required(),
   teeth,
@@ -58,7 +114,9 @@ export const stage = Joi.alternatives<Stage>().conditional('.kind', {
   switch: [
     { is: 'ratio', then: ratio },
     { is: 'planetary', then: planetary },
-    { is: Joi.valid(...TOOTHED), then: toothed },
+    { is: 'teeth', then: gears },
+    { is: 'chain', then: chain },
+    { is: 'belt', then: belt },
     { is: 'worm', then: worm },
     {
       is: 'screw',

@@ -24,6 +24,16 @@ const WHEN_FIRST: Readonly<Record<LimitId, string>> = {
   'servo-hold': 'hold longer and it overheats',
   rail: 'a bad one to give first: the rail sags and takes the other servos with it',
   rope: 'a bad one to give first: a current limit set below it would spare it',
+  tooth:
+    'a bad one to give first: a broken tooth takes its neighbours with it, and a current limit below it would spare it',
+  'chain-skip': 'a bad one to give first: it jumps, wears its teeth and jumps again; a tensioner or more teeth mend it',
+  'chain-snap': 'a bad one to give first: a chain that breaks whips, and lets go of what it held',
+  'sprocket-shear': 'a bad one to give first: more teeth share the pull among more of them',
+  'belt-skip': 'it jumps before anything breaks, but loses its place: more tension or more teeth mend it',
+  'belt-shear': 'a bad one to give first: a wider belt or more teeth in mesh would spare it',
+  'belt-snap': 'a bad one to give first: a wider belt would spare it',
+  gearbox: 'a bad one to give first: a current limit set below it would spare its gears',
+  shaft: 'a bad one to give first: a thicker shaft costs little beside what hangs on it',
 };
 
 /** What happens where such a limit is passed, in place of a bare share. */

@@ -72,7 +72,13 @@ export type Need =
   | 'rail'
   | 'linkage'
   | 'travel'
-  | 'precision';
+  | 'precision'
+  | 'gear'
+  | 'chain'
+  | 'belt'
+  | 'gearbox'
+  | 'shaft strength'
+  | 'layout';
 
 /** The link of the power path a figure, a rung or a check belongs to. */
 export type LinkKind = 'pack' | 'branch' | 'rail' | 'controller' | 'motor' | 'linkage' | 'stage' | 'output' | 'load';

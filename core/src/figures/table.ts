@@ -1,5 +1,6 @@
 import { figure, optional, rule, typical, type FigureMeta } from './meta.js';
 import { SERVO_FIGURES } from './servoFigures.js';
+import { STAGE_FIGURES } from './stageFigures.js';
 import { STEP_FIGURES } from './stepFigures.js';
 
 export type { Fallback, FigureMeta } from './meta.js';
@@ -12,6 +13,7 @@ export type { Fallback, FigureMeta } from './meta.js';
 export const FIGURES = {
   ...STEP_FIGURES,
   ...SERVO_FIGURES,
+  ...STAGE_FIGURES,
   'pack.cellResistance': figure(
     'cell resistance',
     'r_{cell}',
@@ -255,20 +257,6 @@ export const FIGURES = {
   'motor.shaftDiameter': optional(figure('shaft', 'd_{shaft}', 'length', 'motor', 'shaft')),
   'motor.price': optional(figure('motor price', 'p', 'number', 'motor', 'motor')),
   'controller.price': optional(figure('controller price', 'p_c', 'number', 'controller', 'controller')),
-  'stage.bore': optional(figure('bore', 'd_{bore}', 'length', 'stage', 'shaft')),
-  'stage.ratio': figure('ratio', 'i', 'ratio', 'stage', 'train'),
-  'stage.efficiency': figure('efficiency', '\\eta', 'share', 'stage', 'train', rule('by the kind of stage')),
-  'stage.lead': figure('lead', 'p_{h}', 'length', 'stage', 'train'),
-  'stage.leadAngle': figure('lead angle', '\\lambda', 'angle', 'stage', 'train'),
-  'stage.flankAngle': figure(
-    'flank angle',
-    '\\alpha',
-    'angle',
-    'stage',
-    'train',
-    typical(0.2527, 'half of a 29° thread'),
-  ),
-  'stage.friction': figure('friction', '\\mu', 'number', 'stage', 'train', typical(0.12, 'steel on bronze, greased')),
   'output.wheelRadius': figure('wheel radius', 'r', 'length', 'output', 'output'),
   'output.mass': figure('robot mass', 'm', 'mass', 'output', 'load'),
   'output.grip': figure('grip of the tread', '\\mu', 'number', 'output', 'grip', typical(1, 'rubber tread on carpet')),

@@ -46,7 +46,11 @@ export type CheckId =
   | 'rail-stalled'
   | 'rail-source'
   | 'rail-ground'
-  | 'tip';
+  | 'tip'
+  | 'undercut'
+  | 'ripple'
+  | 'run-length'
+  | 'clearance';
 
 export interface Measured {
   readonly value: number;
@@ -77,6 +81,8 @@ export interface CheckRule<P extends PowerPath = PowerPath> {
   applies(path: P): boolean;
   answer(path: P, run: Run | undefined): CheckAnswer;
   readonly levers: readonly LeverId[];
+  /** Of a check on the stages: the one it is about. */
+  stage?(path: P): string | undefined;
 }
 
 /** A check as the screen shows it. */
@@ -92,6 +98,8 @@ export interface Check {
   readonly there?: Measured | string;
   readonly sentence: string;
   readonly hint?: string;
+  /** Id of the stage it is about. */
+  readonly stage?: string;
   readonly lacks: readonly Lack[];
 }
 
@@ -110,7 +118,18 @@ export function checkOf<P extends PowerPath>(rule: CheckRule<P>, path: P, run: R
     };
   }
   const { outcome, asked, there, sentence, hint } = rule.answer(path, run);
-  const common = { id, name, link, asked, there, sentence, lacks, ...(hint ? { hint } : {}) };
+  const stage = rule.stage?.(path);
+  const common = {
+    id,
+    name,
+    link,
+    asked,
+    there,
+    sentence,
+    lacks,
+    ...(hint ? { hint } : {}),
+    ...(stage === undefined ? {} : { stage }),
+  };
   if ('holds' in outcome) return { ...common, verdict: outcome.holds ? 'enough' : 'gives way' };
   const { multiple, wants } = outcome;
   return { ...common, multiple, ...(wants === undefined ? {} : { wants }), verdict: verdictOf(multiple, wants ?? 1) };

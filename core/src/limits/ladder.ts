@@ -16,6 +16,8 @@ export interface Rung {
   readonly link: LinkKind;
   readonly wants: number;
   readonly goodFirst: boolean;
+  /** Id of the stage that gives, where each stage has such a limit. */
+  readonly stage?: string;
   readonly verdict: Verdict;
   /** C, on q; absent where a figure is missing or it can never be reached. */
   readonly capacity?: number;
@@ -58,8 +60,12 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   const rungs = machine.limits
     .filter((limit) => limit.situations.includes(id) && limit.applies(path))
     .map((limit): Rung => {
-      const { name, subject, link, wants, goodFirst } = limit;
-      const common = { id: limit.id, name, subject, link, wants, goodFirst };
+      const { name, link, goodFirst } = limit;
+      const wants = limit.wantsHere?.(path, id) ?? limit.wants;
+      const stage = limit.stage?.(path, id);
+      // With several stages that have it, the sentence says which one.
+      const subject = stage && path.stages.length > 1 ? `${limit.subject} of stage ${stage.index + 1}` : limit.subject;
+      const common = { id: limit.id, name, subject, link, wants, goodFirst, ...(stage ? { stage: stage.id } : {}) };
       const missing = lacksOf(path, limit.needs(id));
       if (missing.length > 0) {
         const names = missing.map(({ label }) => label).join(', ');
@@ -77,7 +83,7 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
         ...common,
         capacity,
         multiple,
-        verdict: verdictOf(multiple, wants),
+        verdict: verdictOf(multiple, wants, limit.floor?.(path)),
         outOfReach: false,
         lacks: [],
         sentence: sentenceOfRung(subject, capacity, demand, wants, path.load.unit),

@@ -1,5 +1,6 @@
 import type { LinkKind, Need } from '../figures/figure.js';
 import type { PowerPath } from '../powerpath/path.js';
+import type { StageParts } from '../powerpath/stageParts.js';
 import type { Expression } from '../worked/expression.js';
 import type { LeverId } from './mends/lever.js';
 import type { Situation, SituationId } from './situation.js';
@@ -23,7 +24,16 @@ export type LimitId =
   | 'hold-current'
   | 'servo'
   | 'servo-hold'
-  | 'rail';
+  | 'rail'
+  | 'tooth'
+  | 'chain-skip'
+  | 'chain-snap'
+  | 'sprocket-shear'
+  | 'belt-skip'
+  | 'belt-shear'
+  | 'belt-snap'
+  | 'gearbox'
+  | 'shaft';
 
 /** One limit that is a force: a rung of the gauge. One file each. */
 export interface Limit<P extends PowerPath = PowerPath> {
@@ -34,6 +44,12 @@ export interface Limit<P extends PowerPath = PowerPath> {
   readonly link: LinkKind;
   /** The multiple it should at least have. */
   readonly wants: number;
+  /** The same where it is another one at a steady pull, or where the whole robot hangs on it. */
+  wantsHere?(path: P, situation: SituationId): number;
+  /** Under this multiple it gives way; 1 where absent. */
+  floor?(path: P): number;
+  /** Of a limit that each stage has for itself: the stage that gives first. */
+  stage?(path: P, situation: SituationId): StageParts | undefined;
   /** Giving first here is what a good design does. */
   readonly goodFirst: boolean;
   /** Electric limits beyond what the volts give are out of reach. */

@@ -13,13 +13,32 @@ import type { Limit } from './limit.js';
 import { buckling } from './mechanical/buckling.js';
 import { rope } from './mechanical/rope.js';
 import { slip } from './mechanical/slip.js';
+import { beltShear, beltSkip, beltSnap } from './stages/belt.js';
+import { chainSkip, chainSnap, sprocketShear } from './stages/chain.js';
+import { gearbox } from './stages/gearbox.js';
+import { shaft } from './stages/shaft.js';
+import type { StageLimit } from './stages/stageLimit.js';
+import { tooth } from './stages/tooth.js';
 import { railLimit, servoHold, servoTorque } from './servo/servoLimit.js';
 import { holdCurrent } from './step/holdCurrent.js';
 import { pullOut } from './step/pullOut.js';
 import { peakTorque, ratedTorque } from './step/stepServo.js';
 
+/** What each stage has for itself. */
+export const STAGE_LIMITS: readonly StageLimit[] = [
+  tooth,
+  chainSkip,
+  chainSnap,
+  sprocketShear,
+  beltSkip,
+  beltShear,
+  beltSnap,
+  gearbox,
+  shaft,
+];
+
 /** What gives mechanically, whatever turns it. */
-const MECHANICAL: readonly Limit[] = [slip, rope, buckling];
+const MECHANICAL: readonly Limit[] = [slip, rope, buckling, ...STAGE_LIMITS];
 
 /** Every limit of direct-current motors that is a force. A new one is one new file and one line here. */
 export const LIMITS: readonly Limit<DcPath>[] = [

@@ -3,9 +3,9 @@ export type Verdict = 'enough' | 'tight' | 'gives way' | 'not known';
 
 const SEVERITY: Readonly<Record<Verdict, number>> = { enough: 0, 'not known': 1, tight: 2, 'gives way': 3 };
 
-/** The verdict of a multiple against the margin wanted. */
-export function verdictOf(multiple: number, wants: number): Verdict {
-  if (multiple < 1) return 'gives way';
+/** The verdict of a multiple against the margin wanted; under `floor` it gives way. */
+export function verdictOf(multiple: number, wants: number, floor = 1): Verdict {
+  if (multiple < floor) return 'gives way';
   return multiple < wants ? 'tight' : 'enough';
 }
 

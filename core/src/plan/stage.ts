@@ -1,35 +1,108 @@
+import type { BeltProfile } from '../reduction/beltRun.js';
+import type { GearMaterial } from '../reduction/gearPair.js';
+import type { ShaftMaterial } from '../reduction/shaft.js';
 import type { Quantity } from './quantity.js';
+
+/** The shaft that a stage drives. */
+export interface StageShaft {
+  readonly form: 'round' | 'hexagon' | 'keyed';
+  /** Diameter, or width across the hexagon's flats. */
+  readonly size?: Quantity;
+  readonly material?: ShaftMaterial;
+  /** From the nearest bearing to the wheel that pulls on it. */
+  readonly overhang?: Quantity;
+}
 
 interface StageBase {
   readonly id: string;
   readonly name?: string;
   /** Efficiency driving forwards, 0…1; the kind's typical value where absent. */
   readonly efficiency?: Quantity;
-  readonly pitch?: Quantity;
-  readonly face?: Quantity;
+  /** Bore of the driving wheel, on the shaft in front; of the first stage, on the motor's. */
   readonly bore?: Quantity;
   /** Pattern of the holes a motor is screwed to. */
   readonly mount?: string;
-  readonly shaftPosition?: { readonly x: Quantity; readonly y: Quantity };
+  readonly shaft?: StageShaft;
+  /** Bore of the driven wheel, on the shaft it turns. */
+  readonly drivenBore?: Quantity;
+  /** Where the driven shaft lies as seen from the driving one: 0 to the right, a quarter turn up. */
+  readonly direction?: Quantity;
+  /** The plane its wheels turn in, counted from the motor; the stage's own number where absent. */
+  readonly plane?: number;
+  /** Name of the stock its wheels come from. */
+  readonly stock?: string;
 }
 
 /** A ratio that is known as one number, such as a gearbox bought whole. */
 export interface RatioStage extends StageBase {
   readonly kind: 'ratio';
   readonly ratio?: Quantity;
-}
-
-/** Two wheels with teeth: `driver` teeth drive `driven` teeth. */
-export interface ToothedStage extends StageBase {
-  readonly kind: 'teeth' | 'chain' | 'belt';
-  readonly driver: number;
-  readonly driven: number;
+  /** What its sheet lets the output carry. */
+  readonly ratedTorque?: Quantity;
+  /** Across its case: the room it takes. */
+  readonly across?: Quantity;
 }
 
 export interface PlanetaryStage extends StageBase {
   readonly kind: 'planetary';
   readonly ratio?: Quantity;
+  readonly ratedTorque?: Quantity;
+  readonly across?: Quantity;
 }
+
+/** Two wheels with teeth: `driver` teeth drive `driven` teeth. */
+interface TwoWheels extends StageBase {
+  readonly driver: number;
+  readonly driven: number;
+  /** Chain and belt: from tooth to tooth. Gears: the module. */
+  readonly pitch?: Quantity;
+  /** Width of the teeth, or of one belt. */
+  readonly face?: Quantity;
+}
+
+export interface GearStage extends TwoWheels {
+  readonly kind: 'teeth';
+  readonly material?: GearMaterial;
+  /** Teeth of a wheel between the two: it turns the sense round and bridges the way, nothing else. */
+  readonly idler?: number;
+}
+
+/** How the slack of a chain or belt is taken up. */
+export type TakeUp = 'fixed' | 'slide' | 'tensioner';
+
+export interface ChainStage extends TwoWheels {
+  readonly kind: 'chain';
+  /** Links of the chain; the nearest even count to the centre where absent. */
+  readonly links?: number;
+  /** Distance of the shafts that is wanted; the links decide what it becomes. */
+  readonly centre?: Quantity;
+  readonly takeUp?: TakeUp;
+  /** Breaking strength; that of the pitch's size where absent. */
+  readonly strength?: Quantity;
+  readonly wear?: Quantity;
+  /** Pull of the slack strand: a tensioner's, or the strand's own weight. */
+  readonly tension?: Quantity;
+  readonly material?: ShaftMaterial;
+}
+
+export interface BeltStage extends TwoWheels {
+  readonly kind: 'belt';
+  /** Teeth of the belt. */
+  readonly beltTeeth?: number;
+  readonly centre?: Quantity;
+  readonly takeUp?: TakeUp;
+  readonly profile?: BeltProfile;
+  /** Belts side by side. */
+  readonly belts?: number;
+  /** Pull of one strand at rest. */
+  readonly tension?: Quantity;
+  /** Breaking strength of one belt's cords. */
+  readonly strength?: Quantity;
+  /** A plain wheel that presses on the slack strand's back beside the small wheel: more teeth in mesh. */
+  readonly idler?: boolean;
+}
+
+export type ToothedStage = GearStage | ChainStage | BeltStage;
 
 /** Worm and wheel: starts of the worm, teeth of the wheel, lead angle and friction decide the losses. */
 export interface WormStage extends StageBase {
@@ -39,6 +112,8 @@ export interface WormStage extends StageBase {
   readonly leadAngle?: Quantity;
   readonly flankAngle?: Quantity;
   readonly friction?: Quantity;
+  readonly ratedTorque?: Quantity;
+  readonly across?: Quantity;
 }
 
 /** Lead screw: lead per turn; the output is then a force on the nut. */
@@ -52,3 +127,7 @@ export interface ScrewStage extends StageBase {
 
 export type Stage = RatioStage | ToothedStage | PlanetaryStage | WormStage | ScrewStage;
 export type StageKind = Stage['kind'];
+
+/** Two wheels with teeth, whatever runs between them. */
+export const isToothed = (stage: Stage): stage is ToothedStage =>
+  stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt';

@@ -6,3 +6,6 @@ export * from './servoPath.js';
 export * from './stepPath.js';
 export { stepMotorOf, stepsOf } from './resolveStep.js';
 export { railNodeOf } from './resolveServo.js';
+export * from './lengthFit.js';
+export * from './stageParts.js';
+export * from './trainLayout.js';

@@ -11,6 +11,7 @@ import type { Job } from '../plan/job.js';
 import type { Stage } from '../plan/stage.js';
 import type { Breaker } from '../protection/breaker.js';
 import type { Train } from '../reduction/train.js';
+import type { StageParts } from './stageParts.js';
 
 export interface PathPack {
   readonly figures: PackFigures;
@@ -64,6 +65,8 @@ export interface PowerPath {
   readonly branch: PathProtection & { readonly together: boolean };
   readonly match: MatchFigures;
   readonly stages: readonly Stage[];
+  /** What the stages are made of, in the same order. */
+  readonly stageParts: readonly StageParts[];
   /** The stages and, last, what the output itself loses. */
   readonly train: Train;
   /** Units of q per radian of the output shaft: metres for a wheel or drum, 1 for what turns. */

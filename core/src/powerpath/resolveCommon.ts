@@ -7,6 +7,7 @@ import { currentChoice, type Choice, type Mechanism, type Plan } from '../plan/p
 import { trainOf } from '../reduction/train.js';
 import type { PowerPath } from './path.js';
 import { resolveStage } from './resolveStages.js';
+import { resolveStageParts } from './stageParts.js';
 
 /** Moves a figure's value. */
 export type Adjust = (name: FigureName, value: number) => number;
@@ -62,6 +63,7 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
       rounds: collect.take('match.rounds', match.rounds, ['match', 'rounds']),
     },
     stages: choice.stages,
+    stageParts: choice.stages.map((stage, i) => resolveStageParts(stage, i, [...choiceAt, 'stages', i], collect)),
     train: trainOf([...stages, output]),
     holder: ('holder' in choice.output ? choice.output.holder : undefined) ?? 'nothing',
     ...resolved,
@@ -70,10 +72,7 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
 }
 
 /** Bore and holes of the first stage, as the motor meets them. */
-export function resolveFirstStage({ choice, choiceAt, collect }: Begun) {
+export function resolveFirstStage({ choice }: Begun) {
   const [first] = choice.stages;
-  return {
-    bore: first && collect.takeOptional('stage.bore', first.bore, [...choiceAt, 'stages', 0, 'bore']),
-    stageMount: first?.mount,
-  };
+  return { bore: first?.bore?.si, stageMount: first?.mount };
 }

@@ -1,7 +1,8 @@
 import type { FigureCollector } from '../figures/collector.js';
 import type { Place } from '../figures/figure.js';
-import type { Stage, StageKind } from '../plan/stage.js';
+import type { ScrewStage, Stage, StageKind, WormStage } from '../plan/stage.js';
 import { screwBackEfficiency, screwEfficiency } from '../reduction/screwEfficiency.js';
+import { selfHolding } from '../reduction/selfHolding.js';
 import { backEfficiency, type StageFigures } from '../reduction/train.js';
 
 /** Typical efficiency of a stage that is not given one. */
@@ -12,6 +13,14 @@ const TYPICAL_EFFICIENCY: Readonly<Record<Exclude<StageKind, 'worm' | 'screw'>, 
   belt: { value: 0.97, why: 'one toothed belt' },
   planetary: { value: 0.93, why: 'one planetary stage' },
 };
+
+/** A wheel between the two is a second mesh, with losses of its own. */
+function typicalEfficiency(stage: Exclude<Stage, WormStage | ScrewStage>): { value: number; why: string } {
+  const { value, why } = TYPICAL_EFFICIENCY[stage.kind];
+  return stage.kind === 'teeth' && stage.idler !== undefined
+    ? { value: value * value, why: 'two spur meshes, by way of an idler' }
+    : { value, why };
+}
 
 /** Reads one stage. Teeth are whole numbers in the document; ratios and losses are figures. */
 export function resolveStage(stage: Stage, at: Place, collect: FigureCollector): StageFigures {
@@ -34,13 +43,14 @@ export function resolveStage(stage: Stage, at: Place, collect: FigureCollector):
       ratio,
       efficiency: screwEfficiency(angle, friction, flank),
       backEfficiency: screwBackEfficiency(angle, friction, flank),
+      stays: selfHolding(angle, friction, flank).answer === 'stays',
     };
   }
   const efficiency = collect.take(
     'stage.efficiency',
     stage.efficiency,
     [...at, 'efficiency'],
-    { ...TYPICAL_EFFICIENCY[stage.kind], source: 'typical' },
+    { ...typicalEfficiency(stage), source: 'typical' },
     key('efficiency'),
   );
   const ratio =

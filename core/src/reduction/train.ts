@@ -3,6 +3,8 @@ export interface StageFigures {
   readonly ratio: number;
   readonly efficiency: number;
   readonly backEfficiency: number;
+  /** Stays by itself even greased and shaken: the load does not drive it back. */
+  readonly stays?: boolean;
 }
 
 export interface Train {
@@ -11,6 +13,8 @@ export interface Train {
   readonly total: number;
   readonly efficiency: number;
   readonly backEfficiency: number;
+  /** Some stage surely stays by itself. One that does so only with dry friction has no back efficiency, but this is false. */
+  readonly stays: boolean;
 }
 
 /** ηb = max(0, 2 − 1/η): what a stage keeps when the load drives. */
@@ -24,7 +28,7 @@ export function trainOf(stages: readonly StageFigures[]): Train {
     efficiency *= stage.efficiency;
     back *= stage.backEfficiency;
   }
-  return { stages, total, efficiency, backEfficiency: back };
+  return { stages, total, efficiency, backEfficiency: back, stays: stages.some((stage) => stage.stays) };
 }
 
 /** Torque and speed on the shaft after each stage, for one torque and speed going in. */

@@ -4,11 +4,13 @@ import { jobKindOf } from '../../job/table.js';
 import type { Check, Measured } from '../../limits/check.js';
 import type { Ladder, Rung } from '../../limits/ladder.js';
 import { situationOf, SITUATIONS, type SituationId } from '../../limits/situation.js';
-import { worstVerdict, type Verdict } from '../../limits/verdict.js';
+import { STAGE_LIMITS } from '../../limits/table.js';
+import { verdictOf, worstVerdict, type Verdict } from '../../limits/verdict.js';
 import { CELLS } from '../../pack/cells.js';
 import type { Stage, StageKind } from '../../plan/stage.js';
 import type { Operating } from '../../powerpath/operating.js';
 import type { PowerPath } from '../../powerpath/path.js';
+import type { StageParts } from '../../powerpath/stageParts.js';
 import { holdingCurrent } from '../../protection/breaker.js';
 
 /** One link of the power path as the strip shows it. */
@@ -69,6 +71,33 @@ export function judged(kind: LinkKind, { ladders, checks }: Judged): Pick<Link, 
   const multiples = measured.flatMap((item) => (item.multiple === undefined ? [] : [item.multiple]));
   if (multiples.length === 0) return { verdict };
   return { verdict, used: 1 / Math.max(Math.min(...multiples), 0.01) };
+}
+
+/**
+ * What speaks of one stage: of a limit that each stage has for itself its own capacity, not that of the stage
+ * that gives first; and the checks that are about it.
+ */
+function judgedStage(path: PowerPath, parts: StageParts, { ladders, checks }: Judged): Pick<Link, 'verdict' | 'used'> {
+  const rungs = SITUATIONS.flatMap((id): { verdict: Verdict; multiple?: number }[] => {
+    const { demand, rungs: all } = ladders[id];
+    if (demand === undefined || !(demand > 0)) return [];
+    return all
+      .filter((rung) => rung.link === 'stage')
+      .flatMap((rung) => {
+        const limit = STAGE_LIMITS.find((candidate) => candidate.id === rung.id);
+        if (!limit?.has(parts)) return [];
+        if (rung.capacity === undefined) return [{ verdict: rung.verdict }];
+        const multiple = Math.max(0, limit.capacityOf(path, parts, situationOf(path, id))) / demand;
+        return [{ multiple, verdict: verdictOf(multiple, rung.wants, limit.floor?.(path)) }];
+      });
+  });
+  const own = checks.filter((check) => check.stage === parts.id);
+  if (rungs.length + own.length === 0) return {};
+  const multiples = rungs.flatMap(({ multiple }) => (multiple === undefined ? [] : [multiple]));
+  return {
+    verdict: worstVerdict([...rungs, ...own].map(({ verdict }) => verdict)),
+    ...(multiples.length > 0 ? { used: 1 / Math.max(Math.min(...multiples), 0.01) } : {}),
+  };
 }
 
 function branchDetail(path: PowerPath): string {
@@ -135,6 +164,7 @@ export function loadLinks(path: PowerPath, by: Judged, flow: Operating | undefin
       kind: 'stage',
       title: stage.name ?? STAGE_TITLES[stage.kind],
       detail: stageRatioText(stage, path.train.stages[i]!.ratio),
+      ...judgedStage(path, path.stageParts[i]!, by),
       ...(shaft
         ? {
             key: { there: { value: shaft.speed, dimension: 'speed' }, join: '' },

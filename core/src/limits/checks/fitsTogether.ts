@@ -6,11 +6,39 @@ const HAIR = 0.00005;
 
 type Fitting = NonNullable<PowerPath['fitting']>;
 
+const millimetres = (metres: number): string => `${digits(metres * 1000)} mm`;
+
+/** Wheels behind the motor whose bores are not the shaft they sit on; it takes an adapter, or another bore. */
+function betweenStages({ stageParts }: PowerPath): readonly string[] {
+  return stageParts.flatMap(({ shaft, drivenBore, index }) => {
+    if (!shaft) return [];
+    const wheels = [
+      [`the driven wheel of stage ${index + 1}`, drivenBore],
+      [`the driver of stage ${index + 2}`, stageParts[index + 1]?.bore],
+    ] as const;
+    return wheels.flatMap(([wheel, bore]) =>
+      bore !== undefined && Math.abs(bore - shaft.size) > HAIR
+        ? [`${wheel} has a bore of ${millimetres(bore)} on a ${shaft.form} shaft of ${millimetres(shaft.size)}`]
+        : [],
+    );
+  });
+}
+
+const comparesStages = ({ stageParts }: PowerPath): boolean =>
+  stageParts.some(
+    ({ shaft, drivenBore, index }) =>
+      shaft !== undefined && (drivenBore !== undefined || stageParts[index + 1]?.bore !== undefined),
+  );
+
 /** What does not go together along the path: shaft and bore, mounting holes, sense of rotation. */
-function mismatches({ shaft, bore, ...fitting }: Fitting): readonly string[] {
+function mismatches(path: PowerPath): readonly string[] {
+  return [...(path.fitting ? atMotor(path.fitting) : []), ...betweenStages(path)];
+}
+
+function atMotor({ shaft, bore, ...fitting }: Fitting): readonly string[] {
   const found: string[] = [];
   if (shaft !== undefined && bore !== undefined && Math.abs(shaft - bore) > HAIR)
-    found.push(`a shaft of ${digits(shaft * 1000)} mm does not fit a bore of ${digits(bore * 1000)} mm`);
+    found.push(`a shaft of ${millimetres(shaft)} does not fit a bore of ${millimetres(bore)}`);
   if (
     fitting.mount !== undefined &&
     fitting.stageMount !== undefined &&
@@ -29,13 +57,14 @@ export const fitsTogether: CheckRule = {
   needs: [],
   run: false,
   levers: [],
-  applies: ({ fitting }) =>
-    fitting !== undefined &&
-    ((fitting.shaft !== undefined && fitting.bore !== undefined) ||
-      (fitting.mount !== undefined && fitting.stageMount !== undefined) ||
-      fitting.timed),
+  applies: (path) =>
+    comparesStages(path) ||
+    (path.fitting !== undefined &&
+      ((path.fitting.shaft !== undefined && path.fitting.bore !== undefined) ||
+        (path.fitting.mount !== undefined && path.fitting.stageMount !== undefined) ||
+        path.fitting.timed)),
   answer: (path) => {
-    const found = mismatches(path.fitting!);
+    const found = mismatches(path);
     const holds = found.length === 0;
     return {
       outcome: { holds },

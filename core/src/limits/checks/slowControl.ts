@@ -166,7 +166,7 @@ export const holdsStill: CheckRule<DcPath> = {
     path.holder !== 'ratchet' &&
     path.load.holdForce(worstHoldingPlace(path)) > 0,
   answer: (path) => {
-    const stays = path.train.backEfficiency === 0;
+    const stays = path.train.stays;
     return {
       outcome: { holds: stays },
       asked: 'must stay where it is',

@@ -58,12 +58,16 @@ export const staysUp: CheckRule<AnyPath> = {
       };
     }
     const holder = holderOf(path);
-    if (holder === 'claimed')
+    // A stage that stays only when dry is no holder, whether claimed or not.
+    if (holder === 'claimed' || (holder === 'nothing' && path.train.backEfficiency === 0))
       return {
         outcome: { holds: false },
         asked,
-        there: 'no stage stays',
-        sentence: 'No stage of this train stays by itself: the load runs back when the power goes.',
+        there: path.train.backEfficiency === 0 ? 'may creep' : 'no stage stays',
+        sentence:
+          path.train.backEfficiency === 0
+            ? 'It stays by itself only while its friction is as given: greased and shaken to 0.7 of that, it creeps down.'
+            : 'No stage of this train stays by itself: the load runs back when the power goes.',
       };
     if (holder === 'nothing') return { asked, ...unheld(path, held) };
     return {
@@ -77,7 +81,7 @@ export const staysUp: CheckRule<AnyPath> = {
 
 /** What holds it; a stage that is said to stay must be one. */
 function holderOf({ train, holder }: PowerPath): Holder | 'claimed' {
-  const byStage = train.backEfficiency === 0;
+  const byStage = train.stays;
   if (holder === 'nothing' && byStage) return 'stage';
   return holder === 'stage' && !byStage ? 'claimed' : holder;
 }

@@ -20,7 +20,10 @@ import { railGround, railMoving, railSource, railStalled, railVoltsFull, railVol
 import { tip } from './servo/tip.js';
 import { travel } from './servo/travel.js';
 import { creep, holdsStill, startsLoaded } from './slowControl.js';
+import { clearance } from './clearance.js';
+import { runLength } from './runLength.js';
 import { staysUp } from './staysUp.js';
+import { ripple, undercut } from './teethOfStages.js';
 import { driverCurrent, setCurrent } from './step/currents.js';
 import { draw } from './step/draw.js';
 import { driverKind } from './step/driverKind.js';
@@ -39,6 +42,9 @@ import { branchWire, mainWire } from './wires.js';
 
 /** The checks of wires and plugs: the same for every machine. */
 const WIRING: readonly CheckRule<AnyPath>[] = [branchWire, mainWire, branchPlug, mainPlug];
+
+/** The checks of stages in real teeth. */
+const STAGES: readonly CheckRule<AnyPath>[] = [runLength, clearance, ripple, undercut];
 
 /** Every check of direct-current motors, those about the job first. A new one is one new file and one line here. */
 export const CHECKS: readonly CheckRule<DcPath>[] = [
@@ -60,6 +66,7 @@ export const CHECKS: readonly CheckRule<DcPath>[] = [
   voltsLeast,
   returnVolts,
   returnCharge,
+  ...STAGES,
   ...WIRING,
   erpm,
   fitsTogether,
@@ -83,6 +90,7 @@ export const STEP_CHECKS: readonly CheckRule<StepPath>[] = [
   driverVoltsFull,
   driverVoltsLeast,
   draw,
+  ...STAGES,
   ...WIRING,
   fitsTogether,
 ];
@@ -100,5 +108,6 @@ export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = [
   railStalled,
   railSource,
   railGround,
+  ...STAGES,
   ...WIRING,
 ];

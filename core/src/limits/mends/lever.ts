@@ -46,12 +46,21 @@ export type LeverId =
   | 'rail-volts'
   | 'rail-volts-down'
   | 'rail-regulator'
-  | 'join-grounds';
+  | 'join-grounds'
+  | 'more-teeth'
+  | 'wider'
+  | 'larger-pitch'
+  | 'tensioner'
+  | 'even-links'
+  | 'harder'
+  | 'thicker-shaft';
 
 export interface LeverContext {
   readonly plan: Plan;
   readonly mechanism: Mechanism;
   readonly path: AnyPath;
+  /** Id of the stage that gives, where the target is a stage's own limit. */
+  readonly stage?: string;
 }
 
 /** A lever set to a place: what it changes, and what that reads like. */

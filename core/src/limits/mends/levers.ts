@@ -15,6 +15,7 @@ import { resolvePath } from '../../powerpath/resolve.js';
 import type { Lever, LeverContext, LeverId } from './lever.js';
 import { capital, choiceAt, driveAt, figureLever, freshId, roundOutwards } from './leverTools.js';
 import { SERVO_LEVERS } from './servoLevers.js';
+import { STAGE_LEVERS } from './stageLevers.js';
 import { STEP_LEVERS } from './stepLevers.js';
 
 const FARTHEST_RATIO = 4;
@@ -322,4 +323,5 @@ export const LEVERS: Readonly<Record<LeverId, Lever>> = {
   parallel,
   ...STEP_LEVERS,
   ...SERVO_LEVERS,
+  ...STAGE_LEVERS,
 };

@@ -5,7 +5,7 @@ import { resolvePath } from '../../powerpath/resolve.js';
 import { SITUATIONS } from '../situation.js';
 import type { Lever, LeverContext, LeverId, LeverSetting } from './lever.js';
 import { LEVERS } from './levers.js';
-import { leversOf, metBy, type Target } from './target.js';
+import { leversOf, metBy, stageOf, type Target } from './target.js';
 
 /** A change that helps, with its amount, found by solving, and what it does to the whole mechanism. */
 export interface Mend {
@@ -26,7 +26,9 @@ const HALVINGS = 14;
 export function* findMends(plan: Plan, mechanismId: string, target: Target): Generator<Mend | undefined> {
   const mechanism = mechanismOf(plan, mechanismId);
   const before = evaluateMechanism(plan, mechanism);
-  const context: LeverContext = { plan, mechanism, path: resolvePath(plan, mechanism, target.jobId) };
+  const path = resolvePath(plan, mechanism, target.jobId);
+  const stage = stageOf(path, target);
+  const context: LeverContext = { plan, mechanism, path, ...(stage === undefined ? {} : { stage }) };
   for (const id of leversOf(context.path, target)) {
     const setting = solve(context, LEVERS[id], target);
     yield setting && judge(plan, mechanismId, target, before, id, setting);

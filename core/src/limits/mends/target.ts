@@ -27,9 +27,17 @@ export function metBy(plan: Plan, mechanism: Mechanism, target: Target): number 
   const ladder = ladderOf(path, target.situation);
   if (ladder.idle) return Infinity;
   const rung = ladder.rungs.find((candidate) => candidate.id === target.rung);
-  return rung?.multiple === undefined ? 0 : rung.multiple / rung.wants;
+  // A change may do away with what gave: no chain, no skipping.
+  if (!rung) return Infinity;
+  return rung.multiple === undefined ? 0 : rung.multiple / rung.wants;
 }
 
 export function leversOf(path: AnyPath, target: Target): readonly LeverId[] {
   return 'check' in target ? checkRule(path, target.check).levers : limitOf(path, target.rung).levers;
+}
+
+/** The stage a target speaks of: of its limit the one that gives first, of a check its own. */
+export function stageOf(path: AnyPath, target: Target): string | undefined {
+  if ('check' in target) return checkRule(path, target.check).stage?.(path);
+  return limitOf(path, target.rung).stage?.(path, target.situation)?.id;
 }

@@ -1,0 +1,31 @@
+import { show } from '../../format/show.js';
+import { trainGaps, trainLayout } from '../../powerpath/trainLayout.js';
+import type { CheckRule } from '../check.js';
+
+/** Nothing may touch what it does not mesh with: wheels of one plane, and shafts that pass through it. */
+export const clearance: CheckRule = {
+  id: 'clearance',
+  name: 'wheels clear each other',
+  link: 'stage',
+  needs: [],
+  run: false,
+  levers: [],
+  applies: (path) => path.stages.length > 1 && trainLayout(path) !== undefined,
+  answer: (path) => {
+    const gaps = trainGaps(path, trainLayout(path)!);
+    const colliding = gaps.filter(({ gap }) => gap < 0);
+    const [nearest] = gaps;
+    return {
+      outcome: { holds: colliding.length === 0 },
+      asked: 'no two touch',
+      there: nearest ? show(nearest.gap, 'length') : 'nothing near',
+      sentence:
+        colliding.length > 0
+          ? `${colliding.map(({ a, b, gap }) => `The ${a} runs into the ${b} by ${show(-gap, 'length')}`).join('. ')}.`
+          : nearest
+            ? `The nearest neighbours, the ${nearest.a} and the ${nearest.b}, are ${show(nearest.gap, 'length')} apart.`
+            : 'No wheel shares its plane with another stage.',
+      hint: 'Turn the stage to another direction, or move its wheels to another plane.',
+    };
+  },
+};

@@ -1,0 +1,38 @@
+import { show } from '../../format/show.js';
+import type { PowerPath } from '../../powerpath/path.js';
+import type { BeltParts, ChainParts, StageParts } from '../../powerpath/stageParts.js';
+import { isUneven, lengthFit } from '../../powerpath/lengthFit.js';
+import type { CheckRule } from '../check.js';
+
+const isRun = (parts: StageParts): parts is ChainParts | BeltParts =>
+  (parts.kind === 'chain' && !Number.isNaN(parts.length)) || (parts.kind === 'belt' && parts.chosen);
+
+/** The stage whose chain or belt fits worst. */
+function worstRun(path: PowerPath): ChainParts | BeltParts | undefined {
+  const runs = path.stageParts.filter(isRun);
+  return runs.find((parts) => !lengthFit(parts).fits) ?? runs.find(isUneven) ?? runs[0];
+}
+
+/** Whole links and belts that are sold, on shafts that are where they are. */
+export const runLength: CheckRule = {
+  id: 'run-length',
+  name: 'chain and belt lengths',
+  link: 'stage',
+  needs: ['chain', 'belt'],
+  run: false,
+  levers: ['even-links'],
+  applies: (path) => path.stageParts.some(isRun),
+  stage: (path) => worstRun(path)?.id,
+  answer: (path) => {
+    const parts = worstRun(path)!;
+    const { fits, sentence } = lengthFit(parts);
+    return {
+      // An offset link works, but it is the weakest of the chain: tight, not broken.
+      outcome: fits && isUneven(parts) ? { multiple: 1, wants: 2 } : { holds: fits },
+      asked: `${show(parts.centre, 'length')} apart`,
+      there: parts.kind === 'chain' ? `${parts.length} links` : `${parts.length} teeth of belt`,
+      sentence: `Stage ${parts.index + 1}: ${sentence}`,
+      hint: 'Set the shafts at the exact distance of a whole length, or let one of them slide.',
+    };
+  },
+};

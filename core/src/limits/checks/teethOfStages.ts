@@ -1,0 +1,70 @@
+import { digits } from '../../format/show.js';
+import { FEWEST_GEAR_TEETH, UNDERCUT_UNDER } from '../../reduction/gearPair.js';
+import { speedRipple } from '../../reduction/runLength.js';
+import type { PowerPath } from '../../powerpath/path.js';
+import type { ChainParts, GearParts, StageParts } from '../../powerpath/stageParts.js';
+import type { CheckRule } from '../check.js';
+
+const teethOf = (parts: GearParts): number => Math.min(parts.driver, parts.driven, parts.idler ?? Infinity);
+const isGears = (parts: StageParts): parts is GearParts => parts.kind === 'teeth';
+const isChain = (parts: StageParts): parts is ChainParts => parts.kind === 'chain';
+
+const leastOf = <S extends StageParts>(
+  path: PowerPath,
+  is: (parts: StageParts) => parts is S,
+  by: (parts: S) => number,
+): S | undefined => path.stageParts.filter(is).sort((a, b) => by(a) - by(b))[0];
+
+/** Few teeth are cut away at their feet: said under 17, and under 12 there is no strength to tell. */
+export const undercut: CheckRule = {
+  id: 'undercut',
+  name: 'gear teeth whole',
+  link: 'stage',
+  needs: [],
+  run: false,
+  levers: ['more-teeth'],
+  applies: (path) => path.stageParts.some(isGears),
+  stage: (path) => leastOf(path, isGears, teethOf)?.id,
+  answer: (path) => {
+    const teeth = teethOf(leastOf(path, isGears, teethOf)!);
+    return {
+      outcome: { multiple: teeth / FEWEST_GEAR_TEETH, wants: UNDERCUT_UNDER / FEWEST_GEAR_TEETH },
+      asked: `${UNDERCUT_UNDER} teeth`,
+      there: `${teeth} teeth`,
+      sentence:
+        teeth >= UNDERCUT_UNDER
+          ? `The smallest gear has ${teeth} teeth: nothing of them is cut away.`
+          : teeth >= FEWEST_GEAR_TEETH
+            ? `A gear of ${teeth} teeth is undercut at 20°: its feet are thinner than the figures say, unless its profile is shifted.`
+            : `A gear of ${teeth} teeth has no strength that could be told: 12 are the fewest.`,
+    };
+  },
+};
+
+/** Ripple that is said, and the one at which a chain drive is plainly rough: 16 and 9 teeth. */
+const SAID = 0.02;
+const ROUGH = 0.06;
+
+const smallOf = ({ driver, driven }: ChainParts): number => Math.min(driver, driven);
+
+/** A chain rides on a polygon: fewer than sixteen teeth are felt. */
+export const ripple: CheckRule = {
+  id: 'ripple',
+  name: 'chain runs evenly',
+  link: 'stage',
+  needs: [],
+  run: false,
+  levers: ['more-teeth'],
+  applies: (path) => path.stageParts.some(isChain),
+  stage: (path) => leastOf(path, isChain, smallOf)?.id,
+  answer: (path) => {
+    const teeth = smallOf(leastOf(path, isChain, smallOf)!);
+    const by = speedRipple(teeth);
+    return {
+      outcome: { multiple: ROUGH / by, wants: ROUGH / SAID },
+      asked: `${digits(100 * SAID)} %`,
+      there: `${digits(100 * by)} %`,
+      sentence: `On ${teeth} teeth the chain’s speed swings by ${digits(100 * by)} % at every tooth${by > SAID ? ': it is felt and heard, and wears the chain' : ''}.`,
+    };
+  },
+};

@@ -1,0 +1,124 @@
+import type { Need } from '../../figures/figure.js';
+import type { PowerPath } from '../../powerpath/path.js';
+import type { StageParts } from '../../powerpath/stageParts.js';
+import { div, found, mul, named, num, type Expression } from '../../worked/expression.js';
+import type { Limit, LimitId } from '../limit.js';
+import type { LeverId } from '../mends/lever.js';
+import { SITUATIONS, type Situation, type SituationId } from '../situation.js';
+
+/**
+ * Torque on the driving shaft of a stage for one unit of force on q: through losses while the motor pushes,
+ * and lowered by them while the load pushes back.
+ */
+export function torqueBefore(path: PowerPath, index: number, situation: SituationId): number {
+  let torque = path.radius;
+  for (let i = path.train.stages.length - 1; i >= index; i--) {
+    const { ratio, efficiency, backEfficiency } = path.train.stages[i]!;
+    torque *= situation === 'holding' ? backEfficiency / ratio : 1 / (ratio * efficiency);
+  }
+  return torque;
+}
+
+/** Speed of the driving shaft of a stage. rad/s */
+export function speedBefore(path: PowerPath, index: number, motorSpeed: number): number {
+  return path.train.stages.slice(0, index).reduce((speed, { ratio }) => speed / ratio, motorSpeed);
+}
+
+/** A first pair of gears, or a gearbox on the motor, carries one motor's torque; all behind it carry all of them. */
+export const sharedBy = (path: PowerPath, { index, kind }: StageParts): number =>
+  index === 0 && kind !== 'chain' && kind !== 'belt' ? path.motors : 1;
+
+interface StageRule<S extends StageParts> {
+  readonly id: LimitId;
+  readonly name: string;
+  readonly subject: string;
+  readonly wants: number;
+  wantsHere?(path: PowerPath, situation: SituationId): number;
+  floor?(path: PowerPath): number;
+  readonly need: Need;
+  readonly levers: readonly LeverId[];
+  /** Whether a stage has this limit at all. */
+  has(parts: StageParts): parts is S;
+  /** Torque on its driving shaft at which it gives, N·m. */
+  torque(parts: S, at: { readonly speed: number; readonly path: PowerPath; readonly situation: SituationId }): number;
+  /** How that torque comes about, with its numbers. */
+  how(parts: S): string;
+}
+
+/** A limit that can also be asked of one stage alone. */
+export interface StageLimit extends Limit {
+  has(parts: StageParts): boolean;
+  /** C of this stage, whether or not it is the one that gives first. */
+  capacityOf(path: PowerPath, parts: StageParts, situation: Situation): number;
+}
+
+/** A limit that every stage of a kind has for itself: the one that gives at the least force leads. */
+export function stageLimit<S extends StageParts>(rule: StageRule<S>): StageLimit {
+  const { id, name, subject, wants, wantsHere, floor, need, levers, has } = rule;
+  const torqueOf = (path: PowerPath, parts: S, situation: SituationId, motorSpeed: number) =>
+    rule.torque(parts, { speed: speedBefore(path, parts.index, motorSpeed), path, situation });
+  const capacityOf = (path: PowerPath, parts: S, situation: SituationId, motorSpeed: number) =>
+    (sharedBy(path, parts) * torqueOf(path, parts, situation, motorSpeed)) / torqueBefore(path, parts.index, situation);
+  const worst = (path: PowerPath, situation: SituationId, motorSpeed: number): S | undefined => {
+    let least: { parts: S; capacity: number } | undefined;
+    for (const parts of path.stageParts) {
+      if (!has(parts)) continue;
+      const capacity = capacityOf(path, parts, situation, motorSpeed);
+      if (!least || capacity < least.capacity) least = { parts, capacity };
+    }
+    return least?.parts;
+  };
+  const speedIn = (path: PowerPath, situation: SituationId) =>
+    situation === 'working' ? (path.asked.speed * path.train.total) / path.radius : 0;
+  return {
+    id,
+    name,
+    subject,
+    link: 'stage',
+    wants,
+    ...(wantsHere ? { wantsHere } : {}),
+    ...(floor ? { floor } : {}),
+    goodFirst: false,
+    electric: false,
+    situations: SITUATIONS,
+    levers,
+    needs: () => [need, 'train', 'output', 'load'],
+    applies: (path) => path.stageParts.some(has),
+    has,
+    capacityOf: (path, parts, { id: situation, motorSpeed }) =>
+      has(parts) ? capacityOf(path, parts, situation, motorSpeed) : Infinity,
+    stage: (path, situation) => worst(path, situation, speedIn(path, situation)),
+    capacity: (path, situation) => {
+      const parts = worst(path, situation.id, situation.motorSpeed);
+      return parts ? capacityOf(path, parts, situation.id, situation.motorSpeed) : Infinity;
+    },
+    working: (path, situation) => workingOf(path, worst(path, situation.id, situation.motorSpeed)!, situation),
+  };
+
+  function workingOf(path: PowerPath, parts: S, situation: Situation): Expression {
+    const torque = torqueOf(path, parts, situation.id, situation.motorSpeed);
+    const carried = found(
+      'T',
+      `what stage ${parts.index + 1} carries at its driving shaft`,
+      'torque',
+      torque,
+      rule.how(parts),
+    );
+    const per = found(
+      'k',
+      'torque there for each unit of force at the output',
+      'number',
+      torqueBefore(path, parts.index, situation.id),
+      situation.id === 'holding'
+        ? 'the radius over the ratios behind it, lowered by the losses while the load pushes back'
+        : 'the radius over the ratios and losses behind it',
+    );
+    const share = sharedBy(path, parts);
+    return named(
+      'C',
+      `what ${name} stands at the output`,
+      path.load.unit === 'm' ? 'force' : 'torque',
+      div(share === 1 ? carried : mul(num(share), carried), per),
+    );
+  }
+}

@@ -1,0 +1,47 @@
+import type { GearParts, StageParts } from '../../powerpath/stageParts.js';
+import { bendingStress, bendingTorque, FEWEST_GEAR_TEETH } from '../../reduction/gearPair.js';
+import { digits } from '../../format/show.js';
+import { stageLimit } from './stageLimit.js';
+
+/** An idler's teeth are bent to and fro: seven tenths of what they stand one way, typical. */
+const BOTH_WAYS = 0.7;
+
+/** The form factor starts at 12 teeth: fewer have no answer here, and the check on undercut says so. */
+const hasTeeth = (parts: StageParts): parts is GearParts =>
+  parts.kind === 'teeth' && Math.min(parts.driver, parts.driven, parts.idler ?? Infinity) >= FEWEST_GEAR_TEETH;
+
+/** Torque on the pinion at which the weakest foot of the pair is stressed to what its material stands. */
+export function toothTorque(parts: GearParts, pinionSpeed: number): number {
+  const { driver, driven, idler, pitch, face, allowable } = parts;
+  const tooth = (teeth: number) => ({ module: pitch, teeth, face });
+  // All mesh at one pitch line: a wheel's torque and speed come back to the pinion's by its teeth.
+  const onPinion = (teeth: number, most: number) =>
+    bendingTorque(tooth(teeth), most, (pinionSpeed * driver) / teeth) * (driver / teeth);
+  return Math.min(
+    onPinion(driver, allowable),
+    onPinion(driven, allowable),
+    idler === undefined ? Infinity : onPinion(idler, BOTH_WAYS * allowable),
+  );
+}
+
+/** Face width at which the pair would carry a torque on its pinion. */
+export const faceFor = (parts: GearParts, pinionTorque: number, pinionSpeed: number): number =>
+  (parts.face * pinionTorque) / toothTorque(parts, pinionSpeed);
+
+/** The stress at the pinion's foot under a torque on it. Pa */
+export const pinionStress = ({ driver, pitch, face }: GearParts, torque: number, speed: number): number =>
+  bendingStress({ module: pitch, teeth: driver, face }, torque, speed);
+
+/** A gear tooth bent at its foot: Lewis, with the pitch line's speed. */
+export const tooth = stageLimit<GearParts>({
+  id: 'tooth',
+  name: 'gear tooth',
+  subject: 'The gear tooth',
+  wants: 1.5,
+  need: 'gear',
+  levers: ['more-teeth', 'wider', 'harder', 'lighter', 'longer'],
+  has: hasTeeth,
+  torque: (parts, { speed }) => toothTorque(parts, speed),
+  how: ({ driver, driven, pitch, face, allowable }) =>
+    `σ·b·m·Y·6.1/(6.1 + v)·m·z/2 of the weaker wheel, ${driver} → ${driven} teeth, module ${digits(1000 * pitch)} mm, face ${digits(1000 * face)} mm, ${digits(allowable / 1e6)} MPa`,
+});

@@ -1,0 +1,56 @@
+import { show } from '../format/show.js';
+import { sagOf, wearTakeUp } from '../reduction/chainRun.js';
+import { pitchesAround } from '../reduction/runLength.js';
+import type { BeltParts, ChainParts } from './stageParts.js';
+
+/** Shafts this far too wide can still be closed: less than a hand feels. */
+const TIGHT_BY = 0.0002;
+/** A slack strand hanging more than this share of its span jumps. */
+const MOST_SAG = 0.04;
+/** A belt on fixed shafts bears this much slack before it jumps. */
+const BELT_SLACK = 0.0004;
+
+export const isUneven = (parts: ChainParts | BeltParts): boolean => parts.kind === 'chain' && parts.length % 2 === 1;
+
+export interface LengthFit {
+  readonly fits: boolean;
+  /** Length that is left over, m; under 0 the run is too short. */
+  readonly slack: number;
+  /** Mid-span sag of a chain's slack strand, m. */
+  readonly sag: number;
+  /** What the shafts must move for the wear allowed. */
+  readonly takeUp: number;
+  readonly sentence: string;
+}
+
+/** How a chain or belt of its length lies on shafts as far apart as they are. */
+export function lengthFit(parts: ChainParts | BeltParts): LengthFit {
+  const { pitch, driver, driven, length, centre, tautCentre } = parts;
+  const [small, large] = driver < driven ? [driver, driven] : [driven, driver];
+  const slack = pitch * (length - pitchesAround(pitch, small, large, centre));
+  const sag = sagOf(centre, slack);
+  const takeUp = parts.kind === 'chain' ? wearTakeUp(pitch, driver, driven, length, parts.wear) : 0;
+  const apart = `${show(1000 * tautCentre, 'number', 5)} mm`;
+  const what = parts.kind === 'chain' ? `${length} links` : `the belt of ${length} teeth`;
+  if (centre - tautCentre > TIGHT_BY)
+    return {
+      fits: false,
+      slack,
+      sag: 0,
+      takeUp,
+      sentence: `${what} cannot be closed: taut it wants ${apart}, the shafts are ${show(centre - tautCentre, 'length')} further apart.`,
+    };
+  const movable = parts.takeUp !== 'fixed';
+  const loose = parts.kind === 'chain' ? sag > MOST_SAG * centre : tautCentre - centre > BELT_SLACK;
+  if (loose && !movable)
+    return {
+      fits: false,
+      slack,
+      sag,
+      takeUp,
+      sentence: `${what} hangs slack on fixed shafts: taut it wants ${apart}, ${show(tautCentre - centre, 'length')} more.`,
+    };
+  const odd = isUneven(parts) ? ' An odd count needs an offset link, the weakest of the chain.' : '';
+  const wear = parts.kind === 'chain' && movable ? ` Leave ${show(takeUp, 'length')} to move for its wear.` : '';
+  return { fits: true, slack, sag, takeUp, sentence: `${what}, taut at ${apart}.${odd}${wear}` };
+}

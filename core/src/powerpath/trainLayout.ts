@@ -1,0 +1,35 @@
+import { gapsOf, layOut, type Gap, type Layout, type StageRoom } from '../reduction/layout.js';
+import type { PowerPath } from './path.js';
+import type { StageParts } from './stageParts.js';
+
+const TYPICAL_SHAFT_RADIUS = 0.004;
+const MOTOR_SHAFT_RADIUS = 0.004;
+
+/** How far a chain stands over its sprocket's pitch circle, a belt over its pulley's, in pitches. */
+const REACH = { teeth: 1, chain: 0.45, belt: 0.3 } as const;
+
+function roomOf(parts: StageParts): StageRoom {
+  const { id, plane, direction, centre, driverRadius, drivenRadius } = parts;
+  const shaftRadius = parts.shaft ? parts.shaft.size / 2 : TYPICAL_SHAFT_RADIUS;
+  const base = { id, plane, direction, centre, driverRadius, drivenRadius, shaftRadius };
+  if (!('driver' in parts)) return { ...base, addendum: 0, caseRadius: parts.across / 2 };
+  const addendum = REACH[parts.kind] * parts.pitch;
+  return parts.kind === 'teeth' && parts.idler !== undefined
+    ? { ...base, addendum, idlerRadius: (parts.idler * parts.pitch) / 2 }
+    : { ...base, addendum };
+}
+
+/** Where every wheel and shaft of a train stands; `undefined` while a pitch or size it needs is missing. */
+export function trainLayout(path: PowerPath): Layout | undefined {
+  const rooms = path.stageParts.map(roomOf);
+  const unknown = rooms.some((room) =>
+    Object.values(room).some((value) => typeof value === 'number' && Number.isNaN(value)),
+  );
+  if (unknown) return undefined;
+  return layOut(rooms, (path.fitting?.shaft ?? 2 * MOTOR_SHAFT_RADIUS) / 2);
+}
+
+/** Neighbours and the gaps between them, the nearest first. */
+export function trainGaps(path: PowerPath, layout: Layout): readonly Gap[] {
+  return gapsOf(layout, (id) => path.stageParts.findIndex((parts) => parts.id === id) + 1);
+}
