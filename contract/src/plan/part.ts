@@ -12,6 +12,7 @@ import type {
   PartCopy,
   PartKind,
   ServoPart,
+  SeriesPart,
   ServoPoint,
   StepServoPart,
   StepperPart,
@@ -264,6 +265,29 @@ export const servoPart = Joi.object<Writable<ServoPart>, true>({
   })
   .messages({ 'servo.pulses': '{{#label}}: the longest pulse must be longer than the shortest' });
 
+export const seriesPart = Joi.object<Writable<SeriesPart>, true>({
+  ...common,
+  kind: Joi.string().valid('series').required(),
+  of: Joi.string().valid('gears', 'sprockets', 'pulleys', 'belts', 'planetary').required(),
+  pitch: positive,
+  face: positive,
+  bore: positive,
+  sizes: Joi.array<number[]>().items(Joi.number().min(1).max(2000)).min(1).max(200).unique().required(),
+  material: Joi.string().valid(
+    'hardened steel',
+    'plain steel',
+    '7075 aluminium',
+    'brass',
+    'nylon or acetal',
+    'printed',
+    'mild steel',
+    '6061 aluminium',
+  ),
+  profile: Joi.string().valid('round', 'modified round'),
+  pricePerTooth: notNegative,
+  ratedTorque: positive,
+});
+
 /** A schema for each kind of part. A new kind is one more line here. */
 const PARTS = {
   motor: motorPart,
@@ -275,6 +299,7 @@ const PARTS = {
   driver: driverPart,
   board: boardPart,
   servo: servoPart,
+  series: seriesPart,
 } satisfies Record<PartKind, Joi.ObjectSchema>;
 
 /** Any part, by its kind. */

@@ -1,3 +1,6 @@
+import type { BeltProfile } from '../reduction/beltRun.js';
+import type { GearMaterial } from '../reduction/gearPair.js';
+import type { ShaftMaterial } from '../reduction/shaft.js';
 import type { Quantity } from './quantity.js';
 
 interface PartBase {
@@ -265,6 +268,25 @@ export interface ServoPart extends PartBase {
   readonly rotorInertia?: Quantity;
 }
 
+/** Wheels or belts of one kind that are sold in a list of sizes. */
+export interface SeriesPart extends PartBase {
+  readonly kind: 'series';
+  readonly of: 'gears' | 'sprockets' | 'pulleys' | 'belts' | 'planetary';
+  /** Gears: the module; sprockets, pulleys and belts: from tooth to tooth. */
+  readonly pitch?: Quantity;
+  /** Width of the teeth or of the belt. */
+  readonly face?: Quantity;
+  readonly bore?: Quantity;
+  /** Teeth that are sold; of belts their lengths in teeth, of planetary gearboxes their ratios. */
+  readonly sizes: readonly number[];
+  readonly material?: GearMaterial | ShaftMaterial;
+  readonly profile?: BeltProfile;
+  /** Mass and price are those of the smallest; price grows by this with every tooth more, mass with the square. */
+  readonly pricePerTooth?: Quantity;
+  /** What a planetary gearbox may carry at its output. */
+  readonly ratedTorque?: Quantity;
+}
+
 export type Part =
   | MotorPart
   | PackPart
@@ -274,7 +296,8 @@ export type Part =
   | StepServoPart
   | DriverPart
   | BoardPart
-  | ServoPart;
+  | ServoPart
+  | SeriesPart;
 export type PartKind = Part['kind'];
 
 /** Every kind of part there is. */
@@ -288,6 +311,7 @@ export const PART_KINDS = Object.keys({
   driver: true,
   board: true,
   servo: true,
+  series: true,
 } satisfies Record<PartKind, true>) as readonly PartKind[];
 
 /** A plan carries copies of its parts, so that it stands without the shelf it took them from. */

@@ -5,3 +5,4 @@ export * from './propose.js';
 export * from './proposeChoice.js';
 export * from './servoGuide.js';
 export * from './wish.js';
+export * from './trains/index.js';

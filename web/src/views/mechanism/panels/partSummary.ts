@@ -32,6 +32,8 @@ export function partSummary(part: Part): string {
       const speed = linear ? text(best?.velocity, 'velocity') : text(best?.speed, 'turning');
       return `${strength}, ${speed} at ${text(best?.voltage, 'voltage')} · ${part.signal ?? 'signal not said'} · ${part.gears ? `${part.gears} gears` : 'gears not said'}`;
     }
+    case 'series':
+      return `${part.of}${part.pitch ? ` · ${part.pitch.as}` : ''} · ${part.sizes.length} sizes, ${Math.min(...part.sizes)} to ${Math.max(...part.sizes)}`;
     case 'breaker':
       return `${{ snap: 'snap-action', main: 'main', fuse: 'blade fuse' }[part.type]} · ${text(part.rated, 'current')}`;
   }
