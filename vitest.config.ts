@@ -4,7 +4,8 @@ export default defineConfig({
   resolve: { alias: { unitmath: new URL('node_modules/unitmath/src/Unit.js', import.meta.url).pathname } },
   test: {
     include: ['{core,contract,cli,server,web}/test/**/*.{test,property}.ts'],
-    testTimeout: 30_000,
+    // A guard against what never ends, not a wish for speed: a slow machine takes its time.
+    testTimeout: 240_000,
     pool: 'forks',
     // Its entry for Node needs a loader of its own; its modules are plain.
     server: { deps: { inline: ['unitmath'] } },

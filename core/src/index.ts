@@ -1,4 +1,5 @@
 export * from './controller/index.js';
+export * from './drawing/index.js';
 export * from './duty/index.js';
 export * from './figures/index.js';
 export * from './job/index.js';

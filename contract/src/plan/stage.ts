@@ -10,7 +10,7 @@ import type {
   WormStage,
 } from '@rough-gear/core';
 import Joi from 'joi';
-import { angle, efficiency, notNegative, positive } from './quantity.js';
+import { angle, anyQuantity, efficiency, notNegative, positive } from './quantity.js';
 
 const TOOTHED = ['teeth', 'chain', 'belt'] as const;
 
@@ -29,7 +29,7 @@ const common = {
   mount: Joi.string().max(80),
   shaft,
   drivenBore: positive,
-  direction: angle,
+  direction: anyQuantity,
   plane: Joi.number().integer().min(1).max(20),
   stock: Joi.string().max(120),
 };

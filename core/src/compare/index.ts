@@ -5,3 +5,4 @@ export * from './stepMachines.js';
 export * from './variant.js';
 export * from './volts.js';
 export * from './windings.js';
+export * from './stageSchools.js';

@@ -1,4 +1,4 @@
-import { show } from '../format/show.js';
+import { digits } from '../format/show.js';
 import { sagOf, wearTakeUp } from '../reduction/chainRun.js';
 import { pitchesAround } from '../reduction/runLength.js';
 import type { BeltParts, ChainParts } from './stageParts.js';
@@ -9,6 +9,8 @@ const TIGHT_BY = 0.0002;
 const MOST_SAG = 0.04;
 /** A belt on fixed shafts bears this much slack before it jumps. */
 const BELT_SLACK = 0.0004;
+
+const millimetres = (metres: number): string => `${digits(1000 * metres)} mm`;
 
 export const isUneven = (parts: ChainParts | BeltParts): boolean => parts.kind === 'chain' && parts.length % 2 === 1;
 
@@ -30,15 +32,15 @@ export function lengthFit(parts: ChainParts | BeltParts): LengthFit {
   const slack = pitch * (length - pitchesAround(pitch, small, large, centre));
   const sag = sagOf(centre, slack);
   const takeUp = parts.kind === 'chain' ? wearTakeUp(pitch, driver, driven, length, parts.wear) : 0;
-  const apart = `${show(1000 * tautCentre, 'number', 5)} mm`;
-  const what = parts.kind === 'chain' ? `${length} links` : `the belt of ${length} teeth`;
+  const apart = `${digits(1000 * tautCentre, 5)} mm`;
+  const what = parts.kind === 'chain' ? `${length} links` : `The belt of ${length} teeth`;
   if (centre - tautCentre > TIGHT_BY)
     return {
       fits: false,
       slack,
       sag: 0,
       takeUp,
-      sentence: `${what} cannot be closed: taut it wants ${apart}, the shafts are ${show(centre - tautCentre, 'length')} further apart.`,
+      sentence: `${what} cannot be closed: taut it wants ${apart}, the shafts are ${millimetres(centre - tautCentre)} further apart.`,
     };
   const movable = parts.takeUp !== 'fixed';
   const loose = parts.kind === 'chain' ? sag > MOST_SAG * centre : tautCentre - centre > BELT_SLACK;
@@ -48,9 +50,9 @@ export function lengthFit(parts: ChainParts | BeltParts): LengthFit {
       slack,
       sag,
       takeUp,
-      sentence: `${what} hangs slack on fixed shafts: taut it wants ${apart}, ${show(tautCentre - centre, 'length')} more.`,
+      sentence: `${what} hangs slack on fixed shafts: taut it wants ${apart}, ${millimetres(tautCentre - centre)} more.`,
     };
   const odd = isUneven(parts) ? ' An odd count needs an offset link, the weakest of the chain.' : '';
-  const wear = parts.kind === 'chain' && movable ? ` Leave ${show(takeUp, 'length')} to move for its wear.` : '';
+  const wear = parts.kind === 'chain' && movable ? ` Leave ${millimetres(takeUp)} to move for its wear.` : '';
   return { fits: true, slack, sag, takeUp, sentence: `${what}, taut at ${apart}.${odd}${wear}` };
 }

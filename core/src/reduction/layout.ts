@@ -128,7 +128,10 @@ export function gapsOf({ wheels, shafts }: Layout, stageNumber: (id: string) => 
       });
     }
     shafts.forEach((shaft, s) => {
-      const own = wheels.some((wheel) => wheel.stage === a.stage && wheel.shaft === s);
+      // A gearbox in line has its own output shaft at its middle.
+      const own =
+        wheels.some((wheel) => wheel.stage === a.stage && wheel.shaft === s) ||
+        (a.role === 'case' && s === a.shaft + 1);
       if (own || a.shaft === s || a.plane < shaft.from || a.plane > shaft.to) return;
       gaps.push({
         a: nameOf(a),

@@ -112,7 +112,7 @@ const demand = computed(() => {
       />
       <path :d="`M0 ${one}H400`" stroke="var(--ink)" stroke-width="2.5" />
     </svg>
-    <p class="absolute top-0 right-0 left-[60px] text-center text-xs text-second">
+    <p class="absolute top-0 right-0 left-[60px] truncate text-center text-xs text-second">
       <template v-if="layout.beyond.length > 0"
         >{{ layout.beyond.length }} beyond 10×:
         {{

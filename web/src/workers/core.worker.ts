@@ -2,9 +2,11 @@ import {
   compareVariant,
   evaluate,
   findMends,
+  judgeTrain,
   ratioMarks,
   resolvePath,
   rulerSpan,
+  searchTrains,
   spreadBuilds,
   sweepRatios,
   type Mend,
@@ -12,8 +14,12 @@ import {
   type Plan,
   type RatioMarks,
   type Spread,
+  type Stock,
   type SweepPoint,
   type Target,
+  type TrainFound,
+  type TrainJudged,
+  type TrainQuery,
   type Variant,
   type VariantResult,
 } from '@rough-gear/core';
@@ -25,12 +31,25 @@ const SPREAD_SLICE = 40;
 /** Lets messages in between two slices, so that a newer request or a stop is heard. */
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
+export interface TrainRow {
+  readonly train: TrainFound;
+  readonly judged?: TrainJudged;
+}
+
+export interface TrainProgress {
+  readonly trains: readonly TrainRow[];
+  readonly decided: number;
+  readonly tooWeak: number;
+  readonly done: boolean;
+}
+
 /** What runs beside the screen. A newer request of the same kind stops the older one, which then gives `undefined`. */
 export class CoreWorker {
   private sweeping = 0;
   private mending = 0;
   private spreading = 0;
   private comparing = 0;
+  private training = 0;
 
   /** Headlines of all mechanisms, without the runs' samples. */
   evaluate(plan: Plan): readonly MechanismResult[] {
@@ -120,6 +139,41 @@ export class CoreWorker {
       if (mine !== this.comparing) return undefined;
     }
     return results;
+  }
+
+  /** Trains off the shelf; the ones at the front are judged on the mechanism as they would stand in it. */
+  async trains(
+    plan: Plan,
+    mechanismId: string,
+    stock: readonly Stock[],
+    query: TrainQuery,
+    progress: (found: TrainProgress) => void,
+  ): Promise<TrainProgress | undefined> {
+    const mine = ++this.training;
+    const search = searchTrains(stock, query);
+    let latest = search.next();
+    while (!latest.done) {
+      const { trains, decided: soFar, tooWeak } = latest.value;
+      progress({ trains: trains.map((train) => ({ train })), decided: soFar, tooWeak, done: false });
+      await breathe();
+      if (mine !== this.training) return undefined;
+      latest = search.next();
+    }
+    const { decided, tooWeak } = latest.value;
+    const found: TrainRow[] = latest.value.trains.map((train) => ({ train }));
+    for (const [i, { train }] of found.entries()) {
+      found[i] = { train, judged: judgeTrain(plan, mechanismId, train) };
+      if (i % 3 === 0) {
+        progress({ trains: [...found], decided, tooWeak, done: false });
+        await breathe();
+        if (mine !== this.training) return undefined;
+      }
+    }
+    return { trains: found, decided, tooWeak, done: true };
+  }
+
+  stopTrains(): void {
+    this.training++;
   }
 
   stopMarks(): void {

@@ -1,6 +1,8 @@
-import { show } from '../../format/show.js';
+import { digits } from '../../format/show.js';
 import { trainGaps, trainLayout } from '../../powerpath/trainLayout.js';
 import type { CheckRule } from '../check.js';
+
+const millimetres = (metres: number): string => `${digits(1000 * metres)} mm`;
 
 /** Nothing may touch what it does not mesh with: wheels of one plane, and shafts that pass through it. */
 export const clearance: CheckRule = {
@@ -18,12 +20,12 @@ export const clearance: CheckRule = {
     return {
       outcome: { holds: colliding.length === 0 },
       asked: 'no two touch',
-      there: nearest ? show(nearest.gap, 'length') : 'nothing near',
+      there: nearest ? millimetres(nearest.gap) : 'nothing near',
       sentence:
         colliding.length > 0
-          ? `${colliding.map(({ a, b, gap }) => `The ${a} runs into the ${b} by ${show(-gap, 'length')}`).join('. ')}.`
+          ? `${colliding.map(({ a, b, gap }) => `The ${a} runs into the ${b} by ${millimetres(-gap)}`).join('. ')}.`
           : nearest
-            ? `The nearest neighbours, the ${nearest.a} and the ${nearest.b}, are ${show(nearest.gap, 'length')} apart.`
+            ? `The nearest neighbours, the ${nearest.a} and the ${nearest.b}, are ${millimetres(nearest.gap)} apart.`
             : 'No wheel shares its plane with another stage.',
       hint: 'Turn the stage to another direction, or move its wheels to another plane.',
     };

@@ -1,4 +1,4 @@
-import { show } from '../../format/show.js';
+import { digits } from '../../format/show.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { BeltParts, ChainParts, StageParts } from '../../powerpath/stageParts.js';
 import { isUneven, lengthFit } from '../../powerpath/lengthFit.js';
@@ -29,7 +29,7 @@ export const runLength: CheckRule = {
     return {
       // An offset link works, but it is the weakest of the chain: tight, not broken.
       outcome: fits && isUneven(parts) ? { multiple: 1, wants: 2 } : { holds: fits },
-      asked: `${show(parts.centre, 'length')} apart`,
+      asked: `${digits(1000 * parts.centre, 5)} mm apart`,
       there: parts.kind === 'chain' ? `${parts.length} links` : `${parts.length} teeth of belt`,
       sentence: `Stage ${parts.index + 1}: ${sentence}`,
       hint: 'Set the shafts at the exact distance of a whole length, or let one of them slide.',

@@ -16,6 +16,10 @@ export interface TrainQuery {
   readonly leastTeeth: number;
   readonly by: TrainWish;
   readonly most: number;
+  /** Torque on the last shaft that all must carry; what does not is left out. */
+  readonly carry?: number;
+  /** Motors that share a first pair of gears or a first gearbox. */
+  readonly motors?: number;
 }
 
 export interface TrainFound {
@@ -35,6 +39,8 @@ export interface TrainSearch {
   readonly trains: readonly TrainFound[];
   /** Combinations looked at or ruled out, each counted once. */
   readonly decided: number;
+  /** Of those that make the total, how many would not carry the load. */
+  readonly tooWeak: number;
   readonly done: boolean;
 }
 
@@ -57,6 +63,18 @@ function trainOfPairs(pairs: readonly WheelPair[], wanted: number): TrainFound {
     reverses = reverses !== pair.reverses;
   }
   return { pairs, total, missedBy: total / wanted - 1, efficiency, price, mass, length, leastTeeth, reverses };
+}
+
+/** Whether every stage carries what is asked of the last shaft, worked back through ratios and losses. */
+function carries(pairs: readonly WheelPair[], torque: number, motors: number): boolean {
+  let asked = torque;
+  for (let i = pairs.length - 1; i >= 0; i--) {
+    const pair = pairs[i]!;
+    asked /= pair.ratio * pair.efficiency;
+    const shared = i === 0 && (pair.kind === 'teeth' || pair.kind === 'planetary') ? asked / motors : asked;
+    if (shared > pair.carries) return false;
+  }
+  return true;
 }
 
 const SCORES: Readonly<Record<TrainWish, (train: TrainFound) => number>> = {
@@ -88,16 +106,21 @@ const SLICE = 20_000;
  * whole blocks of combinations that miss the range are ruled out at once: none inside it is lost.
  */
 export function* searchTrains(stock: readonly Stock[], query: TrainQuery): Generator<TrainSearch, TrainSearch> {
-  const { from, to, wanted, kinds, mostStages, sense, by, most } = query;
+  const { from, to, wanted, kinds, mostStages, sense, by, most, carry = 0, motors = 1 } = query;
   const pairs = wheelPairs(stock, kinds, query.leastTeeth);
   const ratios = pairs.map(({ ratio }) => ratio);
   let best: TrainFound[] = [];
   let decided = 0;
+  let tooWeak = 0;
   let shown = 0;
 
   const offer = (chosen: readonly WheelPair[]) => {
     const train = trainOfPairs(chosen, wanted);
     if (sense !== 'either' && train.reverses !== (sense === 'opposite')) return;
+    if (!carries(chosen, carry, motors)) {
+      tooWeak++;
+      return;
+    }
     if (best.length >= most && before(train, best.at(-1)!, by) >= 0) return;
     const place = best.findIndex((other) => before(train, other, by) < 0);
     best.splice(place < 0 ? best.length : place, 0, train);
@@ -120,11 +143,11 @@ export function* searchTrains(stock: readonly Stock[], query: TrainQuery): Gener
       else lastStages(chosen, soFar);
       if (decided - shown >= SLICE) {
         shown = decided;
-        yield { trains: best, decided, done: false };
+        yield { trains: best, decided, tooWeak, done: false };
       }
     }
   }
-  return { trains: best, decided, done: true };
+  return { trains: best, decided, tooWeak, done: true };
 }
 
 function* prefixes(pairs: readonly WheelPair[], count: number): Generator<readonly WheelPair[]> {
@@ -159,6 +182,7 @@ export function everyTrain(stock: readonly Stock[], query: TrainQuery): readonly
       const train = trainOfPairs(chosen, query.wanted);
       if (train.total < query.from * (1 - 1e-12) || train.total > query.to * (1 + 1e-12)) continue;
       if (query.sense !== 'either' && train.reverses !== (query.sense === 'opposite')) continue;
+      if (!carries(chosen, query.carry ?? 0, query.motors ?? 1)) continue;
       found.push(train);
     }
   }

@@ -1,4 +1,6 @@
 import type { SeriesPart } from '../../plan/part.js';
+import { pairStage } from './pairStage.js';
+import { strengthOf } from './pairStrength.js';
 import { centreForPitches, pitchesAround, runRadius } from '../../reduction/runLength.js';
 import { gearCentre } from '../../reduction/gearPair.js';
 
@@ -7,6 +9,9 @@ export interface Stock {
   readonly id: string;
   readonly part: SeriesPart;
 }
+
+/** A pair before anybody has asked what it carries. */
+type BarePair = Omit<WheelPair, 'carries'>;
 
 export type PairKind = 'teeth' | 'chain' | 'belt' | 'planetary';
 
@@ -27,6 +32,8 @@ export interface WheelPair {
   readonly leastTeeth: number;
   /** Turns the sense of rotation round. */
   readonly reverses: boolean;
+  /** Torque on its driving shaft that it carries with the margins wanted. */
+  readonly carries: number;
   /** Even links, or a belt that is sold, and the centre it lies taut at. */
   readonly run?: { readonly count: number; readonly centre: number };
 }
@@ -66,10 +73,15 @@ export function wheelPairs(
     if (of === 'belts' || !kinds.includes(KIND_OF[of])) return [];
     return of === 'planetary' ? gearboxes(series) : pairsOf(series, KIND_OF[of], leastTeeth, belts);
   });
-  return pairs.sort((a, b) => a.ratio - b.ratio || (a.key < b.key ? -1 : 1));
+  return pairs.map(withStrength).sort((a, b) => a.ratio - b.ratio || (a.key < b.key ? -1 : 1));
 }
 
-function gearboxes(stock: Stock): readonly WheelPair[] {
+const withStrength = (pair: BarePair): WheelPair => ({
+  ...pair,
+  carries: strengthOf(pairStage(pair, 's1'), pair.ratio, pair.efficiency),
+});
+
+function gearboxes(stock: Stock): readonly BarePair[] {
   const { part, id } = stock;
   return part.sizes.map((ratio) => ({
     key: `${id}:${ratio}`,
@@ -95,7 +107,7 @@ function pairsOf(stock: Stock, kind: Exclude<PairKind, 'planetary'>, leastTeeth:
   const [least, most] = STAGE_LIMITS_BY_KIND[kind];
   const teeth = part.sizes.filter((size) => size >= leastTeeth);
   return teeth.flatMap((driver) =>
-    teeth.flatMap((driven): WheelPair[] => {
+    teeth.flatMap((driven): BarePair[] => {
       const ratio = driven / driver;
       if (ratio < least || ratio > most) return [];
       const run = kind === 'teeth' ? undefined : shortestRun(kind, pitch, driver, driven, part.face?.si, belts);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { workingOf, type Expression, type MechanismResult, type WorkingRef } from '@rough-gear/core';
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { toast } from 'vue-sonner';
 import BaseDialog from '../../components/BaseDialog.vue';
@@ -18,6 +18,7 @@ import GaugeLine from './GaugeLine.vue';
 import LinkPanel from './LinkPanel.vue';
 import MissingFigures from './MissingFigures.vue';
 import SpreadLine from './SpreadLine.vue';
+import { useTrainTab } from './train/useTrain.js';
 
 /** The open mechanism: power path above, the open link's fields, ruler and charts, the gauge at the side. */
 const { mechanismId } = defineProps<{ mechanismId: string }>();
@@ -26,6 +27,9 @@ const emit = defineEmits<{
   working: [working: { expression: Expression; title: string; section: string }];
 }>();
 
+/** The train's desk comes with drawings of its own: it is loaded when it is first opened. */
+const TrainDesk = defineAsyncComponent(() => import('./train/TrainDesk.vue'));
+const trainTab = useTrainTab();
 const plan = usePlan();
 const router = useRouter();
 const context = provideMechanism(() => mechanismId);
@@ -85,18 +89,21 @@ function remove(): void {
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
       <div class="relative flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
         <ChoiceRow v-if="mechanism.choices.length > 1" />
-        <section aria-label="The open link"><LinkPanel @working="showWorking" /></section>
+        <TrainDesk v-if="trainTab" />
+        <section v-else aria-label="The open link"><LinkPanel @working="showWorking" /></section>
         <RatioRuler
-          v-if="path.machine !== 'servo' || path.stages.length > 0"
+          v-if="(path.machine !== 'servo' || path.stages.length > 0) && (!trainTab || trainTab === 'stages')"
           :marks="marks.marks"
           :progress="canRun ? marks.progress : 1"
           @stop="marks.stop"
           @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')"
         />
-        <MissingFigures v-if="job.run === undefined" class="grow" />
-        <template v-else>
-          <DeskCharts />
-          <SpreadLine />
+        <template v-if="!trainTab">
+          <MissingFigures v-if="job.run === undefined" class="grow" />
+          <template v-else>
+            <DeskCharts />
+            <SpreadLine />
+          </template>
         </template>
         <div class="flex flex-wrap items-baseline gap-x-5 text-xs text-second">
           <span class="min-w-0 grow basis-64"

@@ -5,12 +5,14 @@ import type { Stage, StageKind, WorkingRef } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
+import { useTrainTab } from '../train/useTrain.js';
 import StageFields from './StageFields.vue';
 import { newStage, STAGE_NAMES } from './stageKinds.js';
 
 /** The whole train, stage by stage, motor first. The open one has the heavy frame. */
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { path, choice, choiceAt, link, commit } = useMechanism();
+const trainTab = useTrainTab();
 
 const stages = computed(() => choice.value.stages);
 const set = (to: readonly Stage[]) => commit([{ at: [...choiceAt.value, 'stages'], to }]);
@@ -64,6 +66,7 @@ function addChosen(event: Event): void {
     title="Reduction"
     :detail="`${stages.length === 0 ? 'none: the motor drives straight' : stages.length === 1 ? 'one stage' : `${stages.length} stages`}, ${(path.train.efficiency * 100).toFixed(0)} % of the work gets through`"
   >
+    <button type="button" class="act min-h-6 font-semibold" @click="trainTab = 'stages'">Real teeth</button>
     <select class="act bg-transparent" aria-label="Add a stage" @change="addChosen">
       <option value="">Add a stage</option>
       <option v-for="kind in ADDABLE" :key="kind" :value="kind" class="bg-sheet text-ink">

@@ -92,7 +92,7 @@ function swap(): void {
   </div>
   <!-- What the motor's shaft and holes meet. -->
   <div v-if="index === 0" class="mt-1 grid grid-cols-2 gap-x-3">
-    <FigureField figure="stage.bore" label="bore on the motor’s shaft" />
+    <FigureField :figure="`stage.${stage.id}.bore`" label="bore on the motor’s shaft" />
     <label class="block min-w-0 truncate text-[0.8125rem] text-second"
       >holes for the motor
       <input

@@ -17,9 +17,18 @@ export function newStage(kind: StageKind, stages: readonly Stage[]): Stage {
   const id = `s${n}`;
   switch (kind) {
     case 'teeth':
+      return { id, kind, driver: 18, driven: 36, pitch: quantityOf(0.001, '1 mm', 'typical') };
     case 'chain':
+      return { id, kind, driver: 18, driven: 36, pitch: quantityOf(0.00635, '6.35 mm', 'typical') };
     case 'belt':
-      return { id, kind, driver: 18, driven: 36 };
+      return {
+        id,
+        kind,
+        driver: 18,
+        driven: 36,
+        pitch: quantityOf(0.005, '5 mm', 'typical'),
+        face: quantityOf(0.015, '15 mm', 'typical'),
+      };
     case 'ratio':
     case 'planetary':
       return { id, kind, ratio: quantityOf(4, '4:1', 'typical') };

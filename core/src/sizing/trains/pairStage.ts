@@ -1,0 +1,70 @@
+import { digits } from '../../format/show.js';
+import { quantityOf } from '../../plan/quantityOf.js';
+import type { Quantity } from '../../plan/quantity.js';
+import type { Stage } from '../../plan/stage.js';
+import { GEAR_ALLOWABLE, type GearMaterial } from '../../reduction/gearPair.js';
+import { SHAFT_ALLOWABLE, type ShaftMaterial } from '../../reduction/shaft.js';
+import type { WheelPair } from './wheelPairs.js';
+
+const millimetres = (metres: number, from: string): Quantity => ({
+  ...quantityOf(metres, `${digits(1000 * metres, 6)} mm`, 'sheet'),
+  from,
+});
+
+const given = (value: Quantity | undefined, from: string): Quantity | undefined =>
+  value && { ...value, source: 'sheet', from };
+
+const isGearMaterial = (material: string | undefined): material is GearMaterial =>
+  material !== undefined && material in GEAR_ALLOWABLE;
+const isShaftMaterial = (material: string | undefined): material is ShaftMaterial =>
+  material !== undefined && material in SHAFT_ALLOWABLE;
+
+/** A pair off the shelf as a stage of the plan, with the series' figures and their source. */
+export function pairStage({ kind, stock, driver, driven, ratio, run }: Omit<WheelPair, 'carries'>, id: string): Stage {
+  const { part } = stock;
+  const { name } = part;
+  const pitch = given(part.pitch, name);
+  const face = given(part.face, name);
+  const bore = given(part.bore, name);
+  const common = { id, stock: name, ...(bore ? { bore, drivenBore: bore } : {}) };
+  const wheels = { driver, driven, ...(pitch ? { pitch } : {}) };
+  switch (kind) {
+    case 'planetary': {
+      const ratedTorque = given(part.ratedTorque, name);
+      return {
+        id,
+        stock: name,
+        kind,
+        ratio: { ...quantityOf(ratio, `${ratio}:1`, 'sheet'), from: name },
+        ...(ratedTorque ? { ratedTorque } : {}),
+      };
+    }
+    case 'teeth':
+      return {
+        ...common,
+        ...wheels,
+        kind,
+        ...(face ? { face } : {}),
+        ...(isGearMaterial(part.material) ? { material: part.material } : {}),
+      };
+    case 'chain':
+      return {
+        ...common,
+        ...wheels,
+        kind,
+        links: run!.count,
+        centre: millimetres(run!.centre, `${run!.count} links, taut`),
+        ...(isShaftMaterial(part.material) ? { material: part.material } : {}),
+      };
+    case 'belt':
+      return {
+        ...common,
+        ...wheels,
+        kind,
+        beltTeeth: run!.count,
+        centre: millimetres(run!.centre, `${run!.count} teeth, taut`),
+        ...(face ? { face } : {}),
+        ...(part.profile ? { profile: part.profile } : {}),
+      };
+  }
+}

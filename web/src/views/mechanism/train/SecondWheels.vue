@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { digits, secondRatios, type SecondRatio } from '@rough-gear/core';
+import { computed } from 'vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { useTrain } from './useTrain.js';
+
+/** The second ratio to buy along and try: one other wheel for the next useful total. */
+const { path, stock, shelf, set } = useTrain();
+const { show } = useDisplay();
+
+const options = computed(() => secondRatios(path.value, stock.value));
+
+function words({ wheels, moves }: SecondRatio): string {
+  if (wheels === 2) return 'two gears, same centres';
+  if (moves === undefined || Math.abs(moves) < 0.0002) return 'same centres';
+  return `shaft ${moves > 0 ? 'out' : 'in'} by ${show(Math.abs(moves), 'length', 2)}`;
+}
+</script>
+
+<template>
+  <section
+    v-if="shelf.state !== 'loading'"
+    aria-label="The second ratio to buy"
+    class="border-t border-hair pt-1 text-sm"
+  >
+    <h3 class="text-xs text-second">Buy one wheel along and try the next total on the day</h3>
+    <p v-if="options.length === 0" class="text-second">Nothing on the shelf of these pitches makes one.</p>
+    <ul v-else class="flex flex-wrap gap-x-5 gap-y-1" data-testid="second-ratios">
+      <li
+        v-for="option in options"
+        :key="`${option.stage}-${option.driver}-${option.driven}`"
+        class="whitespace-nowrap"
+      >
+        <button
+          type="button"
+          class="act min-h-6"
+          @click="set({ driver: option.driver, driven: option.driven }, option.index)"
+        >
+          stage {{ option.index + 1 }}: {{ option.driver }} → {{ option.driven }}
+        </button>
+        <span class="figures ml-1.5">{{ digits(option.total) }}:1</span>
+        <span class="ml-1.5 text-xs text-second">{{ words(option) }}</span>
+      </li>
+    </ul>
+  </section>
+</template>

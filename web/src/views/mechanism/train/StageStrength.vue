@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import {
+  backlashAllowance,
+  bearingPull,
+  centreForBacklash,
+  lacksOf,
+  situationOf,
+  SITUATIONS,
+  STAGE_LIMITS,
+  torqueBefore,
+} from '@rough-gear/core';
+import { computed } from 'vue';
+import VerdictRing from '../../../components/VerdictRing.vue';
+import { showMultiple, verdictOf } from '@rough-gear/core';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { useTrain } from './useTrain.js';
+
+/** What the stage in hand stands: each of its own limits in its worst situation, and what its shafts bear. */
+const { parts, path, job } = useTrain();
+const { show } = useDisplay();
+
+const rows = computed(() => {
+  const of = parts.value;
+  if (!of) return [];
+  return STAGE_LIMITS.filter((limit) => limit.has(of)).map((limit) => {
+    const lacking = lacksOf(path.value, limit.needs('starting'));
+    if (lacking.length > 0)
+      return { name: limit.name, verdict: 'not known' as const, text: `${lacking[0]!.label} missing` };
+    const answers = SITUATIONS.flatMap((id) => {
+      const { demand, idle } = job.value.ladders[id];
+      if (idle || !(demand! > 0)) return [];
+      const multiple = limit.capacityOf(path.value, of, situationOf(path.value, id)) / demand!;
+      const wants = limit.wantsHere?.(path.value, id) ?? limit.wants;
+      return [{ id, multiple, wants, verdict: verdictOf(multiple, wants, limit.floor?.(path.value)) }];
+    });
+    const worst = answers.sort((a, b) => a.multiple / a.wants - b.multiple / b.wants)[0];
+    return worst
+      ? {
+          name: limit.name,
+          verdict: worst.verdict,
+          text: `${showMultiple(worst.multiple)} of ${showMultiple(worst.wants)}, ${worst.id}`,
+        }
+      : { name: limit.name, verdict: 'enough' as const, text: 'nothing pulls' };
+  });
+});
+
+/** Pull between the wheels and on the bearings, working. */
+const pull = computed(() => {
+  const of = parts.value;
+  const { demand } = job.value.ladders.working;
+  if (!of || !('driver' in of) || !(demand! > 0)) return undefined;
+  const force = (demand! * torqueBefore(path.value, of.index, 'working')) / of.driverRadius;
+  return Number.isFinite(force) ? { force, bearing: bearingPull(of, force) } : undefined;
+});
+const play = computed(() => {
+  const of = parts.value;
+  if (of?.kind !== 'teeth' || Number.isNaN(of.centre)) return undefined;
+  const allowance = backlashAllowance(of.pitch);
+  return { centre: of.centre, allowance, apart: of.centre + centreForBacklash(allowance) };
+});
+</script>
+
+<template>
+  <div class="text-sm" data-testid="stage-strength">
+    <ul>
+      <li v-for="row in rows" :key="row.name" class="flex items-center gap-2 border-b border-hair py-0.5">
+        <VerdictRing :verdict="row.verdict" :size="14" />
+        <span class="grow whitespace-nowrap">{{ row.name }}</span>
+        <span class="figures text-right text-xs">{{ row.text }}</span>
+      </li>
+    </ul>
+    <p v-if="pull" class="mt-1 text-xs text-second">
+      Working, the teeth pull {{ show(pull.force, 'force', 2) }}; each shaft’s bearings carry
+      {{ show(pull.bearing, 'force', 2) }} from it.
+    </p>
+    <p v-if="play" class="text-xs text-second">
+      Centres {{ show(play.centre, 'length', 4) }}; with a play of {{ show(play.allowance, 'length', 1) }} at the teeth
+      {{ show(play.apart, 'length', 5) }}.
+    </p>
+  </div>
+</template>

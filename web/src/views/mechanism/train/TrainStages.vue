@@ -1,0 +1,175 @@
+<script setup lang="ts">
+import { ArrowLeft, ArrowRight, GripVertical, RotateCcw, RotateCw, Trash2 } from '@lucide/vue';
+import type { Stage, StageKind } from '@rough-gear/core';
+import { useElementSize } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { VueDraggable } from 'vue-draggable-plus';
+import IconButton from '../../../components/IconButton.vue';
+import VerdictRing from '../../../components/VerdictRing.vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
+import { newStage, STAGE_NAMES } from '../panels/stageKinds.js';
+import SecondWheels from './SecondWheels.vue';
+import StageMore from './StageMore.vue';
+import StageWheels from './StageWheels.vue';
+import TeethPair from './TeethPair.vue';
+import { reversesAfter, useTrain } from './useTrain.js';
+
+/** The stages in a row, drawn to one scale, with what turns on every shaft; the one in hand is changed below. */
+const { stages, stage, path, job, choice, choiceAt, link, commit } = useTrain();
+const { show } = useDisplay();
+
+const row = ref<HTMLElement>();
+const { width } = useElementSize(row);
+const HEIGHT = 116;
+const SHAFT_WIDTH = 82;
+
+const order = computed<Stage[]>({
+  get: () => [...stages.value],
+  set: (to) => commit([{ at: [...choiceAt.value, 'stages'], to }]),
+});
+
+/** One scale for all: as large as the widest row and the tallest wheel allow. */
+const scale = computed(() => {
+  const parts = path.value.stageParts;
+  const span = (of: (typeof parts)[number]) =>
+    'driver' in of ? (Number.isNaN(of.centre) ? 0.08 : of.centre + of.driverRadius + of.drivenRadius) : of.across;
+  const tallest = Math.max(...parts.map((of) => 2 * Math.max(of.driverRadius, of.drivenRadius) || 0.05), 0.02);
+  const room = Math.max(200, width.value - SHAFT_WIDTH * (parts.length + 1) - 24);
+  return Math.min(
+    room /
+      Math.max(
+        0.05,
+        parts.reduce((sum, of) => sum + span(of), 0),
+      ),
+    (HEIGHT - 14) / tallest,
+  );
+});
+
+/** Torque, speed and sense after the motor and after every stage, working. */
+const shafts = computed(() => {
+  const links = job.value.links;
+  const motor = links.find(({ kind }) => kind === 'motor');
+  const ofStages = links.filter(({ kind }) => kind === 'stage');
+  const first = ofStages[0]?.key?.there;
+  const speed = first && { value: first.value * (path.value.train.stages[0]?.ratio ?? 1), dimension: first.dimension };
+  const all = [
+    { torque: motor?.passes, speed },
+    ...ofStages.map((each) => ({ torque: each.passes, speed: each.key?.there })),
+  ];
+  return all.map(({ torque, speed: turning }, i) => ({
+    torque: torque ? show(torque.value, torque.dimension, 2) : '—',
+    speed: turning ? show(turning.value, turning.dimension, 2) : '—',
+    against: reversesAfter(stages.value, i),
+    name: i === 0 ? 'motor shaft' : i === stages.value.length ? 'output shaft' : `shaft ${i + 1}`,
+  }));
+});
+const verdictOf = (id: string) => job.value.links.find((each) => each.id === id)?.verdict;
+
+function add(event: Event): void {
+  const select = event.target as HTMLSelectElement;
+  if (select.value) {
+    const made = newStage(select.value as StageKind, stages.value);
+    commit([
+      { at: [...choiceAt.value, 'stages'], to: [...stages.value, made] },
+      ...(stages.value.length === 0 ? [{ at: [...choiceAt.value, 'tuning'], to: made.id }] : []),
+    ]);
+    link.value = made.id;
+  }
+  select.value = '';
+}
+
+function remove(of: Stage): void {
+  const rest = stages.value.filter((each) => each !== of);
+  const tuning = rest.some(({ id }) => id === choice.value.tuning) ? choice.value.tuning : rest.at(-1)?.id;
+  commit([
+    { at: [...choiceAt.value, 'stages'], to: rest },
+    { at: [...choiceAt.value, 'tuning'], ...(tuning === undefined ? {} : { to: tuning }) },
+  ]);
+  link.value = rest[0]?.id ?? 'motor';
+}
+
+function move(i: number, by: number): void {
+  const to = [...stages.value];
+  const [taken] = to.splice(i, 1);
+  to.splice(i + by, 0, taken!);
+  order.value = to;
+}
+
+const ADDABLE = computed<readonly StageKind[]>(() => [
+  'teeth',
+  'chain',
+  'belt',
+  'planetary',
+  'ratio',
+  'worm',
+  ...(choice.value.output.kind === 'carriage' ? (['screw'] as const) : []),
+]);
+</script>
+
+<template>
+  <div ref="row" class="flex items-stretch gap-0 overflow-x-auto pb-1" data-testid="train-row">
+    <div class="flex shrink-0 flex-col justify-center pr-2 text-right text-xs" :style="{ width: `${SHAFT_WIDTH}px` }">
+      <b>{{ shafts[0]!.name }}</b>
+      <span class="figures">{{ shafts[0]!.torque }}</span>
+      <span class="figures">{{ shafts[0]!.speed }}</span>
+    </div>
+    <VueDraggable v-model="order" :animation="120" handle=".grip" tag="ol" class="flex items-stretch">
+      <li v-for="(each, i) in order" :key="each.id" class="flex items-stretch">
+        <div
+          role="group"
+          :aria-label="`Stage ${i + 1}, ${each.name ?? STAGE_NAMES[each.kind]}`"
+          class="squared flex min-w-52 flex-col border p-1"
+          :class="stage?.id === each.id ? 'border-2 border-ink' : 'border-hair'"
+          @focusin="link = each.id"
+        >
+          <div class="flex items-center gap-1 text-xs">
+            <span class="grip cursor-grab" aria-hidden="true"><GripVertical :size="14" /></span>
+            <VerdictRing v-if="verdictOf(each.id)" :verdict="verdictOf(each.id)!" :size="14" />
+            <button
+              type="button"
+              class="min-h-6 truncate font-semibold"
+              :aria-pressed="stage?.id === each.id"
+              @click="link = each.id"
+            >
+              {{ i + 1 }}. {{ each.name ?? STAGE_NAMES[each.kind] }}
+            </button>
+            <span class="ml-auto flex">
+              <IconButton :label="`Stage ${i + 1} towards the motor`" :disabled="i === 0" @click.stop="move(i, -1)"
+                ><ArrowLeft :size="13"
+              /></IconButton>
+              <IconButton
+                :label="`Stage ${i + 1} towards the load`"
+                :disabled="i === order.length - 1"
+                @click.stop="move(i, 1)"
+                ><ArrowRight :size="13"
+              /></IconButton>
+              <IconButton :label="`Remove stage ${i + 1}`" @click.stop="remove(each)"><Trash2 :size="13" /></IconButton>
+            </span>
+          </div>
+          <div class="flex grow items-center justify-center">
+            <StageWheels v-if="path.stageParts[i]" :parts="path.stageParts[i]!" :scale="scale" :height="HEIGHT" />
+          </div>
+          <TeethPair :stage="each" :index="i" />
+        </div>
+        <div class="flex flex-col justify-center px-2 text-xs" :style="{ width: `${SHAFT_WIDTH}px` }">
+          <b>{{ shafts[i + 1]?.name }}</b>
+          <span class="figures">{{ shafts[i + 1]?.torque }}</span>
+          <span class="figures">{{ shafts[i + 1]?.speed }}</span>
+          <span class="flex items-center gap-1"
+            ><component :is="shafts[i + 1]?.against ? RotateCcw : RotateCw" :size="13" aria-hidden="true" />{{
+              shafts[i + 1]?.against ? 'against' : 'as motor'
+            }}</span
+          >
+        </div>
+      </li>
+    </VueDraggable>
+    <select class="act shrink-0 self-center bg-transparent" aria-label="Add a stage" @change="add">
+      <option value="">Add a stage</option>
+      <option v-for="kind in ADDABLE" :key="kind" :value="kind" class="bg-sheet text-ink">
+        {{ STAGE_NAMES[kind] }}
+      </option>
+    </select>
+  </div>
+  <StageMore v-if="stage" :key="stage.id" />
+  <SecondWheels />
+</template>

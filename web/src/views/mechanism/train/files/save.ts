@@ -1,0 +1,9 @@
+/** Offers text or bytes as a file. */
+export function save(name: string, type: string, content: string | Uint8Array): void {
+  const url = URL.createObjectURL(new Blob([content as BlobPart], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(url);
+}
