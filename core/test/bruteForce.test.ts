@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { resolveDcPath, evaluateMechanism, type Plan, type DcPath } from '../src/index.js';
+import { bendingStress, resolveDcPath, evaluateMechanism, type Plan, type DcPath } from '../src/index.js';
 import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
 
 /**
@@ -61,6 +61,7 @@ function broken(path: DcPath, situation: 'starting' | 'working', times: number):
   const found: string[] = [];
   if (load.grip !== undefined && force > load.grip) found.push('slip');
   if (rope && force > rope.strength / (rope.knotted ? 10 : 5)) found.push('rope');
+  found.push(...brokenStages(path, force, omega));
   const moment = flows(path, torque, omega);
   if (!moment) return [...found, 'volts'];
   const each = moment.supplyCurrent;
@@ -87,6 +88,52 @@ function broken(path: DcPath, situation: 'starting' | 'working', times: number):
   };
   trips('branch-breaker', branch, branch.together ? drive.motors : 1, 0);
   trips('main-breaker', main, drive.motors, pack.others);
+  return found;
+}
+
+/** Teeth, chains, belts and shafts, each by its own plain mechanics, from the output's force backwards. */
+function brokenStages(path: DcPath, force: number, omega: number): readonly string[] {
+  const found: string[] = [];
+  const { stages } = path.train;
+  let torque = (force * path.radius) / stages.at(-1)!.efficiency;
+  for (let i = path.stageParts.length - 1; i >= 0; i--) {
+    const parts = path.stageParts[i]!;
+    const { ratio, efficiency } = stages[i]!;
+    const behind = torque;
+    torque /= ratio * efficiency;
+    if (parts.shaft) {
+      // Bending by the wheel's pull beside its bearing, and torsion; the hexagon by its own formula too.
+      const bending = parts.drivenRadius > 0 ? (behind / parts.drivenRadius) * parts.shaft.overhang : 0;
+      const round = (16 * Math.hypot(behind, bending)) / (Math.PI * parts.shaft.size ** 3);
+      const stress = parts.shaft.form === 'hexagon' ? Math.max(round, behind / (0.188 * parts.shaft.size ** 3)) : round;
+      if (stress > parts.shaft.allowable) found.push('shaft');
+    }
+    const first = i === 0 ? torque / path.motors : torque;
+    if (parts.kind === 'teeth') {
+      const speed = omega / stages.slice(0, i).reduce((total, stage) => total * stage.ratio, 1);
+      const over = [parts.driver, parts.driven].some((teeth) => {
+        const own = { module: parts.pitch, teeth, face: parts.face };
+        return bendingStress(own, (first * teeth) / parts.driver, (speed * parts.driver) / teeth) > parts.allowable;
+      });
+      if (over) found.push('tooth');
+    } else if (parts.kind === 'chain') {
+      const pull = torque / parts.driverRadius;
+      if (pull > parts.strength) found.push('chain-snap');
+      // Tooth by tooth, what is left of the pull; the slack strand must hold the rest.
+      const wrap = Math.PI - 2 * Math.asin((parts.drivenRadius - parts.driverRadius) / parts.centre);
+      const angle = ((17.5 - 64 / parts.driver + (parts.wear / 0.03) * (17.5 - 56 / parts.driver)) * Math.PI) / 180;
+      let left = pull;
+      for (let tooth = 1; tooth <= (parts.driver * wrap) / (2 * Math.PI); tooth++)
+        left *= Math.sin(angle) / Math.sin(angle + (2 * Math.PI) / parts.driver);
+      if (left > parts.tension) found.push('chain-skip');
+    } else if (parts.kind === 'belt') {
+      const pull = torque / parts.driverRadius;
+      if (parts.tension - pull / 2 < 0) found.push('belt-skip');
+      if (pull > parts.ratedPull) found.push('belt-shear');
+    } else if ('ratedTorque' in parts && parts.ratedTorque !== undefined) {
+      if (behind / (i === 0 ? path.motors : 1) > parts.ratedTorque) found.push('gearbox');
+    }
+  }
   return found;
 }
 

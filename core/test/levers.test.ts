@@ -8,9 +8,10 @@ import { plainPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
 
 const heron = plainPlan('heron');
 
-function contextOf(plan: Plan, id: string, job = 0): LeverContext {
+function contextOf(plan: Plan, id: string, job = 0, stage?: string): LeverContext {
   const mechanism = mechanismOf(plan, id);
-  return { plan, mechanism, path: resolveDcPath(plan, mechanism, mechanism.jobs[job]!.id) };
+  const path = resolveDcPath(plan, mechanism, mechanism.jobs[job]!.id);
+  return { plan, mechanism, path, ...(stage ? { stage } : {}) };
 }
 
 const lift = contextOf(heron, 'lift');
@@ -19,6 +20,11 @@ const push = contextOf(heron, 'drive', 1);
 const arm = contextOf(heron, 'arm');
 const thrower = contextOf(heron, 'thrower');
 const sled = contextOf(plainPlan('limpet'), 'sled');
+
+const gears = contextOf(heron, 'lift', 0, 's1');
+const chain = contextOf(heron, 'lift', 0, 's2');
+const belt = contextOf(heron, 'thrower', 0, 's1');
+const odd = contextOf(withChange(heron, ['mechanisms', 1, 'choices', 0, 'stages', 1, 'links'], 95), 'lift', 0, 's2');
 
 const set = (lever: LeverId, context: LeverContext, value: number): LeverSetting => LEVERS[lever].set(context, value)!;
 
@@ -53,6 +59,17 @@ const READINGS: readonly (readonly [lever: LeverId, context: LeverContext, value
   ['breaker', lift, 43, 'Breaker 50 A on 10 AWG'],
   ['thicker-wire', lift, 9.2, '8 AWG wire'],
   ['parallel', lift, 1.4, 'Two packs in parallel'],
+  ['more-teeth', gears, 18.2, '19 → 64 teeth'],
+  ['more-teeth', chain, 20.1, '21 → 56 teeth'],
+  ['wider', gears, 0.0137, 'Face 14 mm wide'],
+  ['wider', belt, 0.0201, 'Belt 21 mm wide'],
+  ['larger-pitch', chain, 0.0064, 'Chain No. 35'],
+  ['larger-pitch', belt, 0.0051, 'A belt of 8 mm pitch'],
+  ['tensioner', chain, 14.2, 'A tensioner that pulls 14.5 N'],
+  ['tensioner', belt, 301, 'Each strand at rest 305 N'],
+  ['even-links', odd, 96, 'An even chain of 96 links'],
+  ['harder', chain, 150e6, 'Sprockets of 7075 aluminium'],
+  ['thicker-shaft', chain, 0.0131, 'Hexagon shaft 14 mm'],
 ];
 
 describe('levers', () => {
@@ -96,7 +113,25 @@ describe('levers', () => {
 
   it('move the tuning stage only, by whole teeth', () => {
     const { changes } = set('deeper', lift, 10);
-    expect(changes).toEqual([{ at: ['mechanisms', 1, 'choices', 0, 'stages', 1, 'driven'], to: 54 }]);
+    expect(changes).toMatchObject([
+      { at: ['mechanisms', 1, 'choices', 0, 'stages', 1], to: { driver: 18, driven: 54 } },
+    ]);
+  });
+
+  it('of a stage are there only where that stage has such a thing', () => {
+    expect(LEVERS['even-links'].span(chain), 'an even chain').toBeUndefined();
+    expect(LEVERS['larger-pitch'].span(gears), 'gears').toBeUndefined();
+    expect(LEVERS.wider.span(chain), 'a chain').toBeUndefined();
+    expect(LEVERS.harder.span(gears), 'the hardest already').toBeUndefined();
+    expect(LEVERS['more-teeth'].span(lift), 'no stage named').toBeUndefined();
+    expect(LEVERS['thicker-shaft'].span(belt), 'a shaft nobody gave').toBeUndefined();
+  });
+
+  it('of more teeth set the chain free and keep its distance', () => {
+    const changed = applyChanges(heron, set('more-teeth', chain, 21).changes);
+    const stage = mechanismOf(changed, 'lift').choices[0]!.stages[1]!;
+    expect(stage).not.toHaveProperty('links');
+    expect(contextOf(changed, 'lift').path.stageParts[1]!.centre).toBeCloseTo(chain.path.stageParts[1]!.centre, 2);
   });
 
   it('give a second pack its share of everything', () => {

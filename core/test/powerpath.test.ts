@@ -199,7 +199,12 @@ describe('the links of the strip', () => {
     expect(controller.used).toBeCloseTo(1 / job.ladders.working.first!.multiple!, 9);
     // A wire that just suits its breaker is not used up.
     expect(job.links.find(({ id }) => id === 'branch')!.used).toBeLessThan(0.5);
-    expect(job.links.find(({ id }) => id === 's1')).not.toHaveProperty('verdict');
+    // Each stage by its own limits and checks: the small gear is undercut, the chain has enough.
+    expect(job.links.find(({ id }) => id === 's1')!.verdict).toBe('tight');
+    const chain = job.links.find(({ id }) => id === 's2')!;
+    expect(chain.verdict).toBe('enough');
+    const skip = job.ladders.starting.rungs.find(({ id }) => id === 'chain-skip')!;
+    expect(chain.used).toBeCloseTo(1 / skip.multiple!, 9);
   });
 
   it('say what they cannot know', () => {

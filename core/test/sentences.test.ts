@@ -49,7 +49,7 @@ describe('the answer in a sentence', () => {
       'one figure missing',
       withChange(heron, ['parts', 'motor-1', 'part', 'data', 'stallTorque'], undefined),
       'working',
-      /^Not known\. Stall torque is missing\. What is known gives at \d\.\d\d×: rope\.$/,
+      /^Not known\. Stall torque is missing\. What is known gives at \d\.\d\d×: chain skips\.$/,
     ],
     [
       'the job itself missing',

@@ -11,6 +11,7 @@ import {
   sweepRatios,
   systemOf,
   tuneTotal,
+  type ChainStage,
   type Plan,
   type Shelved,
 } from '../src/index.js';
@@ -25,18 +26,29 @@ const shelf = (
 
 describe('the ruler', () => {
   it('steps whole driven teeth of the tuning stage', () => {
-    expect(tuneTotal(heron, lift, path, 9.4)).toEqual({
-      at: ['mechanisms', 1, 'choices', 0, 'stages', 1, 'driven'],
-      to: 50,
+    expect(tuneTotal(heron, lift, path, 9.4)).toMatchObject({
+      at: ['mechanisms', 1, 'choices', 0, 'stages', 1],
+      to: { driver: 18, driven: 50 },
     });
-    expect(tuneTotal(heron, lift, path, 9.01, 'up')?.to).toBe(49);
-    expect(tuneTotal(heron, lift, path, 8.99, 'down')?.to).toBe(47);
-    expect(tuneTotal(heron, lift, path, 9, 'up')?.to).toBe(48);
+    expect(tuneTotal(heron, lift, path, 9.01, 'up')?.to).toMatchObject({ driven: 49 });
+    expect(tuneTotal(heron, lift, path, 8.99, 'down')?.to).toMatchObject({ driven: 47 });
+    expect(tuneTotal(heron, lift, path, 9, 'up')?.to).toMatchObject({ driven: 48 });
+  });
+
+  it('sets the chain free, so that another length goes round the new wheel at the same distance', () => {
+    const to = tuneTotal(heron, lift, path, 9.4)!.to as ChainStage;
+    expect(to).not.toHaveProperty('links');
+    expect(to.centre!.si).toBeCloseTo(0.19127, 4);
+    const gears = withChange(heron, ['mechanisms', 1, 'choices', 0, 'tuning'], 's1');
+    expect(tuneTotal(gears, mechanismOf(gears, 'lift'), path, 9.4)).toEqual({
+      at: ['mechanisms', 1, 'choices', 0, 'stages', 0, 'driven'],
+      to: 56,
+    });
   });
 
   it('keeps within wheels that can be made', () => {
-    expect(tuneTotal(heron, lift, path, 0.01)?.to).toBe(8);
-    expect(tuneTotal(heron, lift, path, 1e6)?.to).toBe(200);
+    expect(tuneTotal(heron, lift, path, 0.01)?.to).toMatchObject({ driven: 8 });
+    expect(tuneTotal(heron, lift, path, 1e6)?.to).toMatchObject({ driven: 200 });
   });
 
   it('sets a ratio to three digits', () => {

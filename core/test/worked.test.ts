@@ -43,11 +43,13 @@ function shown(plan: Plan): readonly Shown[] {
     evaluateMechanism(plan, mechanism).jobs.flatMap((job) => {
       const of = { plan, mechanism, jobId: job.jobId };
       const rungs = SITUATIONS.flatMap((situation) =>
-        job.ladders[situation].rungs.map((rung) => ({
-          ...of,
-          ref: { of: 'rung' as const, rung: rung.id, situation },
-          value: rung.multiple!,
-        })),
+        job.ladders[situation].rungs
+          .filter((rung) => rung.multiple !== undefined)
+          .map((rung) => ({
+            ...of,
+            ref: { of: 'rung' as const, rung: rung.id, situation },
+            value: rung.multiple!,
+          })),
       );
       const demands = SITUATIONS.map((situation) => ({
         ...of,

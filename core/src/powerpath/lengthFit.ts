@@ -34,12 +34,13 @@ export function lengthFit(parts: ChainParts | BeltParts): LengthFit {
   const takeUp = parts.kind === 'chain' ? wearTakeUp(pitch, driver, driven, length, parts.wear) : 0;
   const apart = `${digits(1000 * tautCentre, 5)} mm`;
   const what = parts.kind === 'chain' ? `${length} links` : `The belt of ${length} teeth`;
+  const none = { fits: false, slack, sag: 0, takeUp };
+  if (!parts.reaches) return { ...none, sentence: `${what} cannot go round both wheels: it is too short.` };
+  if (centre < parts.driverRadius + parts.drivenRadius)
+    return { ...none, sentence: `${what} lies taut at ${apart}, where the two wheels run into each other.` };
   if (centre - tautCentre > TIGHT_BY)
     return {
-      fits: false,
-      slack,
-      sag: 0,
-      takeUp,
+      ...none,
       sentence: `${what} cannot be closed: taut it wants ${apart}, the shafts are ${millimetres(centre - tautCentre)} further apart.`,
     };
   const movable = parts.takeUp !== 'fixed';

@@ -56,6 +56,8 @@ export interface RunParts extends WheelParts {
   /** Links, or teeth of the belt; fractional where nobody has chosen a belt yet. */
   readonly length: number;
   readonly tautCentre: number;
+  /** False where it is too short to go round both wheels: then they are taken as touching. */
+  readonly reaches: boolean;
   /** The centre that is wanted, where somebody said. */
   readonly wantedCentre: number | undefined;
   /** Pull of the slack strand, or of a strand at rest. */
@@ -178,6 +180,13 @@ function resolveGears(stage: GearStage, take: Take) {
 
 const sorted = (a: number, b: number): readonly [number, number] => (a < b ? [a, b] : [b, a]);
 
+/** Where a length lies taut; one that is too short goes nowhere, which a check says, and the wheels are drawn touching. */
+function tautAt(pitch: number, small: number, large: number, length: number) {
+  if (Number.isNaN(pitch) || Number.isNaN(length)) return { tautCentre: NaN, reaches: true };
+  const found = centreForPitches(pitch, small, large, length);
+  return { tautCentre: found ?? runRadius(pitch, small + large), reaches: found !== undefined };
+}
+
 /** The links typed, else the even count nearest to the centre that is wanted. */
 function linksOf(stage: ChainStage, pitch: number, wanted: number): number {
   if (stage.links !== undefined) return stage.links;
@@ -196,7 +205,7 @@ function resolveChain(stage: ChainStage, take: Take) {
     why: 'thirty pitches',
   });
   const length = Number.isNaN(pitch) ? NaN : linksOf(stage, pitch, wanted);
-  const tautCentre = Number.isNaN(length) ? NaN : (centreForPitches(pitch, small, large, length) ?? NaN);
+  const { tautCentre, reaches } = tautAt(pitch, small, large, length);
   const takeUp = stage.takeUp ?? 'slide';
   const centre = stage.centre && takeUp !== 'slide' ? wanted : tautCentre;
   const hanging = size ? hangingTension(size.massPerLength, tautCentre, SAG, GRAVITY) : NaN;
@@ -208,6 +217,7 @@ function resolveChain(stage: ChainStage, take: Take) {
     takeUp,
     length,
     tautCentre,
+    reaches,
     wantedCentre: stage.centre?.si,
     centre,
     driverRadius: runRadius(pitch, driver),
@@ -240,8 +250,7 @@ function resolveBelt(stage: BeltStage, take: Take) {
     why: 'thirty pitches',
   });
   const length = stage.beltTeeth ?? pitchesAround(pitch, small, large, wanted);
-  const tautCentre =
-    Number.isNaN(length) || Number.isNaN(pitch) ? NaN : (centreForPitches(pitch, small, large, length) ?? NaN);
+  const { tautCentre, reaches } = tautAt(pitch, small, large, length);
   const takeUp = stage.takeUp ?? 'slide';
   const profile = stage.profile ?? 'round';
   const belts = stage.belts ?? 1;
@@ -256,6 +265,7 @@ function resolveBelt(stage: BeltStage, take: Take) {
     length,
     chosen: stage.beltTeeth !== undefined,
     tautCentre,
+    reaches,
     wantedCentre: stage.centre?.si,
     centre: stage.centre && takeUp !== 'slide' ? wanted : tautCentre,
     driverRadius: runRadius(pitch, driver),

@@ -102,6 +102,8 @@ function stepProposal(
           {
             id: 's1',
             kind: 'belt' as const,
+            pitch: quantityOf(0.005, '5 mm', 'typical'),
+            face: quantityOf(0.009, '9 mm', 'typical'),
             driver: 20,
             driven: 20 * total,
             efficiency: quantityOf(0.97, '97 %', 'typical'),

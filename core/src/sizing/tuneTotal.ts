@@ -1,5 +1,6 @@
 import type { Change } from '../plan/change.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
+import { digits } from '../format/show.js';
 import type { Stage } from '../plan/stage.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import type { PowerPath } from '../powerpath/path.js';
@@ -48,7 +49,28 @@ export function tuneTotal(
     const rounded = Number((round(ratio / step, rounding) * step).toPrecision(3));
     return { at: [...at, 'ratio'], to: quantityOf(rounded, `${rounded}:1`) };
   }
-  return { at: [...at, 'driven'], to: Math.min(MOST, Math.max(FEWEST, round(ratio * stage.driver, rounding))) };
+  const driven = Math.min(MOST, Math.max(FEWEST, round(ratio * stage.driver, rounding)));
+  const freed = withoutLength(stage, path.stageParts[index]?.centre);
+  return freed ? { at, to: { ...freed, driven } } : { at: [...at, 'driven'], to: driven };
+}
+
+/**
+ * Another wheel takes another chain or belt: the length is set free, and the nearest to the same distance goes round.
+ * `undefined` where no length was chosen.
+ */
+export function withoutLength(stage: Stage, centre: number | undefined): Stage | undefined {
+  const keeps = 'centre' in stage && stage.centre ? undefined : centre;
+  const wanted =
+    keeps === undefined || Number.isNaN(keeps) ? {} : { centre: quantityOf(keeps, `${digits(1000 * keeps, 6)} mm`) };
+  if (stage.kind === 'chain' && stage.links !== undefined) {
+    const { links: _links, ...rest } = stage;
+    return { ...rest, ...wanted };
+  }
+  if (stage.kind === 'belt' && stage.beltTeeth !== undefined) {
+    const { beltTeeth: _teeth, ...rest } = stage;
+    return { ...rest, ...wanted };
+  }
+  return undefined;
 }
 
 // A hair of slack, so that 54.0000001 teeth are 54 and not 55.

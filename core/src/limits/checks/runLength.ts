@@ -2,10 +2,15 @@ import { digits } from '../../format/show.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { BeltParts, ChainParts, StageParts } from '../../powerpath/stageParts.js';
 import { isUneven, lengthFit } from '../../powerpath/lengthFit.js';
+import { OFFSET_LINK_SHARE } from '../../reduction/chainRun.js';
+import { div, named, num } from '../../worked/expression.js';
 import type { CheckRule } from '../check.js';
 
 const isRun = (parts: StageParts): parts is ChainParts | BeltParts =>
   (parts.kind === 'chain' && !Number.isNaN(parts.length)) || (parts.kind === 'belt' && parts.chosen);
+
+/** A chain with a link of half its strength would be no chain. */
+const HALF = 0.5;
 
 /** The stage whose chain or belt fits worst. */
 function worstRun(path: PowerPath): ChainParts | BeltParts | undefined {
@@ -26,12 +31,24 @@ export const runLength: CheckRule = {
   answer: (path) => {
     const parts = worstRun(path)!;
     const { fits, sentence } = lengthFit(parts);
+    const weak = fits && isUneven(parts);
     return {
       // An offset link works, but it is the weakest of the chain: tight, not broken.
-      outcome: fits && isUneven(parts) ? { multiple: 1, wants: 2 } : { holds: fits },
+      outcome: weak ? { multiple: OFFSET_LINK_SHARE / HALF, wants: 1 / HALF } : { holds: fits },
       asked: `${digits(1000 * parts.centre, 5)} mm apart`,
       there: parts.kind === 'chain' ? `${parts.length} links` : `${parts.length} teeth of belt`,
       sentence: `Stage ${parts.index + 1}: ${sentence}`,
+      ...(weak
+        ? {
+            working: () =>
+              named(
+                'x',
+                'what its weakest link carries, over half a plain one',
+                'number',
+                div(num(OFFSET_LINK_SHARE), num(HALF)),
+              ),
+          }
+        : {}),
       hint: 'Set the shafts at the exact distance of a whole length, or let one of them slide.',
     };
   },

@@ -3,6 +3,7 @@ import { FEWEST_GEAR_TEETH, UNDERCUT_UNDER } from '../../reduction/gearPair.js';
 import { speedRipple } from '../../reduction/runLength.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { ChainParts, GearParts, StageParts } from '../../powerpath/stageParts.js';
+import { cos, div, named, num, sub } from '../../worked/expression.js';
 import type { CheckRule } from '../check.js';
 
 const teethOf = (parts: GearParts): number => Math.min(parts.driver, parts.driven, parts.idler ?? Infinity);
@@ -37,6 +38,8 @@ export const undercut: CheckRule = {
           : teeth >= FEWEST_GEAR_TEETH
             ? `A gear of ${teeth} teeth is undercut at 20°: its feet are thinner than the figures say, unless its profile is shifted.`
             : `A gear of ${teeth} teeth has no strength that could be told: 12 are the fewest.`,
+      working: () =>
+        named('x', 'teeth over the fewest', 'number', div(num(teeth, 'teeth'), num(FEWEST_GEAR_TEETH, 'fewest'))),
     };
   },
 };
@@ -65,6 +68,13 @@ export const ripple: CheckRule = {
       asked: `${digits(100 * SAID)} %`,
       there: `${digits(100 * by)} %`,
       sentence: `On ${teeth} teeth the chain’s speed swings by ${digits(100 * by)} % at every tooth${by > SAID ? ': it is felt and heard, and wears the chain' : ''}.`,
+      working: () =>
+        named(
+          'x',
+          'a rough chain’s ripple over this one’s',
+          'number',
+          div(num(ROUGH), named('\\delta', '1 − cos(π/z)', 'number', sub(num(1), cos(div(num(Math.PI), num(teeth)))))),
+        ),
     };
   },
 };

@@ -7,6 +7,7 @@ import type { StageParts } from '../../powerpath/stageParts.js';
 import { CHAIN_SIZES } from '../../reduction/chainSizes.js';
 import { GEAR_ALLOWABLE, type GearMaterial } from '../../reduction/gearPair.js';
 import { SHAFT_ALLOWABLE, type ShaftMaterial } from '../../reduction/shaft.js';
+import { withoutLength } from '../../sizing/tuneTotal.js';
 import type { Lever, LeverContext, LeverId } from './lever.js';
 import { capital, choiceAt, roundOutwards } from './leverTools.js';
 
@@ -51,13 +52,9 @@ const moreTeeth: Lever = {
     const { driver, driven } = here.stage;
     const more = Math.ceil(value - 1e-9);
     const other = Math.min(MOST_TEETH, Math.round((more * driven) / driver));
-    const changes: Change[] = [
-      { at: [...here.at, 'driver'], to: more },
-      { at: [...here.at, 'driven'], to: other },
-      // The old length no longer goes round; the nearest to the same centre does.
-      ...(here.stage.kind === 'chain' ? [{ at: [...here.at, 'links'] }] : []),
-      ...(here.stage.kind === 'belt' ? [{ at: [...here.at, 'beltTeeth'] }] : []),
-    ];
+    // The old length no longer goes round; the nearest to the same centre does.
+    const freed = withoutLength(here.stage, here.parts.centre) ?? here.stage;
+    const changes: Change[] = [{ at: here.at, to: { ...freed, driver: more, driven: other } }];
     return { changes, label: `${more} → ${other} teeth` };
   },
 };

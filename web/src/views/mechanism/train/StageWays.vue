@@ -97,7 +97,7 @@ function adopt(way: StageWay): void {
     </table>
     <dl class="mt-2 grid gap-x-5 gap-y-1 text-xs sm:grid-cols-2">
       <div v-for="[name, why] in SCHOOLS" :key="name">
-        <dt class="inline font-semibold">{{ name }}</dt>
+        <dt class="mr-1 inline font-semibold">{{ name }}</dt>
         <dd class="inline text-second">{{ why }}</dd>
       </div>
     </dl>

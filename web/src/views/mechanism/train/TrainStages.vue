@@ -34,7 +34,7 @@ const scale = computed(() => {
   const span = (of: (typeof parts)[number]) =>
     'driver' in of ? (Number.isNaN(of.centre) ? 0.08 : of.centre + of.driverRadius + of.drivenRadius) : of.across;
   const tallest = Math.max(...parts.map((of) => 2 * Math.max(of.driverRadius, of.drivenRadius) || 0.05), 0.02);
-  const room = Math.max(200, width.value - SHAFT_WIDTH * (parts.length + 1) - 24);
+  const room = Math.max(200, width.value - SHAFT_WIDTH * (parts.length + 1) - 112);
   return Math.min(
     room /
       Math.max(
@@ -163,7 +163,7 @@ const ADDABLE = computed<readonly StageKind[]>(() => [
         </div>
       </li>
     </VueDraggable>
-    <select class="act shrink-0 self-center bg-transparent" aria-label="Add a stage" @change="add">
+    <select class="act w-24 shrink-0 self-center bg-transparent" aria-label="Add a stage" @change="add">
       <option value="">Add a stage</option>
       <option v-for="kind in ADDABLE" :key="kind" :value="kind" class="bg-sheet text-ink">
         {{ STAGE_NAMES[kind] }}
