@@ -31,11 +31,13 @@ export function beltRun(
     const found = centreForPitches(pitch, small, large, teeth);
     return found === undefined ? undefined : { teeth, centre: found };
   };
+  // Nearer than the wheels let the shafts be, the shortest that goes round is the answer.
+  const wanted = Number.isNaN(lengthInPitches) ? large : lengthInPitches + 1e-9;
   const wrap = wrapOnSmall(pitch, small, large, centre);
   return {
     lengthInPitches,
-    shorter: at(sorted.filter((teeth) => teeth <= lengthInPitches + 1e-9).at(-1)),
-    longer: at(sorted.find((teeth) => teeth > lengthInPitches + 1e-9)),
+    shorter: at(sorted.filter((teeth) => teeth <= wanted).at(-1)),
+    longer: at(sorted.find((teeth) => teeth > wanted)),
     wrapOnSmall: wrap,
     teethInMesh: teethInMesh(small, wrap),
   };

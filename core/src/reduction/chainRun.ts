@@ -7,7 +7,7 @@ export interface WholeLinks {
 }
 
 export interface ChainRun {
-  /** Pitches that the wanted centre would take; whole only by luck. */
+  /** Pitches that the wanted centre would take; whole only by luck, NaN where the shafts cannot be so near. */
   readonly lengthInPitches: number;
   /** The even counts either side, with their exact centres. */
   readonly below: WholeLinks | undefined;
@@ -21,15 +21,18 @@ export interface ChainRun {
 export function chainRun(pitch: number, driver: number, driven: number, centre: number): ChainRun {
   const [small, large] = driver < driven ? [driver, driven] : [driven, driver];
   const lengthInPitches = pitchesAround(pitch, small, large, centre);
-  const even = 2 * Math.floor(lengthInPitches / 2 + 1e-9);
+  // Nearer than the wheels let the shafts be, the shortest that goes round is the answer.
+  const even = 2 * Math.floor((Number.isNaN(lengthInPitches) ? large : lengthInPitches) / 2 + 1e-9);
   const at = (links: number): WholeLinks | undefined => {
     const found = centreForPitches(pitch, small, large, links);
     return found === undefined ? undefined : { links, centre: found };
   };
+  let next = even + 2;
+  while (!at(next)) next += 2;
   return {
     lengthInPitches,
     below: at(even),
-    above: at(even + 2)!,
+    above: at(next)!,
     odd: at(even + 1),
     ripple: speedRipple(small),
   };

@@ -53,6 +53,9 @@ const pitches = computed(() => {
   const of = run.value!;
   return pitchesAround(of.pitch, Math.min(of.driver, of.driven), Math.max(of.driver, of.driven), centre.value);
 });
+const takes = computed(() =>
+  Number.isNaN(pitches.value) ? 'is nearer than the wheels let it be' : `takes ${pitches.value.toFixed(3)} ${what.value}`,
+);
 const answers = computed(() => wholeLengths(run.value!, centre.value, belts.value));
 const fit = computed(() => lengthFit(run.value!));
 
@@ -187,7 +190,7 @@ const answerName = ({ links, centre: exact }: WholeLinks, i: number) =>
                 @change="typed"
             /></label>
             <span class="text-second"
-              >takes <span class="figures">{{ pitches.toFixed(3) }}</span> {{ what }}; whole are</span
+              >{{ takes }}; whole are</span
             >
             <button
               v-for="(answer, i) in answers"
