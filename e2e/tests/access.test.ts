@@ -84,6 +84,23 @@ for (const theme of ['light', 'dark'] as const) {
       await check(page, 'models');
     });
 
+    test('on the pages of a train', async ({ heron, page }) => {
+      for (const train of ['stages', 'lengths', 'ways', 'layout']) {
+        await heron.open('lift', 's2', `?train=${train}`);
+        await page.getByRole('region', { name: 'The train' }).waitFor();
+        await check(page, `train, ${train}`);
+      }
+      await page.getByRole('button', { name: 'Side view' }).click();
+      await check(page, 'side view');
+      await heron.open('lift', 's2', '?train=find');
+      await page.getByRole('button', { name: 'Find trains' }).click();
+      await page.getByTestId('trains').waitFor();
+      await check(page, 'trains found');
+      await heron.open('thrower', 's1', '?train=lengths');
+      await page.getByTestId('belt-notes').waitFor();
+      await check(page, 'a belt');
+    });
+
     test('on the start page and the sheets', async ({ heron, page, server }) => {
       await page.goto(`${server.url}/robots`);
       await page.getByRole('link', { name: 'Heron', exact: true }).waitFor();

@@ -64,7 +64,7 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
       const wants = limit.wantsHere?.(path, id) ?? limit.wants;
       const stage = limit.stage?.(path, id);
       // With several stages that have it, the sentence says which one.
-      const subject = stage && path.stages.length > 1 ? `${limit.subject} of stage ${stage.index + 1}` : limit.subject;
+      const subject = stage && path.stages.length > 1 ? `${limit.subject} (stage ${stage.index + 1})` : limit.subject;
       const common = { id: limit.id, name, subject, link, wants, goodFirst, ...(stage ? { stage: stage.id } : {}) };
       const missing = lacksOf(path, limit.needs(id));
       if (missing.length > 0) {

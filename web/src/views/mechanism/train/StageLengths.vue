@@ -54,7 +54,9 @@ const pitches = computed(() => {
   return pitchesAround(of.pitch, Math.min(of.driver, of.driven), Math.max(of.driver, of.driven), centre.value);
 });
 const takes = computed(() =>
-  Number.isNaN(pitches.value) ? 'is nearer than the wheels let it be' : `takes ${pitches.value.toFixed(3)} ${what.value}`,
+  Number.isNaN(pitches.value)
+    ? 'is nearer than the wheels let it be'
+    : `takes ${pitches.value.toFixed(3)} ${what.value}`,
 );
 const answers = computed(() => wholeLengths(run.value!, centre.value, belts.value));
 const fit = computed(() => lengthFit(run.value!));
@@ -189,9 +191,7 @@ const answerName = ({ links, centre: exact }: WholeLinks, i: number) =>
                 data-testid="wanted-centre"
                 @change="typed"
             /></label>
-            <span class="text-second"
-              >{{ takes }}; whole are</span
-            >
+            <span class="text-second">{{ takes }}; whole are</span>
             <button
               v-for="(answer, i) in answers"
               :key="answer.links"
