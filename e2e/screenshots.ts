@@ -23,7 +23,17 @@ const SHOTS: readonly Shot[] = [
   { name: 'drive-base-push', path: '/drive/load?job=push' },
   { name: 'capstan-climb', path: '/climb/output' },
   { name: 'buoy-hoist-not-known', path: '/hoist/motor', firstUse: true },
-  { name: 'reduction', path: '/lift/s2' },
+  { name: 'train-stages', path: '/lift/s2?train=stages' },
+  {
+    name: 'train-found',
+    path: '/arm/s2?train=find',
+    prepare: async (page) => {
+      await page.getByRole('checkbox', { name: 'planetary' }).check();
+      await page.getByRole('button', { name: 'Find trains' }).click();
+      await page.getByText('combinations decided').waitFor({ timeout: 60_000 });
+    },
+  },
+  { name: 'train-layout', path: '/drive/s2?train=layout' },
   {
     name: 'working',
     path: '/lift/motor',
@@ -62,15 +72,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'grip-linkage', path: '/grip/linkage' },
   {
-    name: 'score-card',
-    path: '/lift/motor',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Compare' }).click();
-      await page.getByRole('tab', { name: 'Brushed or brushless' }).click();
-      await page.waitForTimeout(900);
-    },
-  },
-  {
     name: 'spread',
     path: '/lift/load',
     prepare: async (page) => {
@@ -80,18 +81,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'models', path: '/models#braking' },
   { name: 'phone', path: '/lift/motor', size: { width: 390, height: 844 } },
-  // Last, since it changes the plan that the others show.
-  {
-    name: 'after-a-mend',
-    path: '/lift/controller',
-    prepare: async (page) => {
-      await page
-        .getByTestId('mends')
-        .getByRole('button', { name: /A controller of/ })
-        .click();
-      await page.waitForTimeout(800);
-    },
-  },
 ];
 
 const folder = new URL('../docs/screenshots/', import.meta.url).pathname;

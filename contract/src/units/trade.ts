@@ -52,6 +52,9 @@ const NOTATIONS: readonly Notation[] = [
     read: (m) => number(m[1]) * 0.3048 + number(m[2]) * 0.0254,
   },
   { of: ['length'], pattern: new RegExp(`^(?:⌀|ø|dia\\.?) ?${N} ?mm$`, 'i'), read: (m) => number(m[1]) / 1000 },
+  // "24 DP", teeth to the inch of diameter, and "m 0.8", millimetres of diameter to the tooth.
+  { of: ['length'], pattern: new RegExp(`^${N} ?dp$`, 'i'), read: (m) => 0.0254 / number(m[1]) },
+  { of: ['length'], pattern: new RegExp(`^(?:m|module) ?${N}(?: ?mm)?$`, 'i'), read: (m) => number(m[1]) / 1000 },
   // "2:30" is two and a half minutes.
   { of: ['time'], pattern: /^(\d+):([0-5]\d)(?: ?min)?$/, read: (m) => number(m[1]) * 60 + number(m[2]) },
 ];

@@ -1,5 +1,5 @@
 import type { GearParts, StageParts } from '../../powerpath/stageParts.js';
-import { bendingStress, bendingTorque, FEWEST_GEAR_TEETH } from '../../reduction/gearPair.js';
+import { bendingTorque, FEWEST_GEAR_TEETH } from '../../reduction/gearPair.js';
 import { digits } from '../../format/show.js';
 import { stageLimit } from './stageLimit.js';
 
@@ -23,14 +23,6 @@ export function toothTorque(parts: GearParts, pinionSpeed: number): number {
     idler === undefined ? Infinity : onPinion(idler, BOTH_WAYS * allowable),
   );
 }
-
-/** Face width at which the pair would carry a torque on its pinion. */
-export const faceFor = (parts: GearParts, pinionTorque: number, pinionSpeed: number): number =>
-  (parts.face * pinionTorque) / toothTorque(parts, pinionSpeed);
-
-/** The stress at the pinion's foot under a torque on it. Pa */
-export const pinionStress = ({ driver, pitch, face }: GearParts, torque: number, speed: number): number =>
-  bendingStress({ module: pitch, teeth: driver, face }, torque, speed);
 
 /** A gear tooth bent at its foot: Lewis, with the pitch line's speed. */
 export const tooth = stageLimit<GearParts>({

@@ -34,6 +34,9 @@ const CHECKS: Readonly<Partial<Record<CheckId, string>>> = {
   'rail-source': 'servos',
   'rail-ground': 'servos',
   tip: 'servos',
+  undercut: 'teeth-chains-belts-shafts',
+  ripple: 'teeth-chains-belts-shafts',
+  'run-length': 'teeth-chains-belts-shafts',
 };
 
 const TERMS: Readonly<Record<Extract<WorkingRef, { of: 'term' }>['term'], string>> = {
@@ -58,6 +61,15 @@ const RUNGS: Readonly<Partial<Record<LimitId, string>>> = {
   servo: 'servos',
   'servo-hold': 'servos',
   rail: 'servos',
+  tooth: 'teeth-chains-belts-shafts',
+  'chain-skip': 'teeth-chains-belts-shafts',
+  'chain-snap': 'teeth-chains-belts-shafts',
+  'sprocket-shear': 'teeth-chains-belts-shafts',
+  'belt-skip': 'teeth-chains-belts-shafts',
+  'belt-shear': 'teeth-chains-belts-shafts',
+  'belt-snap': 'teeth-chains-belts-shafts',
+  gearbox: 'teeth-chains-belts-shafts',
+  shaft: 'teeth-chains-belts-shafts',
 };
 
 /** Where on the models' page a working is explained. */

@@ -1,14 +1,23 @@
 <script setup lang="ts">
-import { digits, secondRatios, type SecondRatio } from '@rough-gear/core';
+import { digits, quantityOf, secondRatios, type SecondRatio } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useTrain } from './useTrain.js';
 
 /** The second ratio to buy along and try: one other wheel for the next useful total. */
-const { path, stock, shelf, set } = useTrain();
+const { path, stages, stock, shelf, stageAt, commit } = useTrain();
 const { show } = useDisplay();
 
 const options = computed(() => secondRatios(path.value, stock.value));
+
+/** The chain or belt is the same one: it lies taut at another distance. */
+function take({ index, driver, driven, moves }: SecondRatio): void {
+  const stage = stages.value[index]!;
+  const parts = path.value.stageParts[index]!;
+  const centre = 'tautCentre' in parts && moves !== undefined ? parts.tautCentre + moves : undefined;
+  const moved = centre === undefined ? {} : { centre: quantityOf(centre, `${digits(1000 * centre, 6)} mm`) };
+  commit([{ at: stageAt(index), to: { ...stage, driver, driven, ...moved } }]);
+}
 
 function words({ wheels, moves }: SecondRatio): string {
   if (wheels === 2) return 'two gears, same centres';
@@ -31,11 +40,7 @@ function words({ wheels, moves }: SecondRatio): string {
         :key="`${option.stage}-${option.driver}-${option.driven}`"
         class="whitespace-nowrap"
       >
-        <button
-          type="button"
-          class="act min-h-6"
-          @click="set({ driver: option.driver, driven: option.driven }, option.index)"
-        >
+        <button type="button" class="act min-h-6" @click="take(option)">
           stage {{ option.index + 1 }}: {{ option.driver }} → {{ option.driven }}
         </button>
         <span class="figures ml-1.5">{{ digits(option.total) }}:1</span>

@@ -58,6 +58,19 @@ const play = computed(() => {
   const allowance = backlashAllowance(of.pitch);
   return { centre: of.centre, allowance, apart: of.centre + centreForBacklash(allowance) };
 });
+
+/** The narrowest face with all its margin in the worst situation, of the same wheels and material. */
+const face = computed(() => {
+  const of = parts.value;
+  const tooth = STAGE_LIMITS.find(({ id }) => id === 'tooth')!;
+  if (of?.kind !== 'teeth' || !tooth.has(of) || !(of.face > 0)) return undefined;
+  const shares = SITUATIONS.flatMap((id) => {
+    const { demand, idle } = job.value.ladders[id];
+    if (idle || !(demand! > 0)) return [];
+    return [(tooth.wants * demand!) / tooth.capacityOf(path.value, of, situationOf(path.value, id))];
+  });
+  return shares.length > 0 ? of.face * Math.max(...shares) : undefined;
+});
 </script>
 
 <template>
@@ -72,6 +85,9 @@ const play = computed(() => {
     <p v-if="pull" class="mt-1 text-xs text-second">
       Working, the teeth pull {{ show(pull.force, 'force', 2) }}; each shaft’s bearings carry
       {{ show(pull.bearing, 'force', 2) }} from it.
+    </p>
+    <p v-if="face !== undefined" class="text-xs text-second">
+      A face of {{ show(face, 'length', 2) }} would do, with the margin wanted.
     </p>
     <p v-if="play" class="text-xs text-second">
       Centres {{ show(play.centre, 'length', 4) }}; with a play of {{ show(play.allowance, 'length', 1) }} at the teeth

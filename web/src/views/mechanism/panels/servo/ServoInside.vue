@@ -2,11 +2,14 @@
 import { alongTrain, backEfficiency, reversingTime, trainOf, type ServoPart } from '@rough-gear/core';
 import { computed } from 'vue';
 import FigureField from '../../../../components/FigureField.vue';
+import { gearsDrawn } from '../../train/gearsDrawn.js';
+import StageWheels from '../../train/StageWheels.vue';
+import TeethText from '../../train/TeethText.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
 
 /** The gears inside, stage by stage: torque up and speed down; and how quickly it turns round. */
-const { plan, path, drive } = useServoMechanism();
+const { plan, path, drive, commit } = useServoMechanism();
 const { show } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.servo]!.part as ServoPart);
@@ -15,10 +18,10 @@ const rating = computed(() => path.value.servo.rating);
 const STAGE_EFFICIENCY = 0.9;
 
 /** From the motor's shaft outwards: its torque is what the horn's stall torque comes back to. */
-const stages = computed(() => {
-  const inside = part.value.inside ?? [];
+const inside = computed(() => part.value.inside ?? []);
+const shafts = computed(() => {
   const train = trainOf(
-    inside.map(({ driver, driven }) => ({
+    inside.value.map(({ driver, driven }) => ({
       ratio: driven / driver,
       efficiency: STAGE_EFFICIENCY,
       backEfficiency: backEfficiency(STAGE_EFFICIENCY),
@@ -26,14 +29,32 @@ const stages = computed(() => {
   );
   const torque = rating.value.stallTorque / (train.total * train.efficiency);
   const speed = rating.value.freeSpeed * train.total;
-  const shafts = [{ torque, speed }, ...alongTrain(train, torque, speed)];
-  return shafts.map((shaft, i) => ({
-    name: i === 0 ? 'motor' : i === inside.length ? 'horn' : `shaft ${i}`,
-    teeth: i === 0 ? '' : `${inside[i - 1]!.driver} → ${inside[i - 1]!.driven}`,
+  return [{ torque, speed }, ...alongTrain(train, torque, speed)].map((shaft, i) => ({
+    name: i === 0 ? 'motor' : i === inside.value.length ? 'horn' : `shaft ${i}`,
     torque: show(shaft.torque, 'torque', 2),
     speed: show(shaft.speed, 'speed', 2),
   }));
 });
+
+/** A servo's gears are small: their proportions are drawn, all to one scale. */
+const MODULE = 0.0004;
+const HEIGHT = 74;
+const drawn = computed(() =>
+  inside.value.map(({ driver, driven }, i) => gearsDrawn(`inside-${i}`, i, driver, driven, MODULE)),
+);
+const scale = computed(() => {
+  const tallest = Math.max(...inside.value.map(({ driver, driven }) => Math.max(driver, driven) + 2), 10);
+  return (HEIGHT - 8) / (tallest * MODULE);
+});
+
+function setTeeth(i: number, teeth: { driver: number; driven: number }): void {
+  commit([
+    {
+      at: ['parts', drive.value.servo, 'part', 'inside'],
+      to: inside.value.map((pair, at) => (at === i ? teeth : pair)),
+    },
+  ]);
+}
 
 /** The load at the horn, and the rotor seen there. */
 const turning = computed(() => {
@@ -54,28 +75,25 @@ const KINDS = {
 
 <template>
   <div class="flex gap-6 max-sm:flex-col">
-    <table
-      v-if="(part.inside?.length ?? 0) > 0 && !linear"
-      class="figures shrink-0 self-start text-sm"
-      data-testid="inside"
-    >
-      <thead>
-        <tr class="border-b border-ink text-right text-xs">
-          <th scope="col" class="pr-4 text-left font-sans">at stall and free</th>
-          <th scope="col" class="pr-4 font-normal">teeth</th>
-          <th scope="col" class="pr-4 font-normal">torque</th>
-          <th scope="col" class="font-normal">speed</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="stage in stages" :key="stage.name" class="border-b border-hair text-right">
-          <th scope="row" class="pr-4 text-left font-sans font-normal">{{ stage.name }}</th>
-          <td class="pr-4">{{ stage.teeth }}</td>
-          <td class="pr-4">{{ stage.torque }}</td>
-          <td>{{ stage.speed }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <ol v-if="inside.length > 0 && !linear" class="flex shrink-0 items-stretch overflow-x-auto" data-testid="inside">
+      <li v-for="(shaft, i) in shafts" :key="shaft.name" class="flex items-stretch">
+        <div v-if="i > 0" class="squared border border-hair px-1 text-center text-sm">
+          <StageWheels :parts="drawn[i - 1]!" :scale="scale" :height="HEIGHT" />
+          <TeethText
+            :driver="inside[i - 1]!.driver"
+            :driven="inside[i - 1]!.driven"
+            :label="`Teeth inside, stage ${i}`"
+            :fewest="4"
+            @change="setTeeth(i - 1, $event)"
+          />
+        </div>
+        <div class="flex flex-col justify-center px-1.5 text-xs">
+          <b>{{ shaft.name }}</b>
+          <span class="figures">{{ shaft.torque }}</span>
+          <span class="figures">{{ shaft.speed }}</span>
+        </div>
+      </li>
+    </ol>
     <p v-else class="max-w-60 text-sm text-second">
       This part does not say what gears are inside: {{ Math.round(path.servo.insideRatio) }}:1 is taken, as in a usual
       servo.
