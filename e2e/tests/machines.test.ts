@@ -151,7 +151,14 @@ test('the tip of a chain has its blob, and a joint more makes it larger', async 
   await page.getByRole('button', { name: 'Add a joint of a chain' }).click();
   await expect(tip.locator('figcaption')).not.toHaveText(before!);
   await page.getByRole('group', { name: 'Servo' }).getByRole('button', { name: 'Inside' }).click();
-  await expect(page.getByTestId('inside').getByRole('row')).toHaveCount(6);
+  const inside = page.getByTestId('inside').getByRole('listitem');
+  await expect(inside).toHaveCount(5);
+  const first = page.getByRole('textbox', { name: 'Teeth inside, stage 1:' });
+  const horn = await inside.last().textContent();
+  await first.press('ArrowUp');
+  // The sheet says what the horn does; another gear inside moves the motor that would be needed.
+  await expect(inside.last()).toHaveText(horn!);
+  await expect(inside.first()).toContainText('motor');
 });
 
 test('servos are scored by the school that is chosen', async ({ heron, page }) => {

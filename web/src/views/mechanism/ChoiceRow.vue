@@ -4,6 +4,7 @@ import { ref } from 'vue';
 import { toast } from 'vue-sonner';
 import { api } from '../../api/client.js';
 import BaseDialog from '../../components/BaseDialog.vue';
+import ChoiceTabs from '../../components/ChoiceTabs.vue';
 import { useMechanism } from '../../composables/useMechanism.js';
 import { MACHINES, shelfFor } from './machines.js';
 
@@ -47,17 +48,13 @@ function remove(): void {
   <div class="flex flex-wrap items-center gap-x-4 text-sm" role="group" aria-label="Choices" data-testid="choices">
     <template v-if="mechanism.choices.length > 1">
       <span class="text-second">turned by</span>
-      <button
-        v-for="one in mechanism.choices"
-        :key="one.id"
-        type="button"
-        class="min-h-6"
-        :class="one.id === choice.id ? 'border-b-2 border-ink font-semibold' : 'act'"
-        :aria-pressed="one.id === choice.id"
-        @click="choose(one.id)"
-      >
-        {{ one.name }}
-      </button>
+      <ChoiceTabs
+        :model-value="choice.id"
+        :options="mechanism.choices.map(({ id, name }) => ({ value: id, text: name }))"
+        label="The choice in force"
+        class="flex-wrap gap-x-4"
+        @update:model-value="choose"
+      />
       <button
         type="button"
         class="act min-h-6 text-xs"

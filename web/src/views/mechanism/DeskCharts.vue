@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch, type Component } from 'vue';
 import BrakeChart from '../../components/BrakeChart.vue';
-import ChartTabs from '../../components/ChartTabs.vue';
+import ChoiceTabs from '../../components/ChoiceTabs.vue';
 import HeatChart from '../../components/HeatChart.vue';
 import ReachChart from '../../components/ReachChart.vue';
 import RunChart from '../../components/RunChart.vue';
@@ -48,11 +48,11 @@ const options = (ids: readonly ChartId[]) => ids.map((value) => ({ value, text: 
   <div class="grid min-h-[230px] grow grid-cols-1 gap-5 sm:grid-cols-2">
     <component :is="CHARTS[left].chart">
       <template #title
-        ><ChartTabs v-model="left" :options="options(sides.left)" label="Chart of what it can do"
+        ><ChoiceTabs v-model="left" :options="options(sides.left)" label="Chart of what it can do"
       /></template>
     </component>
     <component :is="CHARTS[right].chart">
-      <template #title><ChartTabs v-model="right" :options="options(sides.right)" label="Chart over time" /></template>
+      <template #title><ChoiceTabs v-model="right" :options="options(sides.right)" label="Chart over time" /></template>
     </component>
   </div>
 </template>

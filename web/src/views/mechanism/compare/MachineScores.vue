@@ -12,6 +12,7 @@ import {
 } from '@rough-gear/core';
 import { useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
+import ChoiceTabs from '../../../components/ChoiceTabs.vue';
 import VerdictRing from '../../../components/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
@@ -79,17 +80,13 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
   </p>
   <div class="mb-2 flex flex-wrap items-baseline gap-x-4">
     <span>Weights:</span>
-    <button
-      v-for="set in WEIGHT_SETS"
-      :key="set.id"
-      type="button"
-      class="min-h-6"
-      :class="school?.id === set.id ? 'border-b-2 border-ink font-semibold' : 'act'"
-      :aria-pressed="school?.id === set.id"
-      @click="weights = { ...set.weights }"
-    >
-      {{ set.name }}
-    </button>
+    <ChoiceTabs
+      :model-value="school?.id ?? ''"
+      :options="WEIGHT_SETS.map(({ id, name }) => ({ value: id, text: name }))"
+      label="Ready weights"
+      class="flex-wrap gap-x-4"
+      @update:model-value="(id: string) => (weights = { ...WEIGHT_SETS.find((set) => set.id === id)!.weights })"
+    />
     <span v-if="!school" class="font-semibold">your own</span>
     <button type="button" class="act ml-auto min-h-6" :aria-expanded="all" @click="all = !all">
       {{ all ? 'the six that decide' : 'all ten factors' }}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { digits, showMultiple, stepMachines, type StepMachineRow } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import VerdictRing from '../../../components/VerdictRing.vue';
+import FirstToGive from './FirstToGive.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
@@ -100,11 +100,7 @@ function take(row: StepMachineRow): void {
           :class="row.id === 'own' ? 'font-semibold' : ''"
         >
           <th scope="row" class="max-w-64 py-1 pr-3 text-left font-[inherit]">{{ row.label }}</th>
-          <td class="pr-3 whitespace-nowrap">
-            <VerdictRing :verdict="row.verdict" class="mr-1 inline-block align-[-2px]" />
-            <span class="sr-only">{{ row.verdict }}: </span>{{ row.first }}
-            <span v-if="row.multiple !== undefined" class="figures">{{ showMultiple(row.multiple) }}</span>
-          </td>
+          <td class="pr-3"><FirstToGive :verdict="row.verdict" :name="row.first" :multiple="row.multiple" /></td>
           <td class="figures pr-3 text-right whitespace-nowrap">
             {{ cell(row.margin, showMultiple) }}
             <span class="block text-xs font-normal text-second"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { showMultiple, type Dimension, type VariantResult } from '@rough-gear/core';
+import { type Dimension, type VariantResult } from '@rough-gear/core';
 import { computed } from 'vue';
-import VerdictRing from '../../../components/VerdictRing.vue';
+import FirstToGive from './FirstToGive.vue';
 import { outputUnits } from '../../../components/charts/forceChart.js';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
@@ -92,11 +92,7 @@ function cell(row: VariantResult, column: VariantColumn): string {
             {{ row.label }}
             <span v-if="row.note" class="block text-xs font-normal text-gives">{{ row.note }}</span>
           </th>
-          <td class="pr-3 whitespace-nowrap">
-            <VerdictRing :verdict="row.verdict" class="mr-1 inline-block align-[-2px]" />
-            <span class="sr-only">{{ row.verdict }}: </span>{{ row.first }}
-            <span v-if="row.multiple !== undefined" class="figures">{{ showMultiple(row.multiple) }}</span>
-          </td>
+          <td class="pr-3"><FirstToGive :verdict="row.verdict" :name="row.first" :multiple="row.multiple" /></td>
           <td v-for="column in columns" :key="column" class="figures pr-3 text-right whitespace-nowrap">
             {{ cell(row, column) }}
           </td>

@@ -1,64 +1,20 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, Trash2 } from '@lucide/vue';
 import IconButton from '../../../components/IconButton.vue';
-import type { Stage, StageKind, WorkingRef } from '@rough-gear/core';
-import { computed } from 'vue';
+import type { WorkingRef } from '@rough-gear/core';
 import { useMechanism } from '../../../composables/useMechanism.js';
+import AddStage from './AddStage.vue';
 import PanelHead from './PanelHead.vue';
 import { useTrainTab } from '../train/useTrain.js';
 import StageFields from './StageFields.vue';
-import { newStage, STAGE_NAMES } from './stageKinds.js';
+import { STAGE_NAMES } from './stageKinds.js';
+import { useStageList } from './useStageList.js';
 
 /** The whole train, stage by stage, motor first. The open one has the heavy frame. */
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { path, choice, choiceAt, link, commit } = useMechanism();
+const { stages, remove, move } = useStageList();
 const trainTab = useTrainTab();
-
-const stages = computed(() => choice.value.stages);
-const set = (to: readonly Stage[]) => commit([{ at: [...choiceAt.value, 'stages'], to }]);
-
-function add(kind: StageKind): void {
-  const stage = newStage(kind, stages.value);
-  commit([
-    { at: [...choiceAt.value, 'stages'], to: [...stages.value, stage] },
-    ...(stages.value.length === 0 ? [{ at: [...choiceAt.value, 'tuning'], to: stage.id }] : []),
-  ]);
-  link.value = stage.id;
-}
-
-function remove(stage: Stage): void {
-  const rest = stages.value.filter((candidate) => candidate !== stage);
-  const tuning = rest.some(({ id }) => id === choice.value.tuning) ? choice.value.tuning : rest.at(-1)?.id;
-  commit([
-    { at: [...choiceAt.value, 'stages'], to: rest },
-    { at: [...choiceAt.value, 'tuning'], ...(tuning === undefined ? {} : { to: tuning }) },
-  ]);
-  link.value = rest[0]?.id ?? 'motor';
-}
-
-function move(index: number, by: number): void {
-  const order = [...stages.value];
-  const [taken] = order.splice(index, 1);
-  order.splice(index + by, 0, taken!);
-  set(order);
-}
-
-/** A lead screw ends in metres: only a carriage takes one. */
-const ADDABLE = computed<readonly StageKind[]>(() => [
-  'teeth',
-  'chain',
-  'belt',
-  'planetary',
-  'ratio',
-  'worm',
-  ...(choice.value.output.kind === 'carriage' ? (['screw'] as const) : []),
-]);
-
-function addChosen(event: Event): void {
-  const select = event.target as HTMLSelectElement;
-  if (select.value) add(select.value as StageKind);
-  select.value = '';
-}
 </script>
 
 <template>
@@ -67,12 +23,7 @@ function addChosen(event: Event): void {
     :detail="`${stages.length === 0 ? 'none: the motor drives straight' : stages.length === 1 ? 'one stage' : `${stages.length} stages`}, ${(path.train.efficiency * 100).toFixed(0)} % of the work gets through`"
   >
     <button type="button" class="act min-h-6 font-semibold" @click="trainTab = 'stages'">Real teeth</button>
-    <select class="act bg-transparent" aria-label="Add a stage" @change="addChosen">
-      <option value="">Add a stage</option>
-      <option v-for="kind in ADDABLE" :key="kind" :value="kind" class="bg-sheet text-ink">
-        {{ STAGE_NAMES[kind] }}
-      </option>
-    </select>
+    <AddStage />
     <button
       type="button"
       class="act min-h-6"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue';
 import { computed, type Component } from 'vue';
-import ChartTabs from '../../../components/ChartTabs.vue';
+import ChoiceTabs from '../../../components/ChoiceTabs.vue';
 import IconButton from '../../../components/IconButton.vue';
 import StageLengths from './StageLengths.vue';
 import StageWays from './StageWays.vue';
@@ -27,7 +27,7 @@ const open = computed<TrainTab>({ get: () => tab.value ?? 'stages', set: (next) 
 <template>
   <section aria-label="The train" class="flex min-h-0 grow flex-col gap-2">
     <div class="flex items-center gap-4 border-b border-hair pb-1">
-      <ChartTabs v-model="open" :options="options" label="Page of the train" class="flex-wrap gap-x-5" />
+      <ChoiceTabs v-model="open" :options="options" label="Page of the train" class="flex-wrap gap-x-5" />
       <IconButton class="ml-auto" label="Back to the charts" @click="tab = undefined"><X :size="16" /></IconButton>
     </div>
     <component :is="PAGES[open].page" />

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { boundsOf, trainGaps, trainLayout, trainShapes } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChartTabs from '../../../components/ChartTabs.vue';
+import ChoiceTabs from '../../../components/ChoiceTabs.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import EndView from './EndView.vue';
 import LayoutExport from './LayoutExport.vue';
@@ -32,7 +32,7 @@ const VIEWS = [
   </p>
   <template v-else>
     <div class="flex flex-wrap items-baseline gap-x-5">
-      <ChartTabs v-model="view" :options="VIEWS" label="View of the layout" />
+      <ChoiceTabs v-model="view" :options="VIEWS" label="View of the layout" />
       <span class="figures text-sm text-second"
         >{{ show(bounds.width, 'length', 3) }} × {{ show(bounds.height, 'length', 3) }} in all</span
       >

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, GripVertical, RotateCcw, RotateCw, Trash2 } from '@lucide/vue';
-import type { Stage, StageKind } from '@rough-gear/core';
+import type { Stage } from '@rough-gear/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import IconButton from '../../../components/IconButton.vue';
 import VerdictRing from '../../../components/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
-import { newStage, STAGE_NAMES } from '../panels/stageKinds.js';
+import AddStage from '../panels/AddStage.vue';
+import { STAGE_NAMES } from '../panels/stageKinds.js';
+import { useStageList } from '../panels/useStageList.js';
 import SecondWheels from './SecondWheels.vue';
 import StageMore from './StageMore.vue';
 import StageWheels from './StageWheels.vue';
@@ -15,7 +17,8 @@ import TeethPair from './TeethPair.vue';
 import { reversesAfter, useTrain } from './useTrain.js';
 
 /** The stages in a row, drawn to one scale, with what turns on every shaft; the one in hand is changed below. */
-const { stages, stage, path, job, choice, choiceAt, link, commit } = useTrain();
+const { stage, path, job, link } = useTrain();
+const { stages, set, remove, move } = useStageList();
 const { show } = useDisplay();
 
 const row = ref<HTMLElement>();
@@ -25,7 +28,7 @@ const SHAFT_WIDTH = 82;
 
 const order = computed<Stage[]>({
   get: () => [...stages.value],
-  set: (to) => commit([{ at: [...choiceAt.value, 'stages'], to }]),
+  set,
 });
 
 /** One scale for all: as large as the widest row and the tallest wheel allow. */
@@ -64,46 +67,6 @@ const shafts = computed(() => {
   }));
 });
 const verdictOf = (id: string) => job.value.links.find((each) => each.id === id)?.verdict;
-
-function add(event: Event): void {
-  const select = event.target as HTMLSelectElement;
-  if (select.value) {
-    const made = newStage(select.value as StageKind, stages.value);
-    commit([
-      { at: [...choiceAt.value, 'stages'], to: [...stages.value, made] },
-      ...(stages.value.length === 0 ? [{ at: [...choiceAt.value, 'tuning'], to: made.id }] : []),
-    ]);
-    link.value = made.id;
-  }
-  select.value = '';
-}
-
-function remove(of: Stage): void {
-  const rest = stages.value.filter((each) => each !== of);
-  const tuning = rest.some(({ id }) => id === choice.value.tuning) ? choice.value.tuning : rest.at(-1)?.id;
-  commit([
-    { at: [...choiceAt.value, 'stages'], to: rest },
-    { at: [...choiceAt.value, 'tuning'], ...(tuning === undefined ? {} : { to: tuning }) },
-  ]);
-  link.value = rest[0]?.id ?? 'motor';
-}
-
-function move(i: number, by: number): void {
-  const to = [...stages.value];
-  const [taken] = to.splice(i, 1);
-  to.splice(i + by, 0, taken!);
-  order.value = to;
-}
-
-const ADDABLE = computed<readonly StageKind[]>(() => [
-  'teeth',
-  'chain',
-  'belt',
-  'planetary',
-  'ratio',
-  'worm',
-  ...(choice.value.output.kind === 'carriage' ? (['screw'] as const) : []),
-]);
 </script>
 
 <template>
@@ -163,12 +126,7 @@ const ADDABLE = computed<readonly StageKind[]>(() => [
         </div>
       </li>
     </VueDraggable>
-    <select class="act w-24 shrink-0 self-center bg-transparent" aria-label="Add a stage" @change="add">
-      <option value="">Add a stage</option>
-      <option v-for="kind in ADDABLE" :key="kind" :value="kind" class="bg-sheet text-ink">
-        {{ STAGE_NAMES[kind] }}
-      </option>
-    </select>
+    <AddStage class="w-24 shrink-0 self-center" />
   </div>
   <StageMore v-if="stage" :key="stage.id" />
   <SecondWheels />

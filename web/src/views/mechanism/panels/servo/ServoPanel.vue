@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LinkagePlan, ServoPart } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChartTabs from '../../../../components/ChartTabs.vue';
+import ChoiceTabs from '../../../../components/ChoiceTabs.vue';
 import ChoiceField from '../../../../components/ChoiceField.vue';
 import CountField from '../../../../components/CountField.vue';
 import FigureField from '../../../../components/FigureField.vue';
@@ -60,7 +60,7 @@ const said = computed(() => {
     :title="path.motors === 1 ? 'Servo' : `${path.motors} servos`"
     :detail="`${part.name}${(drive.joints ?? 1) > 1 ? `, ${drive.joints} joints alike` : ''}`"
   >
-    <ChartTabs v-model="page" :options="PAGES" label="Servo" />
+    <ChoiceTabs v-model="page" :options="PAGES" label="Servo" />
     <PartPicker kind="servo" :at="[...driveAt, 'servo']" title="A servo off the shelf" />
     <button type="button" class="act min-h-6" @click="link = 'reduction'">Reduction</button>
     <button type="button" class="act min-h-6" @click="comparing = true">Compare</button>

@@ -10,7 +10,7 @@ import {
   type DriverPart,
 } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChartTabs from '../../../../components/ChartTabs.vue';
+import ChoiceTabs from '../../../../components/ChoiceTabs.vue';
 import ChoiceField from '../../../../components/ChoiceField.vue';
 import FigureField from '../../../../components/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
@@ -73,7 +73,7 @@ const trade = computed(() => {
 
 <template>
   <PanelHead title="Driver" :detail="driver.name">
-    <ChartTabs v-model="page" :options="PAGES" label="Driver" />
+    <ChoiceTabs v-model="page" :options="PAGES" label="Driver" />
     <PartPicker kind="driver" :at="[...driveAt, 'driver']" title="A driver off the shelf" />
     <PartPicker kind="board" :at="[...driveAt, 'board']" title="A board off the shelf" label="Change the board" />
   </PanelHead>

@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends string">
-/** A heading that is a choice of two charts. */
+/** One of a few, all in view: the chosen one underlined. Pages, charts, choices. */
 defineProps<{ options: readonly { value: T; text: string }[]; label: string }>();
 const model = defineModel<T>({ required: true });
 </script>
