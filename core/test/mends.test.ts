@@ -8,6 +8,7 @@ import {
   SITUATIONS,
   type Mend,
   type Plan,
+  type ChainStage,
   type Target,
 } from '../src/index.js';
 import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
@@ -75,8 +76,9 @@ describe('mends', () => {
     const plan = withChange(heron, ['mechanisms', 1, 'choices', 0, 'stages', 1, 'driven'], 34);
     const target: Target = { jobId: 'raise', rung: 'stator', situation: 'starting' };
     const mend = mendsFor(plan, 'lift', target).find(({ lever }) => lever === 'deeper')!;
-    const teeth = mend.changes[0]!.to as number;
-    const oneLess = withChange(plan, mend.changes[0]!.at, teeth - 1);
+    const { at, to } = mend.changes[0]!;
+    const stage = to as ChainStage;
+    const oneLess = withChange(plan, at, { ...stage, driven: stage.driven - 1 });
     expect(metBy(applied(plan, mend), mechanismOf(applied(plan, mend), 'lift'), target)).toBeGreaterThanOrEqual(1);
     expect(metBy(oneLess, mechanismOf(oneLess, 'lift'), target)).toBeLessThan(1);
     expect(mend.label).toMatch(/^Gear down to \d+(\.\d+)?:1$/);

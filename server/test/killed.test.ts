@@ -43,7 +43,7 @@ async function saveUntilGone(url: string, plan: StoredPlan): Promise<number> {
 }
 
 describe('a killed server', () => {
-  it('opens with the last acknowledged revision, twenty times over', { timeout: 240_000 }, async () => {
+  it('opens with the last acknowledged revision, twenty times over', { timeout: 900_000 }, async () => {
     const folder = temporaryFolder();
     for (let round = 0; round < 20; round++) {
       const { child, url } = await start(folder);

@@ -41,28 +41,38 @@ export class FigureCollector {
     key: string,
     estimate?: Estimate,
   ): number | undefined {
-    const { label, symbol, dimension, need, fallback, optional = false } = figureMeta(name);
-    const common = { key, label, symbol, dimension, need, at, optional };
-    if (quantity) {
-      const from = quantity.from === undefined ? {} : { from: quantity.from };
-      this.byKey.set(key, { ...common, value: quantity.si, source: quantity.source, as: quantity.as, ...from });
-      return quantity.si;
+    // Written out in full, and not spread together: this is what every keystroke does most of.
+    const meta = figureMeta(name);
+    const { fallback } = meta;
+    let value: number | undefined;
+    let source: Figure['source'] = 'missing';
+    let from: string | undefined;
+    let as: string | undefined;
+    if (quantity) ({ si: value, source, from, as } = quantity);
+    else if (estimate?.value !== undefined) {
+      value = estimate.value;
+      source = estimate.source ?? 'estimated';
+      from = estimate.why;
+    } else if (fallback && 'typical' in fallback) {
+      value = fallback.typical;
+      source = 'typical';
+      from = fallback.why;
     }
-    if (estimate?.value !== undefined) {
-      this.byKey.set(key, {
-        ...common,
-        value: estimate.value,
-        source: estimate.source ?? 'estimated',
-        from: estimate.why,
-      });
-      return estimate.value;
-    }
-    if (fallback && 'typical' in fallback) {
-      this.byKey.set(key, { ...common, value: fallback.typical, source: 'typical', from: fallback.why });
-      return fallback.typical;
-    }
-    this.byKey.set(key, { ...common, value: undefined, source: 'missing' });
-    return undefined;
+    const figure: { -readonly [K in keyof Figure]: Figure[K] } = {
+      key,
+      label: meta.label,
+      symbol: meta.symbol,
+      dimension: meta.dimension,
+      need: meta.need,
+      at,
+      optional: meta.optional ?? false,
+      value,
+      source,
+    };
+    if (as !== undefined) figure.as = as;
+    if (from !== undefined) figure.from = from;
+    this.byKey.set(key, figure);
+    return value;
   }
 
   figures(): Readonly<Record<string, Figure>> {

@@ -19,13 +19,17 @@ function roomOf(parts: StageParts): StageRoom {
     : { ...base, addendum };
 }
 
+/** Whether every stage has the sizes that say where its shafts and wheels stand. */
+export const isLaidOut = (path: PowerPath): boolean =>
+  path.stageParts.every(
+    (parts) =>
+      !Number.isNaN(parts.centre + parts.driverRadius + parts.drivenRadius + ('across' in parts ? parts.across : 0)),
+  );
+
 /** Where every wheel and shaft of a train stands; `undefined` while a pitch or size it needs is missing. */
 export function trainLayout(path: PowerPath): Layout | undefined {
+  if (!isLaidOut(path)) return undefined;
   const rooms = path.stageParts.map(roomOf);
-  const unknown = rooms.some((room) =>
-    Object.values(room).some((value) => typeof value === 'number' && Number.isNaN(value)),
-  );
-  if (unknown) return undefined;
   return layOut(rooms, (path.fitting?.shaft ?? 2 * MOTOR_SHAFT_RADIUS) / 2);
 }
 

@@ -94,6 +94,8 @@ export function layOut(stages: readonly StageRoom[], motorShaftRadius: number): 
 export interface Gap {
   readonly a: string;
   readonly b: string;
+  /** Id of the later stage of the two: the one to turn or move. */
+  readonly stage: string;
   readonly gap: number;
   readonly places: readonly {
     readonly x: number;
@@ -120,6 +122,7 @@ export function gapsOf({ wheels, shafts }: Layout, stageNumber: (id: string) => 
       gaps.push({
         a: nameOf(a),
         b: nameOf(b),
+        stage: b.stage,
         gap: Math.hypot(a.x - b.x, a.y - b.y) - a.tip - b.tip,
         places: [
           { x: a.x, y: a.y, radius: a.tip, plane: a.plane },
@@ -136,6 +139,7 @@ export function gapsOf({ wheels, shafts }: Layout, stageNumber: (id: string) => 
       gaps.push({
         a: nameOf(a),
         b: s === 0 ? 'motor shaft' : `shaft ${s + 1}`,
+        stage: a.stage,
         gap: Math.hypot(a.x - shaft.x, a.y - shaft.y) - a.tip - shaft.radius,
         places: [
           { x: a.x, y: a.y, radius: a.tip, plane: a.plane },

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { JobResult, Link, LinkKind, MachineKind, Output, Stage } from '@rough-gear/core';
+import { worstVerdict } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../composables/useMechanism.js';
 import type { DrawingKind } from './LinkDrawing.vue';
@@ -24,6 +25,8 @@ function collapsed(all: readonly Link[]): readonly Link[] {
     id: stages[0]!.id,
     title: `${stages.length} stages`,
     detail: `${Number(path.value.train.total.toPrecision(3))}:1`,
+    verdict: worstVerdict(stages.flatMap(({ verdict }) => (verdict ? [verdict] : []))),
+    used: Math.max(...stages.map(({ used }) => used ?? 0)),
   };
   return all.flatMap((link) => (link.kind !== 'stage' ? [link] : link === stages[0] ? [whole] : []));
 }
@@ -73,14 +76,22 @@ function drawingOf(link: Link): DrawingKind {
   return DRAWINGS[link.kind];
 }
 
+/** Of several stages the one it is about; where they are one link, that one. */
+const speaksOf = (of: { link: LinkKind; stage?: string }, link: Link): boolean =>
+  of.link === link.kind &&
+  (of.link !== 'stage' ||
+    of.stage === undefined ||
+    of.stage === link.id ||
+    !links.value.some(({ id }) => id === of.stage));
+
 /** What is marked over a link: a check that fails outright, else what gives first in the open situation. */
 function markOn(link: Link, result: JobResult): LinkMark | undefined {
   const { first } = result.ladders[situation.value];
   const failing = result.checks.find((check) => check.verdict === 'gives way');
   if (failing && first?.verdict !== 'gives way') {
-    return failing.link === link.kind ? { text: 'gives way', verdict: 'gives way' } : undefined;
+    return speaksOf(failing, link) ? { text: 'gives way', verdict: 'gives way' } : undefined;
   }
-  return first && first.link === link.kind ? { text: 'gives first', verdict: first.verdict } : undefined;
+  return first && speaksOf(first, link) ? { text: 'gives first', verdict: first.verdict } : undefined;
 }
 </script>
 

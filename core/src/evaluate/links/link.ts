@@ -81,13 +81,14 @@ function judgedStage(path: PowerPath, parts: StageParts, { ladders, checks }: Ju
   const rungs = SITUATIONS.flatMap((id): { verdict: Verdict; multiple?: number }[] => {
     const { demand, rungs: all } = ladders[id];
     if (demand === undefined || !(demand > 0)) return [];
+    const situation = situationOf(path, id);
     return all
       .filter((rung) => rung.link === 'stage')
       .flatMap((rung) => {
         const limit = STAGE_LIMITS.find((candidate) => candidate.id === rung.id);
         if (!limit?.has(parts)) return [];
         if (rung.capacity === undefined) return [{ verdict: rung.verdict }];
-        const multiple = Math.max(0, limit.capacityOf(path, parts, situationOf(path, id))) / demand;
+        const multiple = Math.max(0, limit.capacityOf(path, parts, situation)) / demand;
         return [{ multiple, verdict: verdictOf(multiple, rung.wants, limit.floor?.(path)) }];
       });
   });

@@ -1,5 +1,5 @@
 import { digits } from '../../format/show.js';
-import { trainGaps, trainLayout } from '../../powerpath/trainLayout.js';
+import { isLaidOut, trainGaps, trainLayout } from '../../powerpath/trainLayout.js';
 import type { CheckRule } from '../check.js';
 
 const millimetres = (metres: number): string => `${digits(1000 * metres)} mm`;
@@ -12,7 +12,8 @@ export const clearance: CheckRule = {
   needs: [],
   run: false,
   levers: [],
-  applies: (path) => path.stages.length > 1 && trainLayout(path) !== undefined,
+  applies: (path) => path.stages.length > 1 && isLaidOut(path),
+  stage: (path) => trainGaps(path, trainLayout(path)!)[0]?.stage,
   answer: (path) => {
     const gaps = trainGaps(path, trainLayout(path)!);
     const colliding = gaps.filter(({ gap }) => gap < 0);

@@ -27,7 +27,9 @@ const tick = (at: readonly [number, number]) =>
       class="figures"
       font-size="11"
       fill="var(--ink)"
-      stroke="none"
+      stroke="var(--sheet)"
+      stroke-width="3"
+      paint-order="stroke"
     >
       {{ text }}
     </text>

@@ -27,7 +27,11 @@ const addendum = computed(() => {
 
 const PAD = 3;
 const px = (metres: number) => metres * scale;
-const width = computed(() => px(centre.value + radii.value.driver + radii.value.driven + 2 * addendum.value) + 2 * PAD);
+const width = computed(() =>
+  'driver' in parts
+    ? px(centre.value + radii.value.driver + radii.value.driven + 2 * addendum.value) + 2 * PAD
+    : Math.max(40, 2 * px(radii.value.driver)) + 2 * PAD,
+);
 const left = computed(() => PAD + px(radii.value.driver + addendum.value));
 const right = computed(() => left.value + px(centre.value));
 const middle = computed(() => height / 2);

@@ -15,7 +15,7 @@ function change(teeth: { driver: number; driven: number }): void {
 </script>
 
 <template>
-  <div class="flex items-baseline justify-center gap-2 text-sm whitespace-nowrap">
+  <div class="flex flex-wrap items-baseline justify-center gap-x-2 text-sm">
     <TeethText
       v-if="isToothed(stage)"
       :driver="stage.driver"

@@ -2,7 +2,7 @@
 import { ArrowLeft, ArrowRight, GripVertical, RotateCcw, RotateCw, Trash2 } from '@lucide/vue';
 import type { Stage } from '@rough-gear/core';
 import { useElementSize } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
 import IconButton from '../../../components/IconButton.vue';
 import VerdictRing from '../../../components/VerdictRing.vue';
@@ -23,7 +23,7 @@ const { show } = useDisplay();
 
 const row = ref<HTMLElement>();
 const { width } = useElementSize(row);
-const HEIGHT = 116;
+const HEIGHT = 110;
 const SHAFT_WIDTH = 82;
 
 const order = computed<Stage[]>({
@@ -47,6 +47,16 @@ const scale = computed(() => {
     (HEIGHT - 14) / tallest,
   );
 });
+
+/** In a long train the stage in hand is brought into view. */
+watch(
+  () => stage.value?.id,
+  async (id) => {
+    await nextTick();
+    row.value?.querySelector(`[data-stage="${id}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+  },
+  { immediate: true },
+);
 
 /** Torque, speed and sense after the motor and after every stage, working. */
 const shafts = computed(() => {
@@ -80,8 +90,9 @@ const verdictOf = (id: string) => job.value.links.find((each) => each.id === id)
       <li v-for="(each, i) in order" :key="each.id" class="flex items-stretch">
         <div
           role="group"
+          :data-stage="each.id"
           :aria-label="`Stage ${i + 1}, ${each.name ?? STAGE_NAMES[each.kind]}`"
-          class="squared flex min-w-52 flex-col border p-1"
+          class="squared flex min-w-40 flex-col border p-1"
           :class="stage?.id === each.id ? 'border-2 border-ink' : 'border-hair'"
           @focusin="link = each.id"
         >
