@@ -100,6 +100,8 @@ const largerPitch: Lever = {
       changes: [
         { at: [...here.at, 'pitch'], to: quantityOf(pitch, millimetres(pitch)) },
         { at: [...here.at, isChain ? 'links' : 'beltTeeth'] },
+        // Another size has a strength of its own.
+        { at: [...here.at, 'strength'] },
       ],
       label: isChain ? `Chain ${size!.name}` : `A belt of ${millimetres(pitch)} pitch`,
     };
