@@ -1,3 +1,4 @@
+import { FLOW_NEEDS } from '../limits/needs.js';
 import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
 import { operatingAt } from '../powerpath/operating.js';
 import { lacksOf } from '../powerpath/path.js';
@@ -5,18 +6,7 @@ import type { AnyPath } from '../powerpath/resolve.js';
 
 /** Volts the branch's wire drops while working, and the heat it gives off, W; `undefined` where a figure is missing. */
 export function wireLossOf(path: AnyPath): { readonly drop: number; readonly heat: number } | undefined {
-  const needs = [
-    ...SITUATION_NEEDS.working,
-    'motor',
-    'pack',
-    'wiring',
-    'controller',
-    'driver',
-    'rail',
-    'linkage',
-    'train',
-  ] as const;
-  if (lacksOf(path, needs).length > 0) return undefined;
+  if (lacksOf(path, [...SITUATION_NEEDS.working, ...FLOW_NEEDS]).length > 0) return undefined;
   const { demand, speed } = situationOf(path, 'working');
   const { supplyCurrent } = operatingAt(path, demand, speed);
   if (supplyCurrent === undefined) return undefined;
