@@ -163,7 +163,7 @@ describe('what the train’s desk writes is of the schema', () => {
       most: 40,
       carry: 5,
     });
-    let found: readonly TrainFound[] = [];
+    let found: readonly TrainFound[];
     for (;;) {
       const next = search.next();
       found = next.value.trains;
