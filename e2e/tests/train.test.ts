@@ -149,13 +149,19 @@ test('a chain stops at even links, and says what a wanted distance takes', async
   await page.getByRole('button', { name: /^98 links/ }).click();
   await expect(page.getByTestId('run-length')).toContainText('98 links');
   expect((await stagesOf(heron, 'lift'))[1]).toMatchObject({ links: 98 });
-  // The distance itself, with fixed shafts: then the chain does not close, and that is said.
+  // The distance itself: the next longer chain, and a tensioner for what is left over.
   await page.getByTestId('wanted-centre').fill('210');
   await page.getByTestId('wanted-centre').press('Enter');
   await page.getByRole('button', { name: 'keep the distance, with a tensioner' }).click();
-  await expect(page.getByTestId('checks')).toContainText('chain and belt lengths');
+  await expect(page.getByTestId('run-length')).toContainText('100 links');
+  await expect(page.getByTestId('checks')).not.toContainText('chain and belt lengths');
+  // On fixed shafts a chain a link pair shorter does not close, and that is said.
+  await page.getByRole('combobox', { name: 'slack is taken up by' }).selectOption('fixed');
+  await page.getByRole('button', { name: /^98 links/ }).click();
+  await expect(page.getByTestId('run-length')).toContainText('98 links');
   const stage = (await stagesOf(heron, 'lift'))[1] as ChainStage;
-  expect(stage.centre!.si).toBeCloseTo(0.21, 9);
+  expect(stage).toMatchObject({ links: 98, takeUp: 'fixed' });
+  expect(stage.centre!.si).toBeCloseTo(0.2041, 3);
 });
 
 test('a belt stops at what is sold, and a slack one skips', async ({ heron, page }) => {

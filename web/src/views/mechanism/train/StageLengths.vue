@@ -100,9 +100,15 @@ function typed(event: Event): void {
   const millimetres = Number((event.target as HTMLInputElement).value.replace(',', '.').replace(/\s*mm$/, ''));
   if (millimetres > 0) asked.value = millimetres / 1000;
 }
-/** The wanted distance itself: then a slide or a tensioner has to take up what is left. */
+/** The wanted distance itself, with the next longer length: a tensioner takes up what is left over. */
 function keepAsked(): void {
-  set({ centre: quantityOf(centre.value, `${Number((1000 * centre.value).toPrecision(6))} mm`), takeUp: 'tensioner' });
+  const longer = answers.value.find(({ centre: taut }) => taut >= centre.value);
+  const count = run.value?.kind === 'belt' ? 'beltTeeth' : 'links';
+  set({
+    centre: quantityOf(centre.value, `${Number((1000 * centre.value).toPrecision(6))} mm`),
+    takeUp: 'tensioner',
+    ...(longer ? { [count]: longer.links } : {}),
+  });
   asked.value = undefined;
 }
 
