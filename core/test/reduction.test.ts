@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
   backlashAllowance,
+  beltLadder,
   beltRun,
   bendingStress,
   bendingTorque,
@@ -123,6 +124,22 @@ describe('belts', () => {
     expect(pullPerWidth('round', mm(5))! * mm(15)).toBeCloseTo(270, 9);
     expect(pullPerWidth('modified round', mm(8))! * mm(20)).toBeCloseTo(1200, 9);
     expect(pullPerWidth('round', mm(6))).toBeUndefined();
+  });
+});
+
+describe('a ladder of belts', () => {
+  it('is none where one belt reaches, or where none goes round', () => {
+    const reach = centreForPitches(mm(5), 18, 36, 100)!;
+    expect(beltLadder(mm(5), 18, 36, 100, reach)).toBeUndefined();
+    expect(beltLadder(mm(5), 18, 150, 100, 2)).toBeUndefined();
+  });
+
+  it('goes on by equal steps until it reaches', () => {
+    const [first, step] = [centreForPitches(mm(5), 18, 36, 100)!, centreForPitches(mm(5), 18, 18, 100)!];
+    expect(beltLadder(mm(5), 18, 36, 100, first + 0.001)).toEqual({ middles: 1, reach: first + step });
+    const far = beltLadder(mm(5), 18, 36, 100, 1)!;
+    expect(far.reach).toBeGreaterThanOrEqual(1);
+    expect(far.reach - step).toBeLessThan(1);
   });
 });
 

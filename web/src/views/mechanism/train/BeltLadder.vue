@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { beltMesh, centreForPitches, meshDerating, type BeltParts } from '@rough-gear/core';
+import { beltLadder, beltMesh, centreForPitches, meshDerating, type BeltParts } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 
@@ -15,15 +15,9 @@ const longest = computed(() => {
   const centre = centreForPitches(run.pitch, small, large, teeth);
   return centre === undefined ? undefined : { teeth, centre };
 });
-/** Beyond the longest belt: equal steps of belts on middle shafts with two equal pulleys. */
 const ladder = computed(() => {
-  const wanted = run.wantedCentre ?? run.centre;
-  if (!longest.value || wanted <= longest.value.centre) return undefined;
-  const first = longest.value;
-  const one = centreForPitches(run.pitch, run.driver, run.driver, first.teeth);
-  if (one === undefined) return undefined;
-  const more = Math.ceil((wanted - first.centre) / one);
-  return { more, reach: first.centre + more * one };
+  const { pitch, driver, driven, wantedCentre, centre } = run;
+  return longest.value && beltLadder(pitch, driver, driven, longest.value.teeth, wantedCentre ?? centre);
 });
 </script>
 
@@ -43,8 +37,8 @@ const ladder = computed(() => {
       The longest sold has {{ longest.teeth }} teeth: {{ show(longest.centre, 'length', 4) }} apart.
     </p>
     <p v-if="ladder">
-      One belt is not long enough: a ladder of <b class="figures">{{ ladder.more + 1 }}</b> belts over
-      {{ ladder.more === 1 ? 'a middle shaft' : `${ladder.more} middle shafts` }} with two pulleys of
+      One belt is not long enough: a ladder of <b class="figures">{{ ladder.middles + 1 }}</b> belts over
+      {{ ladder.middles === 1 ? 'a middle shaft' : `${ladder.middles} middle shafts` }} with two pulleys of
       {{ run.driver }} teeth reaches {{ show(ladder.reach, 'length', 4) }}.
     </p>
   </div>
