@@ -6,6 +6,7 @@ import {
   chainSkipPull,
   chainStrength,
   evaluateMechanism,
+  faceWanted,
   mendsFor,
   metBy,
   resolveDcPath,
@@ -60,6 +61,16 @@ describe('a gear tooth', () => {
 
   it('gives at the weaker foot: 16 teeth of 1 mm, 12 mm wide, 250 MPa at rest', () => {
     expect(toothTorque(gears, 0)).toBeCloseTo((250e6 * 0.012 * 0.001 * 0.296 * (0.001 * 16)) / 2, 9);
+  });
+
+  it('has just its margin on the face that is wanted', () => {
+    const face = faceWanted(pathOf(heron), gears, job(heron).ladders)!;
+    const narrow = job(withStage(heron, 0, { face: typed(face) }));
+    const multiples = (['starting', 'working'] as const).map(
+      (id) => narrow.ladders[id].rungs.find((each) => each.id === 'tooth')!.multiple!,
+    );
+    expect(Math.min(...multiples)).toBeCloseTo(1.5, 9);
+    expect(faceWanted(pathOf(heron), { ...gears, driver: 10 }, job(heron).ladders)).toBeUndefined();
   });
 
   it('gives sooner the faster it runs', () => {

@@ -3,6 +3,7 @@ import {
   backlashAllowance,
   bearingPull,
   centreForBacklash,
+  faceWanted,
   lacksOf,
   situationOf,
   SITUATIONS,
@@ -60,17 +61,9 @@ const play = computed(() => {
 });
 
 /** The narrowest face with all its margin in the worst situation, of the same wheels and material. */
-const face = computed(() => {
-  const of = parts.value;
-  const tooth = STAGE_LIMITS.find(({ id }) => id === 'tooth')!;
-  if (of?.kind !== 'teeth' || !tooth.has(of) || !(of.face > 0)) return undefined;
-  const shares = SITUATIONS.flatMap((id) => {
-    const { demand, idle } = job.value.ladders[id];
-    if (idle || !(demand! > 0)) return [];
-    return [(tooth.wants * demand!) / tooth.capacityOf(path.value, of, situationOf(path.value, id))];
-  });
-  return shares.length > 0 ? of.face * Math.max(...shares) : undefined;
-});
+const face = computed(() =>
+  parts.value?.kind === 'teeth' ? faceWanted(path.value, parts.value, job.value.ladders) : undefined,
+);
 </script>
 
 <template>
