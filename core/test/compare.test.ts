@@ -196,7 +196,7 @@ describe('the score card', () => {
   });
 
   it('counts what is owned as paid', () => {
-    const owned = withChange(heron, ['parts', 'motor-1', 'part', 'owned'], true);
+    const owned = withChange(heron, ['parts', 'motor-1', 'part', 'owned'], 2);
     const [own] = scoreCard(owned, 'lift', 'raise', candidatesFor(owned, 'lift', 'raise', shelf));
     expect(own!.numbers.price).toBe(45);
     expect(own!.scores.owned).toBe(1);

@@ -60,7 +60,7 @@ function stepPlan({
 }: StepOptions = {}): Plan {
   return {
     format: 'rough-gear-plan',
-    version: 1,
+    version: 2,
     name: 'table',
     parts: {
       pack: {
@@ -320,7 +320,7 @@ function servoPlan(options: ServoOptions = {}): Plan {
   } = options;
   return {
     format: 'rough-gear-plan',
-    version: 1,
+    version: 2,
     name: 'fingers',
     parts: {
       pack: {

@@ -1,6 +1,7 @@
 import type {
   BoardPart,
   BreakerPart,
+  ChainPart,
   ControllerPart,
   DriverPart,
   MotorKvData,
@@ -17,16 +18,20 @@ import type {
   StepServoPart,
   StepperPart,
   SwitchRow,
+  WirePart,
 } from '@rough-gear/core';
 import Joi from 'joi';
 import type { Writable } from './writable.js';
-import { atLeastOne, efficiency, notNegative, positive, temperature } from './quantity.js';
+import { atLeastOne, efficiency, gauge, notNegative, positive, temperature } from './quantity.js';
 
 const common = {
   name: Joi.string().max(120).required(),
   mass: positive,
   price: notNegative,
-  owned: Joi.boolean(),
+  owned: Joi.number().integer().min(0).max(9999),
+  sealing: Joi.string().valid('open', 'dust and splashes', 'under water'),
+  dirt: Joi.string().valid('clean only', 'some dirt', 'any dirt'),
+  sheet: Joi.string().max(200),
   note: Joi.string().max(500),
 };
 
@@ -255,7 +260,6 @@ export const servoPart = Joi.object<Writable<ServoPart>, true>({
   caseMaterial: Joi.string().valid('plastic', 'part metal', 'metal'),
   bearing: Joi.string().valid('bush', 'one ball bearing', 'two ball bearings'),
   splineTeeth: Joi.number().integer().min(10).max(40),
-  sealing: Joi.string().valid('open', 'dust and splashes', 'under water'),
   inside: Joi.array<{ driver: number; driven: number }[]>().items(gearPair).min(1).max(8),
   rotorInertia: positive,
 })
@@ -288,6 +292,20 @@ export const seriesPart = Joi.object<Writable<SeriesPart>, true>({
   ratedTorque: positive,
 });
 
+export const wirePart = Joi.object<WirePart, true>({
+  ...common,
+  kind: Joi.string().valid('wire').required(),
+  gauge,
+  insulation: temperature,
+});
+
+export const chainPart = Joi.object<ChainPart, true>({
+  ...common,
+  kind: Joi.string().valid('chain').required(),
+  pitch: positive,
+  strength: positive,
+});
+
 /** A schema for each kind of part. A new kind is one more line here. */
 const PARTS = {
   motor: motorPart,
@@ -300,6 +318,8 @@ const PARTS = {
   board: boardPart,
   servo: servoPart,
   series: seriesPart,
+  wire: wirePart,
+  chain: chainPart,
 } satisfies Record<PartKind, Joi.ObjectSchema>;
 
 /** Any part, by its kind. */

@@ -3,8 +3,10 @@ import {
   PLAN_FORMAT,
   PLAN_VERSION,
   type ArmOutput,
+  WANT_IDS,
   type CarriageOutput,
   type Choice,
+  type Claim,
   type DrumOutput,
   type FlywheelOutput,
   type JawOutput,
@@ -14,6 +16,7 @@ import {
   type Mechanism,
   type Output,
   type Plan,
+  type Reason,
   type RollerOutput,
   type SpreadPlan,
   type Stage,
@@ -144,6 +147,27 @@ const spread = Joi.object<SpreadPlan, true>({
   efficiency: share,
 });
 
+const claim = Joi.object<Claim, true>({
+  want: Joi.string()
+    .valid(...WANT_IDS)
+    .required(),
+  then: Joi.number().required(),
+  bound: Joi.number().required(),
+});
+
+const reason = Joi.object<Writable<Reason>, true>({
+  id,
+  writtenAt: Joi.string().isoDate().required(),
+  mechanism: id,
+  job: id,
+  choice: id,
+  chosen: Joi.string().max(300).required(),
+  over: Joi.string().max(300).required(),
+  claims: Joi.array<Claim[]>().items(claim).max(20).required(),
+  gaveUp: Joi.string().max(300),
+  why: Joi.string().max(500),
+});
+
 /** The plan document: what the API, the file import and the command line all hold to. */
 export const planSchema = Joi.object<Writable<Plan>, true>({
   format: Joi.string().valid(PLAN_FORMAT).required(),
@@ -157,4 +181,5 @@ export const planSchema = Joi.object<Writable<Plan>, true>({
     .required(),
   supply: Joi.array<SupplyNode[]>().items(supplyNode).min(1).max(80).required(),
   mechanisms: Joi.array<Mechanism[]>().items(mechanism).max(40).required(),
+  reasons: Joi.array<Reason[]>().items(reason).max(200),
 });

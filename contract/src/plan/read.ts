@@ -1,5 +1,6 @@
 import type { Plan } from '@rough-gear/core';
 import type { ValidationErrorItem } from 'joi';
+import { migrate } from './migrate.js';
 import { planSchema } from './plan.js';
 import { checkReferences } from './references.js';
 
@@ -17,7 +18,7 @@ export type PlanRead =
  * and the command line. From the second version on, older documents are brought up to date here first.
  */
 export function readPlan(document: unknown): PlanRead {
-  const { error, value } = planSchema.validate(document, {
+  const { error, value } = planSchema.validate(migrate(document), {
     abortEarly: false,
     convert: false,
     errors: { wrap: { label: false } },

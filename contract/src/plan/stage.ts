@@ -32,6 +32,8 @@ const common = {
   direction: anyQuantity,
   plane: Joi.number().integer().min(1).max(20),
   stock: Joi.string().max(120),
+  mass: positive,
+  price: notNegative,
 };
 
 const teeth = Joi.number().integer().min(6).max(400).required();

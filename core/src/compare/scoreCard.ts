@@ -15,6 +15,7 @@ import { resolveDcPath } from '../powerpath/resolve.js';
 import { constantsOf } from '../sizing/constantsOf.js';
 import type { Shelved } from '../sizing/propose.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
+import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
 /** What machines are weighed by; the first six decide, the rest is folded. */
@@ -245,10 +246,10 @@ export function scoreCard(
 
 function numbersOf({ motor, controller }: Candidate, path: DcPath): CandidateScore['numbers'] {
   const { drive } = path;
-  const price = motor.owned ? 0 : motor.price?.si;
-  const controllerPrice = controller.owned ? 0 : controller.price?.si;
+  const motorsPrice = stillToPay(motor, drive.motors);
+  const controllersPrice = stillToPay(controller, drive.motors);
   const cost =
-    price === undefined || controllerPrice === undefined ? {} : { price: drive.motors * (price + controllerPrice) };
+    motorsPrice === undefined || controllersPrice === undefined ? {} : { price: motorsPrice + controllersPrice };
   if (lacksOf(path, [...SITUATION_NEEDS.working, 'motor', 'pack', 'wiring', 'controller', 'train']).length > 0)
     return cost;
   const working = situationOf(path, 'working');

@@ -8,6 +8,7 @@ import type { ServoPath } from '../powerpath/servoPath.js';
 import { freshId } from '../limits/mends/leverTools.js';
 import { deadbandAngle } from '../servo/precision.js';
 import type { Shelved } from '../sizing/proposal.js';
+import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
 /** What servos are weighed by; the first six decide, the rest is folded. */
@@ -256,7 +257,7 @@ export function servoScores(
 /** A deadband of half a degree halves the score. */
 const FINE = 0.5 * (Math.PI / 180);
 
-const priceOf = (part: ServoPart): number | undefined => (part.owned ? 0 : part.price?.si);
+const priceOf = (part: ServoPart): number | undefined => stillToPay(part, 1);
 
 function torquePerMass(part: ServoPart, path: ServoPath): number | undefined {
   const mass = part.mass?.si;

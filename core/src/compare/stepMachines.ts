@@ -13,6 +13,7 @@ import { resolvePath } from '../powerpath/resolve.js';
 import { freshId } from '../limits/mends/leverTools.js';
 import { packOf, type Shelved } from '../sizing/proposal.js';
 import { driverFor } from '../sizing/proposeStep.js';
+import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
 /** One way to turn an axis by pulses, beside others on the very same job. */
@@ -137,7 +138,7 @@ function rowOf(
   const headline = headlineOf([result]);
   const { drive } = currentChoice(mechanism);
   const parts = drive.kind === 'step' ? [drive.motor, drive.driver].map((part) => changed.parts[part]?.part) : [];
-  const prices = parts.map((part) => (part?.owned ? 0 : part?.price?.si));
+  const prices = parts.map((part) => part && stillToPay(part, 1));
   const masses = parts.map((part) => part?.mass?.si);
   const sum = (values: readonly (number | undefined)[]): number | undefined =>
     values.every((value) => value !== undefined) ? values.reduce<number>((all, value) => all + value, 0) : undefined;

@@ -10,6 +10,7 @@ import { countOf, currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
 import { operatingAt } from '../powerpath/operating.js';
 import { lacksOf, motorSpeed } from '../powerpath/path.js';
 import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
+import { stillToPay } from '../wants/stockOf.js';
 
 /** One way to change a design, to be compared with others. */
 export interface Variant {
@@ -113,11 +114,9 @@ function costOf(plan: Plan, mechanismId: string): Pick<VariantResult, 'mass' | '
   const motors = countOf(drive);
   const parts = partIdsOf(drive).map((id) => plan.parts[id]?.part);
   const masses = parts.map((part) => part?.mass?.si);
-  const prices = parts.map((part) => (part?.owned ? 0 : part?.price?.si));
+  const prices = parts.map((part) => part && stillToPay(part, motors));
   const sum = (values: readonly (number | undefined)[]) =>
-    values.every((value) => value !== undefined)
-      ? values.reduce<number>((all, value) => all + value, 0) * motors
-      : undefined;
+    values.every((value) => value !== undefined) ? values.reduce<number>((all, value) => all + value, 0) : undefined;
   // A controller rarely says its mass; the motor's alone still tells them apart.
   const mass = masses[0] === undefined ? undefined : motors * (masses[0] + (masses[1] ?? 0));
   const price = sum(prices);

@@ -104,7 +104,8 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   };
 }
 
-function idleBecause(path: PowerPath, id: SituationId, demand: number): Ladder['idle'] {
+/** Why the motor has nothing to do in a situation; `undefined` where it has. */
+export function idleBecause(path: PowerPath, id: SituationId, demand: number): Ladder['idle'] {
   if (demand <= 0) return 'no load';
   if (id !== 'holding') return undefined;
   if (path.holder === 'ratchet') return 'held by ratchet';

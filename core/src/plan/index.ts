@@ -6,4 +6,5 @@ export * from './plan.js';
 export * from './quantity.js';
 export * from './stage.js';
 export * from './supply.js';
+export * from './want.js';
 export * from './quantityOf.js';

@@ -3,13 +3,23 @@ import type { GearMaterial } from '../reduction/gearPair.js';
 import type { ShaftMaterial } from '../reduction/shaft.js';
 import type { Quantity } from './quantity.js';
 
+/** What its case keeps out. */
+export type Sealing = 'open' | 'dust and splashes' | 'under water';
+
+/** Where it lives long: sand and swarf end open bearings, brushes and gears. */
+export type DirtStood = 'clean only' | 'some dirt' | 'any dirt';
+
 interface PartBase {
   readonly name: string;
   readonly mass?: Quantity;
   /** In whatever money the team counts in. */
   readonly price?: Quantity;
-  /** Lying on the shelf already: it costs nothing more. */
-  readonly owned?: boolean;
+  /** How many lie on the shelf already: they cost nothing more. */
+  readonly owned?: number;
+  readonly sealing?: Sealing;
+  readonly dirt?: DirtStood;
+  /** File or page of the data sheet its figures were read from. */
+  readonly sheet?: string;
   readonly note?: string;
 }
 
@@ -261,7 +271,6 @@ export interface ServoPart extends PartBase {
   readonly bearing?: 'bush' | 'one ball bearing' | 'two ball bearings';
   /** Teeth of the spline that carries the horn. */
   readonly splineTeeth?: number;
-  readonly sealing?: 'open' | 'dust and splashes' | 'under water';
   /** Stages of the gears inside, driven over driver, motor first. */
   readonly inside?: readonly { readonly driver: number; readonly driven: number }[];
   /** Of the motor inside. */
@@ -287,6 +296,22 @@ export interface SeriesPart extends PartBase {
   readonly ratedTorque?: Quantity;
 }
 
+/** Wire by the metre. */
+export interface WirePart extends PartBase {
+  readonly kind: 'wire';
+  readonly gauge?: Quantity;
+  /** What its insulation is made for, °C. */
+  readonly insulation?: Quantity;
+}
+
+/** Roller chain by the length; mass and price are those of a metre. */
+export interface ChainPart extends PartBase {
+  readonly kind: 'chain';
+  readonly pitch?: Quantity;
+  /** Pull at which it breaks; the size's own where absent. */
+  readonly strength?: Quantity;
+}
+
 export type Part =
   | MotorPart
   | PackPart
@@ -297,7 +322,9 @@ export type Part =
   | DriverPart
   | BoardPart
   | ServoPart
-  | SeriesPart;
+  | SeriesPart
+  | WirePart
+  | ChainPart;
 export type PartKind = Part['kind'];
 
 /** Every kind of part there is. */
@@ -312,6 +339,8 @@ export const PART_KINDS = Object.keys({
   board: true,
   servo: true,
   series: true,
+  wire: true,
+  chain: true,
 } satisfies Record<PartKind, true>) as readonly PartKind[];
 
 /** A plan carries copies of its parts, so that it stands without the shelf it took them from. */

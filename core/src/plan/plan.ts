@@ -3,6 +3,7 @@ import type { PartCopy } from './part.js';
 import type { Quantity } from './quantity.js';
 import type { Stage } from './stage.js';
 import type { SupplyNode } from './supply.js';
+import type { WantId } from './want.js';
 
 /** What keeps a lifted load up when the power goes. */
 export type Holder = 'nothing' | 'brake' | 'ratchet' | 'stage';
@@ -250,7 +251,7 @@ export interface Mechanism {
 }
 
 export const PLAN_FORMAT = 'rough-gear-plan';
-export const PLAN_VERSION = 1;
+export const PLAN_VERSION = 2;
 
 /** How a day goes: matches of a length, with rests between. */
 export interface MatchPlan {
@@ -269,6 +270,32 @@ export interface SpreadPlan {
   readonly efficiency?: Quantity;
 }
 
+/** What a choice was made on: a figure then, and where it stops being so. */
+export interface Claim {
+  readonly want: WantId;
+  readonly then: number;
+  /** The other's figure, or what the job asks: past it the claim is no longer true. */
+  readonly bound: number;
+}
+
+/** Why something was chosen: one line of the plan's log. */
+export interface Reason {
+  readonly id: string;
+  /** ISO 8601 */
+  readonly writtenAt: string;
+  readonly mechanism: string;
+  readonly job: string;
+  readonly choice: string;
+  /** What was chosen, and over what, in words. */
+  readonly chosen: string;
+  readonly over: string;
+  readonly claims: readonly Claim[];
+  /** What it is worse in, in words. */
+  readonly gaveUp?: string;
+  /** The person's own sentence. */
+  readonly why?: string;
+}
+
 /** The document: one robot's plan. */
 export interface Plan {
   readonly format: typeof PLAN_FORMAT;
@@ -280,6 +307,8 @@ export interface Plan {
   readonly parts: Readonly<Record<string, PartCopy>>;
   readonly supply: readonly SupplyNode[];
   readonly mechanisms: readonly Mechanism[];
+  /** Why things are as they are, the oldest first. */
+  readonly reasons?: readonly Reason[];
 }
 
 /** The drive of a choice that plain motors turn. Throws for any other machine: who asks must have looked. */

@@ -31,6 +31,9 @@ interface StageBase {
   readonly plane?: number;
   /** Name of the stock its wheels come from. */
   readonly stock?: string;
+  /** Of its wheels and what runs between them; not counted where absent. */
+  readonly mass?: Quantity;
+  readonly price?: Quantity;
 }
 
 /** A ratio that is known as one number, such as a gearbox bought whole. */

@@ -25,6 +25,8 @@ export interface Shelved {
   readonly id: string;
   readonly revision: number;
   readonly part: Part;
+  /** What others here use: help and spares are near. */
+  readonly common?: boolean;
 }
 
 export interface Proposal {

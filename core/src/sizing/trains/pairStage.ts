@@ -20,7 +20,17 @@ const isShaftMaterial = (material: string | undefined): material is ShaftMateria
   material !== undefined && material in SHAFT_ALLOWABLE;
 
 /** A pair off the shelf as a stage of the plan, with the series' figures and their source. */
-export function pairStage({ kind, stock, driver, driven, ratio, run }: Omit<WheelPair, 'carries'>, id: string): Stage {
+export function pairStage(pair: Omit<WheelPair, 'carries'>, id: string): Stage {
+  const { mass, price, stock } = pair;
+  const estimated = (si: number, as: string): Quantity => ({ si, as, source: 'estimated', from: stock.part.name });
+  return {
+    ...wheelsOf(pair, id),
+    ...(mass > 0 ? { mass: estimated(mass, `${digits(mass)} kg`) } : {}),
+    ...(price > 0 ? { price: estimated(price, digits(price, 4)) } : {}),
+  };
+}
+
+function wheelsOf({ kind, stock, driver, driven, ratio, run }: Omit<WheelPair, 'carries'>, id: string): Stage {
   const { part } = stock;
   const { name } = part;
   const pitch = given(part.pitch, name);

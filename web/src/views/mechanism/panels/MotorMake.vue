@@ -67,14 +67,6 @@ const SHAFTS = [
       />
       has sensors
     </label>
-    <label class="flex items-center gap-1.5 self-end text-xs">
-      <input
-        type="checkbox"
-        class="size-4"
-        :checked="part.owned ?? false"
-        @change="set('owned', ($event.target as HTMLInputElement).checked)"
-      />
-      owned already
-    </label>
+    <CountField :value="part.owned ?? 0" label="owned" :most="9999" @change="set('owned', $event || undefined)" />
   </div>
 </template>

@@ -34,6 +34,10 @@ export function partSummary(part: Part): string {
     }
     case 'series':
       return `${part.of}${part.pitch ? ` · ${part.pitch.as}` : ''} · ${part.sizes.length} sizes, ${Math.min(...part.sizes)} to ${Math.max(...part.sizes)}`;
+    case 'wire':
+      return `${text(part.gauge, 'gauge')} · ${part.price ? `${part.price.as} a metre` : 'price not said'}`;
+    case 'chain':
+      return `${text(part.pitch, 'length')} pitch · breaks at ${text(part.strength, 'force')}`;
     case 'breaker':
       return `${{ snap: 'snap-action', main: 'main', fuse: 'blade fuse' }[part.type]} · ${text(part.rated, 'current')}`;
   }

@@ -1,0 +1,39 @@
+import type { Plan } from '../plan/plan.js';
+import type { Shelved } from '../sizing/proposal.js';
+import type { CommonHere } from '../wants/measure.js';
+import { sameKey, usedElsewhere } from '../wants/stockOf.js';
+import { judgeAt, type Found } from './found.js';
+import { drivesOf } from './drives.js';
+import { costsOf, Front } from './front.js';
+import type { ShortlistQuery } from './query.js';
+import { trialOf } from './trial.js';
+
+/** The front by judging every drive at every given total in full, for proof only: slow. */
+export function everyCandidate(
+  plan: Plan,
+  query: ShortlistQuery,
+  shelf: readonly Shelved[],
+  totalsOf: (driveKey: string) => readonly number[],
+): { readonly front: readonly Found[]; readonly held: number; readonly tried: number } {
+  const mechanism = plan.mechanisms.find(({ id }) => id === query.mechanismId)!;
+  const common: CommonHere = new Set(
+    shelf.filter((item) => item.common).map((item) => sameKey({ shelfId: item.id, part: item.part })),
+  );
+  const used = usedElsewhere(plan, mechanism.id);
+  const front = new Front<Found>();
+  let [held, tried] = [0, 0];
+  for (const option of drivesOf(plan, mechanism, query, shelf)) {
+    const trial = trialOf(plan, mechanism, query, option);
+    for (const total of trial.open ? totalsOf(option.key) : [trial.jobs[0]!.path.train.total]) {
+      tried++;
+      const answer = judgeAt(trial, total, query.jobId, common, used);
+      if ('fell' in answer) continue;
+      const { price, mass } = answer.holds.figures;
+      if (query.mostPrice !== undefined && !((price ?? Infinity) <= query.mostPrice)) continue;
+      if (query.mostMass !== undefined && !((mass ?? Infinity) <= query.mostMass)) continue;
+      held++;
+      front.offer(answer.holds, costsOf(query.wants, answer.holds.figures));
+    }
+  }
+  return { front: front.items(), held, tried };
+}

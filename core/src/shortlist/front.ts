@@ -1,0 +1,34 @@
+import { costOf, dominates, type Figures } from '../wants/wants.js';
+import type { WantId } from '../plan/want.js';
+
+/** Costs of some figures, in the order of the wants. */
+export const costsOf = (wants: readonly WantId[], figures: Figures): readonly number[] =>
+  wants.map((want) => costOf(want, figures));
+
+/** Designs of which none is beaten by another: a new one throws out what it beats. */
+export class Front<T> {
+  private members: { readonly item: T; readonly costs: readonly number[] }[] = [];
+
+  /** Whether some member is at least as good in everything, and better in something. */
+  beats(costs: readonly number[]): boolean {
+    return this.members.some((member) => dominates(member.costs, costs));
+  }
+
+  /** Takes an item in. Gives back how many it threw out; `undefined` where it is beaten itself. */
+  offer(item: T, costs: readonly number[]): number | undefined {
+    if (this.beats(costs)) return undefined;
+    const before = this.members.length;
+    this.members = this.members.filter((member) => !dominates(costs, member.costs));
+    const out = before - this.members.length;
+    this.members.push({ item, costs });
+    return out;
+  }
+
+  isEmpty(): boolean {
+    return this.members.length === 0;
+  }
+
+  items(): readonly T[] {
+    return this.members.map(({ item }) => item);
+  }
+}

@@ -1,0 +1,11 @@
+export * from './found.js';
+export * from './drives.js';
+export * from './everyCandidate.js';
+export type { FallenGroup } from './fallen.js';
+export * from './front.js';
+export * from './merge.js';
+export * from './query.js';
+export * from './rank.js';
+export * from './ratios.js';
+export * from './search.js';
+export { totalIsOpen, totalChanges } from './trial.js';

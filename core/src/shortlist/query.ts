@@ -1,0 +1,25 @@
+import type { WantId } from '../plan/want.js';
+
+/** Everything on the shelf that could turn it, or only a motor that takes the place of the one that is there. */
+export type Scope = 'everything' | 'drop-in';
+
+/** What is searched, and what the designs found are compared by. */
+export interface ShortlistQuery {
+  readonly mechanismId: string;
+  /** The job whose time and currents are compared; what holds is judged over all. */
+  readonly jobId: string;
+  readonly scope: Scope;
+  /** Only what lies on the shelf and is not used elsewhere, in the number it takes. */
+  readonly ownedOnly: boolean;
+  readonly mostMotors: number;
+  /** The robot's own pack, or every pack on the shelf: another pack is another for all its mechanisms. */
+  readonly packs: 'mine' | 'shelf';
+  /** Least and greatest total that is tried. */
+  readonly from: number;
+  readonly to: number;
+  /** What may not be passed, whatever else is better. */
+  readonly mostPrice?: number;
+  readonly mostMass?: number;
+  /** What designs are compared by: a design that is worse in some and better in none is beaten. */
+  readonly wants: readonly WantId[];
+}

@@ -1,0 +1,3 @@
+export * from './measure.js';
+export * from './stockOf.js';
+export * from './wants.js';

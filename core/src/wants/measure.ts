@@ -1,0 +1,117 @@
+import { headlineOf, judge, type Headline, type JobResult } from '../evaluate/mechanism.js';
+import { leastOutputSpeed } from '../limits/checks/slowControl.js';
+import { SITUATIONS } from '../limits/situation.js';
+import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
+import type { Stage } from '../plan/stage.js';
+import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
+import { lacksOf } from '../powerpath/path.js';
+import { piecesOf, sameKey, stillToPay, toBuy, usedElsewhere } from './stockOf.js';
+import type { Figures } from './wants.js';
+
+/** A design judged in full, and what it measures. */
+export interface MeasuredDesign {
+  readonly headline: Headline;
+  readonly figures: Figures;
+  /** A ladder of some job that cannot be told for want of a figure. */
+  readonly unknown?: string;
+}
+
+/** Parts whose mass and price are counted beside the drive's own: wheels bought with the design. */
+export interface Extra {
+  readonly mass: number;
+  readonly price: number;
+}
+
+/** Marks of the shelf that a plan does not carry: what others here use, by `sameKey`. */
+export type CommonHere = ReadonlySet<string>;
+
+/**
+ * Judges a mechanism by the choice in force, over all jobs, as its screen does; time and currents are those of one job.
+ * Throws where the mechanism has no such job.
+ */
+export function measure(
+  plan: Plan,
+  mechanism: Mechanism,
+  jobId: string,
+  commonHere: CommonHere = new Set(),
+  used: ReadonlyMap<string, number> = usedElsewhere(plan, mechanism.id),
+): MeasuredDesign {
+  const judged = mechanism.jobs.map((job) => {
+    const path = resolvePath(plan, mechanism, job.id);
+    return { path, result: judge(path) };
+  });
+  const asked = judged.find(({ path }) => path.job.id === jobId);
+  if (!asked) throw new Error(`mechanism ${mechanism.name} has no job ${jobId}`);
+  const results = judged.map(({ result }) => result);
+  const unknown = results
+    .flatMap(({ ladders }) => SITUATIONS.map((id) => ladders[id]))
+    .find(({ verdict }) => verdict === 'not known');
+  return {
+    headline: headlineOf(results),
+    figures: {
+      ...motionFigures(asked.path, asked.result, results),
+      ...stockFigures(plan, mechanism, commonHere, used),
+    },
+    ...(unknown ? { unknown: unknown.lacks[0]?.label ?? 'a figure' } : {}),
+  };
+}
+
+/** Time and current of one job, and the least multiple over all. */
+function motionFigures(path: AnyPath, { run }: JobResult, all: readonly JobResult[]): Figures {
+  const multiples = all.flatMap(({ ladders }) => SITUATIONS.map((id) => ladders[id].first?.multiple));
+  const known = multiples.filter((multiple) => multiple !== undefined);
+  const slow = slowestOf(path);
+  return {
+    ...(run?.outcome === 'arrived' ? { time: run.time } : {}),
+    ...(run ? { current: run.peakSupplyCurrent } : {}),
+    ...(known.length > 0 ? { margin: Math.min(...known) } : {}),
+    ...(slow === undefined ? {} : { slow }),
+  };
+}
+
+/** The slowest speed kept steadily, of the load itself; a motor that counts steps has none. */
+export function slowestOf(path: AnyPath): number | undefined {
+  if (path.machine !== 'dc') return 0;
+  const lacks = lacksOf(path, ['creep', 'motor', 'pack', 'wiring', 'controller', 'train', 'output']);
+  return lacks.length > 0 ? undefined : leastOutputSpeed(path) * path.asked.perCoordinate;
+}
+
+/** What it weighs, what is still to be paid and bought, and what is in common with others. */
+export function stockFigures(
+  plan: Plan,
+  mechanism: Mechanism,
+  commonHere: CommonHere,
+  used: ReadonlyMap<string, number>,
+): Figures {
+  const choice = currentChoice(mechanism);
+  let [mass, price, bought, common]: [number | undefined, number | undefined, number, number] = [0, 0, 0, 0];
+  piecesOf(choice.drive).forEach(([id, pieces], i) => {
+    const copy = plan.parts[id];
+    if (!copy) return;
+    const key = sameKey(copy);
+    const missing = toBuy(pieces, copy.part.owned, used.get(key));
+    bought += missing;
+    if (used.has(key) || commonHere.has(key)) common++;
+    // A controller rarely says its mass; without the motor's there is none to tell.
+    const each = copy.part.mass?.si ?? (i === 0 ? undefined : 0);
+    mass = mass === undefined || each === undefined ? undefined : mass + pieces * each;
+    price = plus(price, stillToPay(copy.part, pieces, used.get(key)));
+  });
+  const stages = wheelsOf(choice.stages);
+  mass = plus(mass, stages.mass);
+  price = plus(price, stages.price);
+  return {
+    ...(mass === undefined ? {} : { mass }),
+    ...(price === undefined ? {} : { price }),
+    bought,
+    common,
+  };
+}
+
+const plus = (a: number | undefined, b: number | undefined) => (a === undefined || b === undefined ? undefined : a + b);
+
+/** Wheels bought with a train say what they weigh and cost; others are not counted. */
+const wheelsOf = (stages: readonly Stage[]): Extra => ({
+  mass: stages.reduce((sum, { mass }) => sum + (mass?.si ?? 0), 0),
+  price: stages.reduce((sum, { price }) => sum + (price?.si ?? 0), 0),
+});

@@ -1,0 +1,34 @@
+import { countOf, currentChoice, partIdsOf, type MachineDrive, type Plan } from '../plan/plan.js';
+import type { Part, PartCopy } from '../plan/part.js';
+
+/** What makes two copies the same part: where they were taken from, else their name. */
+export const sameKey = ({ shelfId, part }: Pick<PartCopy, 'shelfId' | 'part'>): string =>
+  shelfId ?? `${part.kind}:${part.name}`;
+
+/** How many pieces of each part a drive takes: one board serves all motors. */
+export const piecesOf = (drive: MachineDrive): readonly (readonly [partId: string, pieces: number])[] =>
+  partIdsOf(drive).map((id) => [id, countOf(drive)] as const);
+
+/** Pieces of each part that the plan's other mechanisms take in the choices in force, by `sameKey`. */
+export function usedElsewhere(plan: Plan, mechanismId: string): ReadonlyMap<string, number> {
+  const used = new Map<string, number>();
+  for (const mechanism of plan.mechanisms) {
+    if (mechanism.id === mechanismId) continue;
+    for (const [id, pieces] of piecesOf(currentChoice(mechanism).drive)) {
+      const copy = plan.parts[id];
+      if (copy) used.set(sameKey(copy), (used.get(sameKey(copy)) ?? 0) + pieces);
+    }
+  }
+  return used;
+}
+
+/** Pieces that are still to be bought: what is owned and not used elsewhere is there. */
+export const toBuy = (pieces: number, owned: number | undefined, used: number | undefined): number =>
+  Math.max(0, pieces - Math.max(0, (owned ?? 0) - (used ?? 0)));
+
+/** What so many pieces of a part still cost; `undefined` where some must be bought and the price is not known. */
+export function stillToPay(part: Part, pieces: number, used = 0): number | undefined {
+  const missing = toBuy(pieces, part.owned, used);
+  if (missing === 0) return 0;
+  return part.price === undefined ? undefined : missing * part.price.si;
+}
