@@ -50,19 +50,19 @@ export function leastTime(path: DcPath): number {
   return Number.isFinite(least) ? least : 0;
 }
 
-/** What a job's run says: why it fails, or its time and current. */
-export type Ran = { readonly gives: string } | { readonly figures: Figures };
+/** What a job's run says: why it fails and how nearly, or its time and current. */
+export type Ran = { readonly gives: string; readonly multiple: number } | { readonly figures: Figures };
 
 /** Runs the job that is compared. */
 export const runCompared = (trial: Trial, total: number, jobId: string): Ran =>
   runJob(jobOf(trial, jobId), trial, total);
 
-/** Runs the others, and gives back why one fails. */
-export function othersFail(trial: Trial, total: number, jobId: string): string | undefined {
+/** Runs the others, and gives back why one fails; `undefined` where none does. */
+export function othersFail(trial: Trial, total: number, jobId: string): Extract<Ran, { gives: string }> | undefined {
   const compared = jobOf(trial, jobId);
   for (const job of trial.jobs) {
     const ran = job === compared ? undefined : runJob(job, trial, total);
-    if (ran && 'gives' in ran) return ran.gives;
+    if (ran && 'gives' in ran) return ran;
   }
   return undefined;
 }
@@ -72,7 +72,8 @@ function runJob(job: TrialJob, trial: Trial, total: number): Ran {
   const run = runOf(path);
   for (const rule of machineOf(path).checks) {
     if (!rule.run || rule.stage !== undefined || !rule.applies(path)) continue;
-    if (checkOf(rule, path, run).verdict === 'gives way') return { gives: rule.name };
+    const check = checkOf(rule, path, run);
+    if (check.verdict === 'gives way') return { gives: rule.name, multiple: check.multiple ?? 0 };
   }
   if (!run) return { figures: {} };
   return {

@@ -7,7 +7,7 @@ import { judgeAt, type Found } from './found.js';
 import { drivesOf, type DriveOption } from './drives.js';
 import { Fallen, type FallenGroup } from './fallen.js';
 import { costsOf, Front } from './front.js';
-import { atBest, othersFail, runCompared } from './optimist.js';
+import { atBest, othersFail, runCompared, type Ran } from './optimist.js';
 import type { ShortlistQuery } from './query.js';
 import { between, totalsBetween, tryTotals } from './ratios.js';
 import { glance, neverBecause, trialOf, type Glance, type Trial } from './trial.js';
@@ -55,6 +55,28 @@ interface Hopeful {
   readonly costs: readonly number[];
 }
 
+/** A drive and the totals of it that were tried. */
+interface TriedDrive {
+  readonly trial: Trial;
+  readonly stock: Figures;
+  totals: readonly number[];
+}
+
+/** What became of a candidate; of one that fell after a run, at how many times what was asked. */
+type Decided = 'holds or is beaten' | { readonly fellAt: number };
+
+/** A drive that comes as near as this to what is asked may hold between two steps. */
+const NEARLY = 0.85;
+
+/** The totals in the middle between one that was tried and its two neighbours. */
+function finerAround(totals: readonly number[], total: number): readonly number[] {
+  const at = totals.indexOf(total);
+  return [
+    [totals[at - 1], total],
+    [total, totals[at + 1]],
+  ].flatMap(([low, high]) => (low === undefined || high === undefined ? [] : (between(low, high) ?? [])));
+}
+
 /**
  * Searches the shelf for designs of a mechanism. Each drive at each total is excluded by a bound or judged in full, by
  * the functions the screen uses. Yields now and then; the same question has the same answer, whatever the shelf's order.
@@ -77,8 +99,8 @@ export function* searchShortlist(
   const grid = totalsBetween(query.from, query.to);
   const front = new Front<Found>();
   const fallen = new Fallen();
-  /** Totals tried of each drive that something of is at the front. */
-  const triedOf = new Map<string, { readonly trial: Trial; readonly stock: Figures; totals: readonly number[] }>();
+  /** Totals tried of each drive that some bound did not exclude at every total. */
+  const triedOf = new Map<string, TriedDrive>();
   let [tried, judged, beaten, looked] = [0, 0, 0, 0];
 
   const soFar = (done: boolean): Shortlist => ({
@@ -128,42 +150,70 @@ export function* searchShortlist(
   };
 
   /** Decides what may hold: beaten at its very best, beaten or failing once run, or judged in full. */
-  const decide = ({ trial, total, stock, multiple, costs }: Hopeful): void => {
+  const decide = ({ trial, total, stock, multiple, costs }: Hopeful): Decided => {
+    const fell = ({ gives, multiple: nearly }: Extract<Ran, { gives: string }>): Decided => {
+      fallen.add(gives, trial.option.key, 1);
+      return { fellAt: nearly };
+    };
     if (front.beats(costs)) {
       beaten++;
-      return;
+      return 'holds or is beaten';
     }
     const ran = runCompared(trial, total, jobId);
-    if ('gives' in ran) {
-      fallen.add(ran.gives, trial.option.key, 1);
-      return;
-    }
+    if ('gives' in ran) return fell(ran);
     const best = { ...atBest(trial, total, jobId, multiple, stock), ...ran.figures };
     if (front.beats(costsOf(wants, best))) {
       beaten++;
-      return;
+      return 'holds or is beaten';
     }
     const fails = othersFail(trial, total, jobId);
-    if (fails !== undefined) {
-      fallen.add(fails, trial.option.key, 1);
-      return;
-    }
+    if (fails) return fell(fails);
     judged++;
     const answer = judgeAt(trial, total, jobId, common, used);
-    if ('fell' in answer) fallen.add(answer.fell, trial.option.key, 1);
-    else beaten += front.offer(answer.holds, costsOf(wants, answer.holds.figures)) ?? 1;
+    if ('fell' in answer) return fell({ gives: answer.fell, multiple: 0 });
+    beaten += front.offer(answer.holds, costsOf(wants, answer.holds.figures)) ?? 1;
+    return 'holds or is beaten';
+  };
+
+  /** Tries a total between those that were tried of a drive. */
+  const tryFiner = (drive: TriedDrive, total: number): Decided => {
+    drive.totals = [...drive.totals, total].sort((a, b) => a - b);
+    tried++;
+    const answer = glance(drive.trial, total);
+    if ('multiple' in answer) return decide(hopefulAt(drive.trial, drive.stock, total, answer.multiple));
+    fallen.add(answer.gives, drive.trial.option.key, 1);
+    return { fellAt: 0 };
+  };
+
+  /** A drive of which no total holds, but one nearly does: it may between that and its neighbours. */
+  const lookCloser = (drive: TriedDrive, nearest: { readonly total: number; readonly multiple: number }): void => {
+    let best = nearest;
+    for (let round = 0; round < ROUNDS && best.multiple >= NEARLY; round++) {
+      for (const total of finerAround(drive.totals, best.total)) {
+        const decided = tryFiner(drive, total);
+        if (decided === 'holds or is beaten') return;
+        if (decided.fellAt > best.multiple) best = { total, multiple: decided.fellAt };
+      }
+    }
   };
 
   while (looked < drives.length) {
     const group = drives.slice(looked, looked + (looked === 0 ? DRIVES_FIRST : DRIVES_TOGETHER));
     const hopeful = group.flatMap(lookAt);
     looked += group.length;
-    let decided = 0;
+    let count = 0;
+    const nearest = new Map<string, { total: number; multiple: number } | 'held'>();
     for (const one of mostHopefulFirst(hopeful)) {
       const empty = front.isEmpty();
-      decide(one);
-      if (++decided % SLICE === 0 || (empty && !front.isEmpty())) yield soFar(false);
+      const decided = decide(one);
+      const { key } = one.trial.option;
+      const best = nearest.get(key);
+      if (decided === 'holds or is beaten') nearest.set(key, 'held');
+      else if (best !== 'held' && decided.fellAt > (best?.multiple ?? 0))
+        nearest.set(key, { total: one.total, multiple: decided.fellAt });
+      if (++count % SLICE === 0 || (empty && !front.isEmpty())) yield soFar(false);
     }
+    for (const [key, best] of nearest) if (best !== 'held') lookCloser(triedOf.get(key)!, best);
     yield soFar(false);
   }
 
@@ -173,18 +223,7 @@ export function* searchShortlist(
       const best = bestIn(front.items(), want);
       const drive = best && triedOf.get(driveKey(best));
       if (!drive?.trial.open) continue;
-      const at = drive.totals.indexOf(best!.total);
-      const finer = [
-        [drive.totals[at - 1], best!.total],
-        [best!.total, drive.totals[at + 1]],
-      ].flatMap(([low, high]) => (low === undefined || high === undefined ? [] : (between(low, high) ?? [])));
-      drive.totals = [...drive.totals, ...finer].sort((a, b) => a - b);
-      for (const total of finer) {
-        tried++;
-        const answer = glance(drive.trial, total);
-        if ('gives' in answer) fallen.add(answer.gives, drive.trial.option.key, 1);
-        else decide(hopefulAt(drive.trial, drive.stock, total, answer.multiple));
-      }
+      for (const total of finerAround(drive.totals, best!.total)) tryFiner(drive, total);
     }
     yield soFar(false);
   }
