@@ -11,6 +11,7 @@ export * from './pack/index.js';
 export * from './plan/index.js';
 export * from './powerpath/index.js';
 export * from './protection/index.js';
+export * from './reasons/index.js';
 export * from './reduction/index.js';
 export * from './servo/index.js';
 export * from './shortlist/index.js';

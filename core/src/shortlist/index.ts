@@ -9,3 +9,5 @@ export * from './rank.js';
 export * from './ratios.js';
 export * from './search.js';
 export { totalIsOpen, totalChanges } from './trial.js';
+export * from './adopt.js';
+export * from './inTeeth.js';

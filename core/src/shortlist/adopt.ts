@@ -1,0 +1,62 @@
+import { MOST_CHOICES } from '../sizing/proposeChoice.js';
+import { digits } from '../format/show.js';
+import { applyChanges, type Change } from '../plan/change.js';
+import { currentChoice, partIdsOf, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
+import type { Found } from './found.js';
+
+/** "2 × brushed 12 V, 64 mm can at 9.4:1" */
+export const foundWords = ({ motors, motor, total }: Pick<Found, 'motors' | 'motor' | 'total'>): string =>
+  `${motors === 1 ? '' : `${motors} × `}${motor} at ${digits(total, 3)}:1`;
+
+/** In place of the choice in force, or beside it as another. */
+export type AdoptAs = 'replace' | 'beside';
+
+/** A choice's name has no room for more. */
+const LONGEST_NAME = 60;
+
+/**
+ * The changes that put a design found into the plan, under a name of its own. Parts that nothing refers to any more go.
+ * Throws where it shall stand beside as many choices as are kept.
+ */
+export function adoptFound(plan: Plan, mechanismId: string, found: Found, as: AdoptAs): readonly Change[] {
+  const m = plan.mechanisms.findIndex(({ id }) => id === mechanismId);
+  const mechanism = plan.mechanisms[m];
+  if (!mechanism) throw new Error(`the plan has no mechanism ${mechanismId}`);
+  const changed = applyChanges(plan, found.changes);
+  const made = currentChoice(changed.mechanisms[m]!);
+  const name = foundWords(found).slice(0, LONGEST_NAME);
+  const outside = found.changes.filter(({ at }) => at[0] !== 'mechanisms');
+  if (as === 'beside') {
+    if (mechanism.choices.length >= MOST_CHOICES)
+      throw new Error(`${MOST_CHOICES} choices are kept side by side: remove one first`);
+    const added: Choice = { ...made, id: freshLetter(mechanism), name };
+    return [
+      ...outside,
+      { at: ['mechanisms', m, 'choices', mechanism.choices.length], to: added },
+      { at: ['mechanisms', m, 'current'], to: added.id },
+    ];
+  }
+  const c = mechanism.choices.findIndex(({ id }) => id === mechanism.current);
+  const changes: readonly Change[] = [...outside, { at: ['mechanisms', m, 'choices', c], to: { ...made, name } }];
+  return [...changes, ...withoutUnused(applyChanges(plan, changes))];
+}
+
+const freshLetter = ({ choices }: Mechanism): string =>
+  ['a', 'b', 'c', 'd', 'e'].find((letter) => choices.every(({ id }) => id !== letter))!;
+
+/** The changes that take away copies of parts that no drive and no supply refers to. */
+export function withoutUnused(plan: Plan): readonly Change[] {
+  const used = new Set([
+    ...plan.mechanisms.flatMap(({ choices }) => choices.flatMap(({ drive }) => partIdsOf(drive))),
+    ...plan.mechanisms.flatMap(({ choices }) =>
+      choices.flatMap(({ drive }) => (drive.kind === 'step' ? [drive.board] : [])),
+    ),
+    ...plan.supply.flatMap((node) => {
+      if (node.kind === 'pack') return [node.part];
+      return 'breaker' in node && node.breaker !== undefined ? [node.breaker] : [];
+    }),
+  ]);
+  return Object.keys(plan.parts)
+    .filter((id) => !used.has(id))
+    .map((id) => ({ at: ['parts', id] }));
+}

@@ -1,0 +1,152 @@
+import { SITUATIONS, situationOf, SITUATION_NEEDS } from '../limits/situation.js';
+import { idleBecause } from '../limits/ladder.js';
+import { applyChanges } from '../plan/change.js';
+import { currentChoice, type Plan } from '../plan/plan.js';
+import type { Part } from '../plan/part.js';
+import type { Quantity } from '../plan/quantity.js';
+import type { Stage } from '../plan/stage.js';
+import { lacksOf } from '../powerpath/path.js';
+import { resolvePath } from '../powerpath/resolve.js';
+import type { Shelved } from '../sizing/proposal.js';
+import { searchTrains, type TrainFound } from '../sizing/trains/search.js';
+import { stagesOfTrain, trainWords } from '../sizing/trains/stagesOf.js';
+import type { PairKind, Stock } from '../sizing/trains/wheelPairs.js';
+import { sameKey, usedElsewhere } from '../wants/stockOf.js';
+import { Fallen, type FallenGroup } from './fallen.js';
+import { judgeChanges, type Found } from './found.js';
+import type { ShortlistQuery } from './query.js';
+
+/** What a total is made of, and how near it must come. */
+export interface TeethQuery {
+  readonly kinds: readonly PairKind[];
+  readonly mostStages: 1 | 2 | 3;
+  readonly leastTeeth: number;
+  /** Share by which the total may be missed. */
+  readonly within: number;
+  /** Whether the wheel on the motor may be bored out or bushed to its shaft; else only what is sold with that bore. */
+  readonly boring: boolean;
+}
+
+export interface InTeeth {
+  /** The same design with trains off the shelf, those that hold, the nearest to the total first. */
+  readonly designs: readonly Found[];
+  /** Trains that make the total but would not carry the load, and those that fell out when judged. */
+  readonly fallen: readonly FallenGroup[];
+  readonly done: boolean;
+}
+
+/** So many trains of a design are judged in full. */
+const JUDGED = 24;
+/** So many that hold are enough to choose among. */
+const ENOUGH = 4;
+
+/**
+ * Makes a design that was found with an open ratio in teeth that are sold: trains off the shelf near its total, each
+ * judged in full as it would stand in the mechanism. Yields between two.
+ */
+export function* inTeeth(
+  plan: Plan,
+  query: ShortlistQuery,
+  found: Found,
+  shelf: readonly Shelved[],
+  teeth: TeethQuery,
+): Generator<InTeeth, InTeeth> {
+  const changed = applyChanges(plan, found.changes);
+  const m = changed.mechanisms.findIndex(({ id }) => id === query.mechanismId);
+  const mechanism = changed.mechanisms[m]!;
+  const choice = currentChoice(mechanism);
+  const [open, ...kept] = choice.stages;
+  const fallen = new Fallen();
+  const designs: Found[] = [];
+  if (open?.kind !== 'ratio') return { designs, fallen: [], done: true };
+
+  const wanted = open.ratio!.si;
+  const stock: readonly Stock[] = shelf.flatMap(({ id, part }) => (part.kind === 'series' ? [{ id, part }] : []));
+  const search = searchTrains(stock, {
+    from: wanted * (1 - teeth.within),
+    to: wanted * (1 + teeth.within),
+    wanted,
+    kinds: teeth.kinds,
+    mostStages: teeth.mostStages,
+    sense: 'either',
+    leastTeeth: teeth.leastTeeth,
+    by: 'nearest',
+    most: JUDGED,
+    carry: lastTorque(changed, m),
+    motors: found.motors,
+  });
+  let latest = search.next();
+  while (!latest.done) {
+    yield { designs, fallen: fallen.groups(), done: false };
+    latest = search.next();
+  }
+  if (latest.value.tooWeak > 0) fallen.add('trains too weak for the load', found.key, latest.value.tooWeak);
+
+  const common = new Set(
+    shelf.filter((item) => item.common).map((item) => sameKey({ shelfId: item.id, part: item.part })),
+  );
+  const used = usedElsewhere(plan, query.mechanismId);
+  const at = ['mechanisms', m, 'choices', mechanism.choices.indexOf(choice)];
+  const { drive } = choice;
+  const shaft = drive.kind === 'servo' ? undefined : shaftOf(changed.parts[drive.motor]?.part);
+  for (const train of latest.value.trains) {
+    const sold = stagesOfTrain(train);
+    const stages = renamed(
+      teeth.boring ? boredToShaft(sold, shaft) : sold,
+      kept.map(({ id }) => id),
+    );
+    const changes = [
+      { at: [...at, 'stages'], to: [...stages, ...kept] },
+      { at: [...at, 'tuning'], to: stages.at(-1)!.id },
+    ];
+    const option = { ...found, changes: found.changes };
+    const total = (found.total / wanted) * train.total;
+    const answer = judgeChanges({ plan: changed, mechanism, option }, changes, total, query.jobId, common, used);
+    if ('fell' in answer) fallen.add(answer.fell, found.key, 1);
+    else if (withinCeilings(answer.holds, query))
+      designs.push({ ...answer.holds, key: keyOf(found, train), train: trainWords(train) });
+    else fallen.add('over the price or mass set', found.key, 1);
+    if (designs.length >= ENOUGH) break;
+    yield { designs: [...designs], fallen: fallen.groups(), done: false };
+  }
+  return { designs, fallen: fallen.groups(), done: true };
+}
+
+const keyOf = (found: Found, train: TrainFound): string => `${found.key}\n${trainWords(train)}`;
+
+const withinCeilings = ({ figures }: Found, { mostPrice, mostMass }: ShortlistQuery): boolean =>
+  (mostPrice === undefined || (figures.price ?? Infinity) <= mostPrice) &&
+  (mostMass === undefined || (figures.mass ?? Infinity) <= mostMass);
+
+/** A stage that stays keeps its id: the new ones get others. */
+const renamed = <S extends { readonly id: string }>(stages: readonly S[], taken: readonly string[]): readonly S[] =>
+  stages.map((stage) => (taken.includes(stage.id) ? { ...stage, id: `${stage.id}-new` } : stage));
+
+const shaftOf = (part: Part | undefined): Quantity | undefined =>
+  part && 'shaftDiameter' in part ? part.shaftDiameter : undefined;
+
+/** The first wheel with the bore it takes, and a word on how it comes by it. */
+function boredToShaft(stages: readonly Stage[], shaft: Quantity | undefined): readonly Stage[] {
+  const [first, ...rest] = stages;
+  if (!first?.bore || !shaft || Math.abs(first.bore.si - shaft.si) < 1e-5) return stages;
+  const how = first.bore.si < shaft.si ? 'bored out from' : 'bushed from';
+  const bore: Quantity = { ...shaft, source: 'estimated', from: `${how} ${first.bore.as}` };
+  return [{ ...first, bore }, ...rest];
+}
+
+/** The most any situation of any job asks of the shaft behind the wheels, N·m. */
+function lastTorque(plan: Plan, m: number): number {
+  const mechanism = plan.mechanisms[m]!;
+  const torques = mechanism.jobs.flatMap((job) => {
+    const path = resolvePath(plan, mechanism, job.id);
+    const behind = path.train.stages.slice(1);
+    const ratio = behind.reduce((product, stage) => product * stage.ratio, 1);
+    const efficiency = behind.reduce((product, stage) => product * stage.efficiency, 1);
+    return SITUATIONS.map((id) => {
+      if (lacksOf(path, SITUATION_NEEDS[id]).length > 0) return 0;
+      const { demand } = situationOf(path, id);
+      return idleBecause(path, id, demand) ? 0 : (demand * path.radius) / (ratio * efficiency);
+    });
+  });
+  return Math.max(0, ...torques);
+}

@@ -1,0 +1,129 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import {
+  adoptFound,
+  applyChanges,
+  currentChoice,
+  evaluateMechanism,
+  inTeeth,
+  measureChoice,
+  searchShortlist,
+  withoutUnused,
+  type Found,
+  type Shelved,
+  type ShortlistQuery,
+  type TeethQuery,
+} from '../src/index.js';
+import { readPlan } from '../../contract/src/plan/read.js';
+import { demoPlan, mechanismOf, withChange } from './demo.js';
+
+const heron = demoPlan('heron');
+const shelf = (
+  JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as { parts: Shelved[] }
+).parts;
+const query: ShortlistQuery = {
+  ...{ mechanismId: 'intake', jobId: 'swallow', scope: 'everything', ownedOnly: false, mostMotors: 1 },
+  ...{ packs: 'mine', from: 4, to: 30, wants: ['time', 'mass', 'price'] },
+};
+const few = shelf.filter(({ id, part }) => part.kind === 'series' || /36-35t|brushed-20|36-55t|brushed-10/.test(id));
+const last = <T>(search: Generator<T, T>): T => {
+  for (;;) {
+    const next = search.next();
+    if (next.done) return next.value;
+  }
+};
+const { front } = last(searchShortlist(heron, query, few));
+const found = front[0]!;
+
+describe('Adopting a design', () => {
+  const after = (as: 'replace' | 'beside', design: Found = found) =>
+    applyChanges(heron, adoptFound(heron, 'intake', design, as));
+
+  it('in place of the old one makes a sound plan that is judged as it was in the list', () => {
+    const plan = after('replace');
+    expect(readPlan(plan)).toMatchObject({ ok: true });
+    const mechanism = mechanismOf(plan, 'intake');
+    const { headline } = evaluateMechanism(plan, mechanism);
+    expect(headline).toMatchObject({ verdict: found.verdict, name: found.first });
+    expect(measureChoice(plan, mechanism, mechanism.current, 'swallow').figures).toEqual(found.figures);
+    expect(currentChoice(mechanism).name).toContain(found.motor);
+    expect(mechanism.choices.length).toBe(mechanismOf(heron, 'intake').choices.length);
+  });
+
+  it('beside the old one keeps that, and puts the new one in force', () => {
+    const plan = after('beside');
+    expect(readPlan(plan)).toMatchObject({ ok: true });
+    const mechanism = mechanismOf(plan, 'intake');
+    expect(mechanism.choices.slice(0, -1)).toEqual(mechanismOf(heron, 'intake').choices);
+    expect(mechanism.current).toBe(mechanism.choices.at(-1)!.id);
+    expect(evaluateMechanism(plan, mechanism).headline).toMatchObject({ verdict: found.verdict });
+  });
+
+  it('beside four is refused', () => {
+    let plan = heron;
+    while (mechanismOf(plan, 'intake').choices.length < 4)
+      plan = applyChanges(plan, adoptFound(plan, 'intake', found, 'beside'));
+    expect(() => adoptFound(plan, 'intake', found, 'beside')).toThrow('4 choices are kept side by side');
+  });
+
+  it('takes away copies of parts that nothing refers to, and no other', () => {
+    const clean = applyChanges(heron, withoutUnused(heron));
+    const littered = withChange(clean, ['parts', 'left-over'], { part: few[0]!.part });
+    expect(withoutUnused(littered)).toEqual([{ at: ['parts', 'left-over'] }]);
+    expect(withoutUnused(clean)).toEqual([]);
+    expect(readPlan(clean)).toMatchObject({ ok: true });
+  });
+});
+
+describe('A design in teeth', () => {
+  const teeth: TeethQuery = {
+    kinds: ['teeth', 'chain', 'belt'],
+    mostStages: 2,
+    leastTeeth: 14,
+    within: 0.06,
+    boring: true,
+  };
+  const made = last(inTeeth(heron, query, found, few, teeth));
+
+  it('has trains that are sold, near the total, and holds on the mechanism', () => {
+    expect(made.designs.length, JSON.stringify(made.fallen)).toBeGreaterThan(0);
+    for (const design of made.designs) {
+      expect(Math.abs(design.total / found.total - 1)).toBeLessThanOrEqual(0.0601);
+      expect(design.train).toMatch(/→/);
+      const plan = applyChanges(heron, adoptFound(heron, 'intake', design, 'replace'));
+      expect(readPlan(plan)).toMatchObject({ ok: true });
+      const { headline } = evaluateMechanism(plan, mechanismOf(plan, 'intake'));
+      expect(['enough', 'tight']).toContain(headline.verdict);
+      expect(headline.verdict).toBe(design.verdict);
+    }
+  });
+
+  it('counts the mass and the price of its wheels', () => {
+    for (const { figures } of made.designs) {
+      expect(figures.mass!).toBeGreaterThan(found.figures.mass!);
+      expect(figures.price!).toBeGreaterThan(found.figures.price!);
+    }
+  });
+
+  it('takes no wheel that does not fit the shaft where none may be bored or bushed', () => {
+    const sold = last(inTeeth(heron, query, found, few, { ...teeth, boring: false }));
+    expect(sold.designs).toEqual([]);
+    expect(sold.fallen.map(({ reason }) => reason)).toContain('parts fit together');
+  });
+
+  it('says why others fell out, and gives nothing where there is nothing', () => {
+    const none = last(
+      inTeeth(
+        heron,
+        query,
+        found,
+        few.filter(({ part }) => part.kind !== 'series'),
+        teeth,
+      ),
+    );
+    expect(none).toEqual({ designs: [], fallen: [], done: true });
+    const dear = last(inTeeth(heron, { ...query, mostPrice: found.figures.price! }, found, few, teeth));
+    expect(dear.designs).toEqual([]);
+    expect(dear.fallen.map(({ reason }) => reason)).toContain('over the price or mass set');
+  });
+});
