@@ -64,6 +64,7 @@ export function createApp({ plans, shelf, log, host, webFolder }: AppParts): Exp
     next();
   });
   app.use(express.json({ limit: '2mb' }));
+  app.use(express.text({ type: 'text/csv', limit: '4mb' }));
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });

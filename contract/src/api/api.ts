@@ -1,4 +1,4 @@
-import type { MechanismResult, Part, Plan } from '@rough-gear/core';
+import type { MechanismResult, Part, Plan, Quantity } from '@rough-gear/core';
 import type { Problem } from '../plan/read.js';
 
 /** A plan in a list. */
@@ -31,6 +31,20 @@ export interface ShelfPart {
   readonly id: string;
   readonly revision: number;
   readonly part: Part;
+  /** The team's own: its figures may be changed. */
+  readonly own: boolean;
+  /** What others here use: help and spares are near. */
+  readonly common: boolean;
+  /** Not offered any more; plans that have copies of it keep them. */
+  readonly retired: boolean;
+}
+
+/** What a team says of a part, whoever made it. `null` takes a price away. */
+export interface ShelfMarks {
+  readonly owned?: number;
+  readonly price?: Quantity | null;
+  readonly common?: boolean;
+  readonly retired?: boolean;
 }
 
 /** application/problem+json (RFC 9457). A stale save carries what is stored. */

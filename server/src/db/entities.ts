@@ -21,6 +21,10 @@ export interface ShelfRow {
   kind: string;
   revision: number;
   part: string;
+  /** Revision of the shipped part it was last made from; null for a part of the team's own. */
+  shipped: number | null;
+  common: boolean;
+  retired: boolean;
 }
 
 export const PlanEntity = new EntitySchema<PlanRow>({
@@ -51,5 +55,8 @@ export const ShelfEntity = new EntitySchema<ShelfRow>({
     kind: { type: 'text' },
     revision: { type: 'integer' },
     part: { type: 'text' },
+    shipped: { type: 'integer', nullable: true },
+    common: { type: 'boolean' },
+    retired: { type: 'boolean' },
   },
 });

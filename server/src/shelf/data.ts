@@ -4,12 +4,15 @@ import type { Plan } from '@rough-gear/core';
 
 const folder = new URL('../../../contract/demo/', import.meta.url);
 
-let shelf: readonly ShelfPart[] | undefined;
+/** A part that ships: what the team says of it comes later. */
+export type ShippedPart = Pick<ShelfPart, 'id' | 'revision' | 'part'>;
+
+let shelf: readonly ShippedPart[] | undefined;
 
 /** The generic parts that ship with the application. Throws where the file holds something else. */
-export function readShelf(): readonly ShelfPart[] {
+export function readShelf(): readonly ShippedPart[] {
   if (!shelf) {
-    const file = JSON.parse(readFileSync(new URL('shelf.json', folder), 'utf8')) as { parts: ShelfPart[] };
+    const file = JSON.parse(readFileSync(new URL('shelf.json', folder), 'utf8')) as { parts: ShippedPart[] };
     for (const { id, part } of file.parts) {
       const { error } = partSchema.validate(part, { convert: false });
       if (error) throw new Error(`shelf part ${id}: ${error.message}`);

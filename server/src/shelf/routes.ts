@@ -1,21 +1,112 @@
-import { PART_KINDS, type PartKind } from '@rough-gear/core';
-import { Router } from 'express';
+import { etagOf, partSchema, revisionOf, type ShelfMarks } from '@rough-gear/contract';
+import { exportCsv, importCsv } from '@rough-gear/contract/shelf';
+import { PART_KINDS, type Part, type PartKind } from '@rough-gear/core';
+import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
 import { HttpProblem } from '../http/problem.js';
-import type { ShelfStore } from './store.js';
+import type { ShelfSaved, ShelfStore } from './store.js';
 
-const query = Joi.object<{ kind?: PartKind }>({ kind: Joi.string().valid(...PART_KINDS) });
+const kind = Joi.string().valid(...PART_KINDS);
+const listQuery = Joi.object<{ kind?: PartKind; retired: boolean }>({ kind, retired: Joi.boolean().default(false) });
+const fileQuery = Joi.object<{ kind: PartKind; dry: boolean }>({
+  kind: kind.required(),
+  dry: Joi.boolean().default(true),
+});
+const price = Joi.object({
+  si: Joi.number().min(0).required(),
+  as: Joi.string().max(80).required(),
+  source: Joi.string().valid('sheet', 'typed', 'measured', 'estimated', 'typical').required(),
+});
+const marks = Joi.object<ShelfMarks>({
+  owned: Joi.number().integer().min(0).max(9999),
+  price: price.allow(null),
+  common: Joi.boolean(),
+  retired: Joi.boolean(),
+}).min(1);
 
 /** /api/shelf */
 export function shelfRoutes(store: ShelfStore): Router {
   const router = Router();
+
   router.get('/', async (request, response) => {
-    const { error, value } = query.validate(request.query);
-    if (error)
-      throw new HttpProblem(400, 'The request is not understood', {
-        problems: [{ field: 'query.kind', reason: error.message }],
-      });
-    response.json(await store.list(value.kind));
+    const query = checked(listQuery, request.query, 'query');
+    response.json(await store.list(query.kind, query.retired));
   });
+
+  router.post('/', async (request, response) => {
+    response.status(201).json(await store.add(partFrom(request.body)));
+  });
+
+  router.get('/file', async (request, response) => {
+    const query = checked(fileQuery, request.query, 'query');
+    const file = exportCsv(query.kind, await store.list(query.kind, true));
+    response.attachment(`shelf-${query.kind}.csv`).type('text/csv').send(file);
+  });
+
+  // The report is the same whether it is a dry run or not: what is not sound is not taken in, not even in part.
+  router.post('/file', async (request, response) => {
+    const query = checked(fileQuery, request.query, 'query');
+    if (typeof request.body !== 'string')
+      throw new HttpProblem(415, 'A CSV file is wanted', { detail: 'Send it as text/csv.' });
+    const report = importCsv(query.kind, request.body, await store.list(query.kind, true));
+    if (!query.dry && report.sound) await store.take(report.lines);
+    response.json({ ...report, taken: !query.dry && report.sound });
+  });
+
+  router.put('/:id', async (request, response) => {
+    const part = partFrom(request.body);
+    const basedOn = revisionOf(request.get('If-Match') ?? '');
+    if (basedOn === undefined) throw new HttpProblem(428, 'Which version was changed is missing');
+    send(response, await store.replace(idOf(request), basedOn, part));
+  });
+
+  router.patch('/:id', async (request, response) => {
+    send(response, await store.mark(idOf(request), checked(marks, request.body, 'body')));
+  });
+
   return router;
+}
+
+const idOf = (request: Request): string => String(request.params['id']);
+
+function checked<T>(schema: Joi.ObjectSchema<T>, value: unknown, field: string): T {
+  const { error, value: read } = schema.validate(value ?? {});
+  if (error)
+    throw new HttpProblem(400, 'The request is not understood', {
+      problems: [{ field: [field, ...(error.details[0]?.path ?? [])].join('.'), reason: error.message }],
+    });
+  return read;
+}
+
+function partFrom(body: unknown): Part {
+  const { error, value } = partSchema.validate(body, {
+    convert: false,
+    abortEarly: false,
+    errors: { wrap: { label: false } },
+  });
+  if (error)
+    throw new HttpProblem(422, 'This is no part', {
+      problems: error.details
+        .slice(0, 20)
+        .map(({ path, message }) => ({ field: path.join('.') || 'part', reason: message })),
+    });
+  return value as Part;
+}
+
+function send(response: Response, saved: ShelfSaved): void {
+  switch (saved.outcome) {
+    case 'saved':
+      response.set('ETag', etagOf(saved.item.revision)).json(saved.item);
+      return;
+    case 'missing':
+      throw new HttpProblem(404, 'There is no such part on the shelf');
+    case 'shipped':
+      throw new HttpProblem(403, 'This part ships with the application', {
+        detail: 'Its figures cannot be changed: duplicate it, and change the copy.',
+      });
+    case 'stale':
+      throw new HttpProblem(412, 'The part has changed meanwhile', {
+        detail: `It is at version ${saved.stored.revision} now: open it again.`,
+      });
+  }
 }

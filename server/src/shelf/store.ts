@@ -1,28 +1,134 @@
-import type { ShelfPart } from '@rough-gear/contract';
+import { randomUUID } from 'node:crypto';
+import type { ShelfMarks, ShelfPart } from '@rough-gear/contract';
+import type { ImportLine } from '@rough-gear/contract/shelf';
 import type { Part, PartKind } from '@rough-gear/core';
-import type { DataSource } from 'typeorm';
-import { ShelfEntity } from '../db/entities.js';
+import type { DataSource, Repository } from 'typeorm';
+import { ShelfEntity, type ShelfRow } from '../db/entities.js';
 import { readShelf } from './data.js';
 
-/** The shelf in SQLite. */
+/** What a change of a part came to. */
+export type ShelfSaved =
+  | { readonly outcome: 'saved'; readonly item: ShelfPart }
+  | { readonly outcome: 'missing' }
+  | { readonly outcome: 'shipped' }
+  | { readonly outcome: 'stale'; readonly stored: ShelfPart };
+
+/** The shelf in SQLite: parts that ship with the application, and the team's own. */
 export class ShelfStore {
   constructor(private readonly source: DataSource) {}
 
-  /** Puts the generic parts on the shelf that are not there yet: a newer version brings more of them. */
+  /**
+   * Puts the shipped parts on the shelf that are not there yet, and newer figures of those that are: a newer version
+   * brings more of them. What the team said of them stays: how many it owns, its price, its marks.
+   */
   async seed(): Promise<void> {
-    const shelf = this.source.getRepository(ShelfEntity);
-    const there = new Set((await shelf.find({ select: { id: true } })).map(({ id }) => id));
-    await shelf.insert(
-      readShelf()
-        .filter(({ id }) => !there.has(id))
-        .map(({ id, revision, part }) => ({ id, revision, kind: part.kind, part: JSON.stringify(part) })),
-    );
+    const shelf = this.rows();
+    const there = new Map((await shelf.find()).map((row) => [row.id, row]));
+    const rows = readShelf().flatMap(({ id, revision, part }): readonly ShelfRow[] => {
+      const old = there.get(id);
+      if (!old)
+        return [
+          {
+            id,
+            revision,
+            kind: part.kind,
+            part: JSON.stringify(part),
+            shipped: revision,
+            common: false,
+            retired: false,
+          },
+        ];
+      if (old.shipped === null || old.shipped >= revision) return [];
+      const { owned, price } = JSON.parse(old.part) as Part;
+      const kept = { ...part, ...(owned === undefined ? {} : { owned }), ...(price ? { price } : {}) };
+      return [{ ...old, revision: old.revision + 1, shipped: revision, part: JSON.stringify(kept) }];
+    });
+    await shelf.save(rows, { chunk: 100 });
   }
 
-  async list(kind?: PartKind): Promise<readonly ShelfPart[]> {
-    const rows = await this.source
-      .getRepository(ShelfEntity)
-      .find({ ...(kind ? { where: { kind } } : {}), order: { id: 'ASC' } });
-    return rows.map(({ id, revision, part }) => ({ id, revision, part: JSON.parse(part) as Part }));
+  /** In the order of their names; those retired only where asked for. */
+  async list(kind?: PartKind, retired = false): Promise<readonly ShelfPart[]> {
+    const where = { ...(kind ? { kind } : {}), ...(retired ? {} : { retired: false }) };
+    const rows = await this.rows().find({ where, order: { id: 'ASC' } });
+    return rows.map(itemOf);
+  }
+
+  async add(part: Part): Promise<ShelfPart> {
+    const row = newRow(part);
+    await this.rows().insert(row);
+    return itemOf(row);
+  }
+
+  /** Changes a part of the team's own. Refused where it has changed since, or ships with the application. */
+  async replace(id: string, basedOn: number, part: Part): Promise<ShelfSaved> {
+    return this.source.transaction(async (manager) => {
+      const shelf = manager.getRepository(ShelfEntity);
+      const row = await shelf.findOneBy({ id });
+      if (!row || row.kind !== part.kind) return { outcome: 'missing' };
+      if (row.shipped !== null) return { outcome: 'shipped' };
+      if (row.revision !== basedOn) return { outcome: 'stale', stored: itemOf(row) };
+      const next = { ...row, revision: row.revision + 1, part: JSON.stringify(part) };
+      await shelf.save(next);
+      return { outcome: 'saved', item: itemOf(next) };
+    });
+  }
+
+  /** Sets what the team says of any part. A price is a figure: with it the part has a newer version. */
+  async mark(id: string, { owned, price, ...marks }: ShelfMarks): Promise<ShelfSaved> {
+    return this.source.transaction(async (manager) => {
+      const shelf = manager.getRepository(ShelfEntity);
+      const row = await shelf.findOneBy({ id });
+      if (!row) return { outcome: 'missing' };
+      const { price: before, ...part } = JSON.parse(row.part) as Part;
+      const after = price === undefined ? before : (price ?? undefined);
+      const changed = {
+        ...part,
+        ...(owned === undefined ? {} : { owned }),
+        ...(after === undefined ? {} : { price: after }),
+      };
+      const newer = JSON.stringify(before) === JSON.stringify(after) ? 0 : 1;
+      const next = { ...row, ...marks, revision: row.revision + newer, part: JSON.stringify(changed) };
+      await shelf.save(next);
+      return { outcome: 'saved', item: itemOf(next) };
+    });
+  }
+
+  /** Takes in all lines of a sound import, or none of them. */
+  async take(lines: readonly ImportLine[]): Promise<void> {
+    await this.source.transaction(async (manager) => {
+      const shelf = manager.getRepository(ShelfEntity);
+      const there = new Map((await shelf.find()).map((row) => [row.id, row]));
+      const rows = lines.flatMap(({ id, does, part, common = false, retired = false }): readonly ShelfRow[] => {
+        if (!part || does === 'same') return [];
+        const old = id === undefined ? undefined : there.get(id);
+        if (!old) return [{ ...newRow(part), common, retired }];
+        const text = JSON.stringify(part);
+        return [{ ...old, common, retired, revision: old.revision + (text === old.part ? 0 : 1), part: text }];
+      });
+      await shelf.save(rows, { chunk: 100 });
+    });
+  }
+
+  private rows(): Repository<ShelfRow> {
+    return this.source.getRepository(ShelfEntity);
   }
 }
+
+const newRow = (part: Part): ShelfRow => ({
+  id: `own-${randomUUID()}`,
+  kind: part.kind,
+  revision: 1,
+  part: JSON.stringify(part),
+  shipped: null,
+  common: false,
+  retired: false,
+});
+
+const itemOf = ({ id, revision, part, shipped, common, retired }: ShelfRow): ShelfPart => ({
+  id,
+  revision,
+  part: JSON.parse(part) as Part,
+  own: shipped === null,
+  common: Boolean(common),
+  retired: Boolean(retired),
+});

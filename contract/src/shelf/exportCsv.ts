@@ -1,0 +1,44 @@
+import type { PartKind } from '@rough-gear/core';
+import Papa from 'papaparse';
+import type { ShelfPart } from '../api/api.js';
+import { cellOf, sourceCell, unitOf } from './fields/cell.js';
+import { valueAt, type PartField } from './fields/field.js';
+import { fieldsOf, fieldsOfPart } from './fields/table.js';
+
+/** A field's column: its name, and its unit in brackets. */
+export const headerOf = (field: PartField): string =>
+  unitOf(field) === '' ? field.label : `${field.label} (${unitOf(field)})`;
+
+export const SOURCE_SUFFIX = ' source';
+export const ID_HEADER = 'id';
+export const COMMON_HEADER = 'common here';
+export const RETIRED_HEADER = 'retired';
+
+/**
+ * The parts of one kind as a CSV file (RFC 4180): a column for each field with its unit in the header, beside each figure
+ * its source, and the shelf's own marks at the end.
+ */
+export function exportCsv(kind: PartKind, parts: readonly ShelfPart[]): string {
+  const fields = fieldsOf(kind);
+  const headers = [
+    ID_HEADER,
+    ...fields.flatMap((field) =>
+      field.type.is === 'figure' ? [headerOf(field), `${field.label}${SOURCE_SUFFIX}`] : [headerOf(field)],
+    ),
+    COMMON_HEADER,
+    RETIRED_HEADER,
+  ];
+  const rows = parts.map(({ id, part, common, retired }) => {
+    const has = new Set(fieldsOfPart(part));
+    return [
+      id,
+      ...fields.flatMap((field) => {
+        const value = has.has(field) ? valueAt(part, field.key) : undefined;
+        return field.type.is === 'figure' ? [cellOf(field, value), sourceCell(value)] : [cellOf(field, value)];
+      }),
+      common ? 'yes' : '',
+      retired ? 'yes' : '',
+    ];
+  });
+  return `${Papa.unparse({ fields: headers, data: rows }, { newline: '\r\n', escapeFormulae: false })}\r\n`;
+}
