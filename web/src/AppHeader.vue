@@ -26,6 +26,7 @@ const STATES = {
     <RouterLink to="/robots" class="text-base font-bold">Rough Gear</RouterLink>
     <nav aria-label="Main" class="flex items-center gap-5">
       <RouterLink to="/robots" :class="route.name === 'robots' ? 'font-semibold' : 'act'">Robots</RouterLink>
+      <RouterLink to="/shelf" :class="route.name === 'shelf' ? 'font-semibold' : 'act'">Shelf</RouterLink>
       <RouterLink to="/models" :class="route.name === 'models' ? 'font-semibold' : 'act'">Models</RouterLink>
       <b v-if="inPlan" class="max-w-48 truncate">{{ plan.document?.name }}</b>
     </nav>

@@ -10,6 +10,12 @@ const routes: RouteRecordRaw[] = [
     component: () => import('./views/mechanism/MechanismView.vue'),
     props: true,
   },
+  {
+    path: '/shelf/:kind?/:partId?',
+    name: 'shelf',
+    component: () => import('./views/shelf/ShelfView.vue'),
+    props: true,
+  },
   { path: '/models', name: 'models', component: () => import('./views/models/ModelsView.vue') },
   { path: '/:rest(.*)*', redirect: '/robots' },
 ];

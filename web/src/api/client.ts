@@ -3,10 +3,12 @@ import {
   type PlanSummary,
   type ProblemDetails,
   type RevisionSummary,
+  type ShelfMarks,
   type ShelfPart,
   type StoredPlan,
 } from '@rough-gear/contract/api';
-import type { Plan } from '@rough-gear/core';
+import type { ImportReport } from '@rough-gear/contract/shelf';
+import type { Part, PartKind, Plan } from '@rough-gear/core';
 
 /** The server cannot be reached: the network or the server is away. */
 export class Unreachable extends Error {}
@@ -20,16 +22,22 @@ export class Refused extends Error {
   }
 }
 
+/** A file to send as it is; anything else goes as JSON. */
+class CsvFile {
+  constructor(readonly text: string) {}
+}
+
 async function call<T>(method: string, path: string, body?: unknown, basedOn?: number): Promise<T> {
   const headers: Record<string, string> = {};
-  if (body !== undefined) headers['Content-Type'] = 'application/json';
+  const file = body instanceof CsvFile;
+  if (body !== undefined) headers['Content-Type'] = file ? 'text/csv' : 'application/json';
   if (basedOn !== undefined) headers['If-Match'] = etagOf(basedOn);
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       headers,
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : { body: file ? body.text : JSON.stringify(body) }),
     });
   } catch {
     throw new Unreachable('the server cannot be reached');
@@ -53,4 +61,11 @@ export const api = {
   revisions: (id: string) => call<RevisionSummary[]>('GET', `/plans/${id}/revisions`),
   revision: (id: string, revision: number) => call<StoredPlan>('GET', `/plans/${id}/revisions/${revision}`),
   shelf: (kind: string) => call<ShelfPart[]>('GET', `/shelf?kind=${kind}`),
+  /** Every part of every kind, those retired too. */
+  wholeShelf: () => call<ShelfPart[]>('GET', '/shelf?retired=true'),
+  addPart: (part: Part) => call<ShelfPart>('POST', '/shelf', part),
+  savePart: (id: string, basedOn: number, part: Part) => call<ShelfPart>('PUT', `/shelf/${id}`, part, basedOn),
+  markPart: (id: string, marks: ShelfMarks) => call<ShelfPart>('PATCH', `/shelf/${id}`, marks),
+  importParts: (kind: PartKind, text: string, dry: boolean) =>
+    call<ImportReport & { taken: boolean }>('POST', `/shelf/file?kind=${kind}&dry=${dry}`, new CsvFile(text)),
 };

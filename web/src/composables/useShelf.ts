@@ -5,6 +5,9 @@ import { api } from '../api/client.js';
 
 const shelves = new Map<PartKind, readonly ShelfPart[]>();
 
+/** What was fetched is no longer what is there: the next who asks fetches anew. */
+export const forgetShelf = (): void => shelves.clear();
+
 export interface Shelf {
   readonly parts: readonly ShelfPart[];
   readonly state: 'loading' | 'there' | 'away';
