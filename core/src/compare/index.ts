@@ -1,4 +1,7 @@
+export * from './beside.js';
+export * from './choiceDifferences.js';
 export * from './counts.js';
+export * from './readyMade.js';
 export * from './scoreCard.js';
 export * from './servoScores.js';
 export * from './stepMachines.js';

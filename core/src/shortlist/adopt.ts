@@ -1,7 +1,7 @@
-import { MOST_CHOICES } from '../sizing/proposeChoice.js';
+import { besideChanges, LONGEST_NAME } from '../compare/beside.js';
 import { digits } from '../format/show.js';
 import { applyChanges, type Change } from '../plan/change.js';
-import { currentChoice, partIdsOf, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
+import { currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
 import type { Found } from './found.js';
 
 /** "2 × brushed 12 V, 64 mm can at 9.4:1" */
@@ -11,9 +11,6 @@ export const foundWords = ({ motors, motor, total }: Pick<Found, 'motors' | 'mot
 /** In place of the choice in force, or beside it as another. */
 export type AdoptAs = 'replace' | 'beside';
 
-/** A choice's name has no room for more. */
-const LONGEST_NAME = 60;
-
 /**
  * The changes that put a design found into the plan, under a name of its own. Parts that nothing refers to any more go.
  * Throws where it shall stand beside as many choices as are kept.
@@ -22,27 +19,15 @@ export function adoptFound(plan: Plan, mechanismId: string, found: Found, as: Ad
   const m = plan.mechanisms.findIndex(({ id }) => id === mechanismId);
   const mechanism = plan.mechanisms[m];
   if (!mechanism) throw new Error(`the plan has no mechanism ${mechanismId}`);
+  const name = foundWords(found).slice(0, LONGEST_NAME);
+  if (as === 'beside') return besideChanges(plan, mechanismId, found.changes, name);
   const changed = applyChanges(plan, found.changes);
   const made = currentChoice(changed.mechanisms[m]!);
-  const name = foundWords(found).slice(0, LONGEST_NAME);
   const outside = found.changes.filter(({ at }) => at[0] !== 'mechanisms');
-  if (as === 'beside') {
-    if (mechanism.choices.length >= MOST_CHOICES)
-      throw new Error(`${MOST_CHOICES} choices are kept side by side: remove one first`);
-    const added: Choice = { ...made, id: freshLetter(mechanism), name };
-    return [
-      ...outside,
-      { at: ['mechanisms', m, 'choices', mechanism.choices.length], to: added },
-      { at: ['mechanisms', m, 'current'], to: added.id },
-    ];
-  }
   const c = mechanism.choices.findIndex(({ id }) => id === mechanism.current);
   const changes: readonly Change[] = [...outside, { at: ['mechanisms', m, 'choices', c], to: { ...made, name } }];
   return [...changes, ...withoutUnused(applyChanges(plan, changes))];
 }
-
-const freshLetter = ({ choices }: Mechanism): string =>
-  ['a', 'b', 'c', 'd', 'e'].find((letter) => choices.every(({ id }) => id !== letter))!;
 
 /** The changes that take away copies of parts that no drive and no supply refers to. */
 export function withoutUnused(plan: Plan): readonly Change[] {

@@ -1,12 +1,10 @@
+import { freshLetter, MOST_CHOICES } from '../compare/beside.js';
 import { situationOf } from '../limits/situation.js';
 import { applyChanges, type Change } from '../plan/change.js';
-import { currentChoice, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
+import { currentChoice, type Choice, type Plan } from '../plan/plan.js';
 import { resolvePath } from '../powerpath/resolve.js';
 import type { Shelved, WishMachine } from './proposal.js';
 import { proposeFor } from './propose.js';
-
-/** As many ways to do a mechanism's jobs as are kept side by side. */
-export const MOST_CHOICES = 4;
 
 /**
  * Another way to turn a mechanism that is there: its jobs and output stay, the drive and its stages are proposed. The
@@ -47,6 +45,3 @@ export function proposeChoice(
     { at: ['mechanisms', at, 'current'], to: id },
   ];
 }
-
-const freshLetter = ({ choices }: Mechanism): string =>
-  ['a', 'b', 'c', 'd', 'e'].find((letter) => choices.every(({ id }) => id !== letter))!;
