@@ -1,5 +1,6 @@
 export * from './beside.js';
 export * from './choiceDifferences.js';
+export * from './choiceWords.js';
 export * from './counts.js';
 export * from './readyMade.js';
 export * from './scoreCard.js';

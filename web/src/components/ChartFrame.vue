@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import type { EChartsCoreOption } from 'echarts/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
+import type { Picked } from './EChart.js';
 
 /** A chart with its heading, its axes in words, and its table for those who would rather read. */
 export interface ChartTable {
@@ -16,6 +17,8 @@ const { title, caption, option, table } = defineProps<{
   table: ChartTable;
   summary: string;
 }>();
+
+defineEmits<{ pick: [point: Picked] }>();
 
 const EChart = defineAsyncComponent(() => import('./EChart.js'));
 const asTable = ref(false);
@@ -36,7 +39,7 @@ const tall = computed(() => height.value > 40);
     </div>
     <div ref="box" class="relative min-h-0 grow basis-40">
       <div v-if="!asTable" class="absolute inset-0" role="img" :aria-label="`${title}. ${summary}`">
-        <EChart v-if="tall" :option="option" />
+        <EChart v-if="tall" :option="option" @pick="$emit('pick', $event)" />
       </div>
       <div v-else class="absolute inset-0 overflow-auto" tabindex="0" role="region" :aria-label="`${title} as a table`">
         <table class="figures w-full text-xs">

@@ -1,4 +1,4 @@
-import { LineChart } from 'echarts/charts';
+import { LineChart, ScatterChart } from 'echarts/charts';
 import {
   GridComponent,
   MarkAreaComponent,
@@ -13,6 +13,7 @@ import VChart from 'vue-echarts';
 
 use([
   LineChart,
+  ScatterChart,
   GridComponent,
   MarkAreaComponent,
   MarkLineComponent,
@@ -21,9 +22,24 @@ use([
   SVGRenderer,
 ]);
 
+/** Which point of which series was clicked. */
+export interface Picked {
+  readonly seriesIndex?: number;
+  readonly dataIndex?: number;
+}
+
 /** The chart library with the parts that are used, loaded when a chart is first shown. */
 export default defineComponent({
   props: { option: { type: Object as PropType<EChartsCoreOption>, required: true } },
-  setup: (props) => () =>
-    h(VChart, { option: props.option, autoresize: true, class: 'size-full', updateOptions: { notMerge: true } }),
+  emits: { pick: (_event: Picked) => true },
+  setup:
+    (props, { emit }) =>
+    () =>
+      h(VChart, {
+        option: props.option,
+        autoresize: true,
+        class: 'size-full',
+        updateOptions: { notMerge: true },
+        onClick: (event: Picked) => emit('pick', event),
+      }),
 });

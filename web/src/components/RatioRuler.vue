@@ -1,23 +1,23 @@
 <script setup lang="ts">
-import { digits, rulerSpan, tuneTotal, type RatioMarks } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { digits, rulerSpan, type RatioMarks } from '@rough-gear/core';
+import { computed, ref, watch } from 'vue';
 import { useElementSize } from '@vueuse/core';
 import { parseQuantity } from '@rough-gear/contract/units';
 import { useMechanism } from '../composables/useMechanism.js';
+import { useTotalDrag } from '../composables/useTotalDrag.js';
 import { usePlan } from '../stores/plan.js';
 
 /** The total reduction on a logarithmic ruler: drag the handle, step it with the arrow keys, or type 35:12. */
 const { marks, progress } = defineProps<{ marks: RatioMarks; progress: number }>();
 defineEmits<{ stop: []; working: [] }>();
 
-const { path, plan: document, mechanism } = useMechanism();
+const { path } = useMechanism();
 const plan = usePlan();
 const track = ref<HTMLElement>();
 const { width } = useElementSize(track);
 
 const total = computed(() => path.value.train.total);
 const known = computed(() => Number.isFinite(total.value));
-const canTune = computed(() => known.value && change(total.value) !== undefined);
 // The span stays where it was while the handle is dragged.
 const held = ref<readonly [number, number]>();
 const span = computed(() => held.value ?? rulerSpan(known.value ? nice(total.value) : 10));
@@ -63,73 +63,20 @@ const rows = computed(() => {
   });
 });
 
-function change(wanted: number) {
-  return tuneTotal(document.value, mechanism.value, path.value, wanted);
-}
-
-// Teeth step from where the gesture began, not from each preview.
-let startPath = path.value;
-let startPlan = document.value;
-let startMechanism = mechanism.value;
-
-function begin(): void {
-  held.value = span.value;
-  [startPath, startPlan, startMechanism] = [path.value, document.value, mechanism.value];
-  plan.begin();
-}
-
-function moveTo(clientX: number): void {
+const {
+  canTune,
+  changeTo: change,
+  dragging,
+  down,
+  move,
+  up,
+  key,
+} = useTotalDrag((clientX) => {
   const box = track.value!.getBoundingClientRect();
   const share = Math.min(1, Math.max(0, (clientX - box.left - MARGIN) / (width.value - 2 * MARGIN)));
-  const wanted = span.value[0] * (span.value[1] / span.value[0]) ** share;
-  const next = tuneTotal(startPlan, startMechanism, startPath, wanted);
-  if (next) plan.preview([next]);
-  lastWanted = wanted;
-}
-
-let lastWanted = 0;
-
-function down(event: PointerEvent): void {
-  if (!canTune.value || event.button !== 0) return;
-  (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
-  begin();
-  moveTo(event.clientX);
-}
-
-function move(event: PointerEvent): void {
-  if (held.value) moveTo(event.clientX);
-}
-
-function up(): void {
-  if (!held.value) return;
-  const next = tuneTotal(startPlan, startMechanism, startPath, lastWanted);
-  held.value = undefined;
-  if (next) plan.commit([next]);
-  else plan.cancel();
-}
-
-/** One tooth, or one digit of a ratio, at least. */
-function step(by: number): void {
-  const rounding = by > 0 ? 'up' : 'down';
-  const next = tuneTotal(document.value, mechanism.value, path.value, total.value * (1 + 0.001 * by), rounding);
-  if (next) plan.commit([next]);
-}
-
-const KEYS: Record<string, number> = {
-  ArrowRight: 1,
-  ArrowUp: 1,
-  ArrowLeft: -1,
-  ArrowDown: -1,
-  PageUp: 100,
-  PageDown: -100,
-};
-
-function key(event: KeyboardEvent): void {
-  const by = KEYS[event.key];
-  if (by === undefined || !canTune.value) return;
-  event.preventDefault();
-  step(by);
-}
+  return span.value[0] * (span.value[1] / span.value[0]) ** share;
+});
+watch(dragging, (now) => (held.value = now ? span.value : undefined));
 
 const typing = ref<string>();
 const said = ref('');

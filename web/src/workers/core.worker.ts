@@ -1,5 +1,16 @@
 import {
   compareVariant,
+  inTeeth,
+  searchShortlist,
+  sweepMechanism,
+  type Found,
+  type InTeeth,
+  type Lot,
+  type RatioPoint,
+  type Shelved,
+  type Shortlist,
+  type ShortlistQuery,
+  type TeethQuery,
   evaluate,
   findMends,
   judgeTrain,
@@ -27,6 +38,9 @@ import { expose } from 'comlink';
 
 const SWEEP_POINTS = 41;
 const SPREAD_SLICE = 40;
+const RATIO_POINTS = 81;
+/** So often a search tells what it has found. */
+const TELL_MS = 150;
 
 /** Lets messages in between two slices, so that a newer request or a stop is heard. */
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
@@ -50,6 +64,9 @@ export class CoreWorker {
   private spreading = 0;
   private comparing = 0;
   private training = 0;
+  private ratioSweeping = 0;
+  private searching = 0;
+  private toothing = 0;
 
   /** Headlines of all mechanisms, without the runs' samples. */
   evaluate(plan: Plan): readonly MechanismResult[] {
@@ -170,6 +187,78 @@ export class CoreWorker {
       }
     }
     return { trains: found, decided, tooWeak, done: true };
+  }
+
+  /** The ratio sweep of a job, point by point as they come. */
+  async ratioSweep(
+    plan: Plan,
+    mechanismId: string,
+    jobId: string,
+    span: readonly [low: number, high: number],
+    progress: (points: readonly RatioPoint[]) => void,
+  ): Promise<readonly RatioPoint[] | undefined> {
+    const mine = ++this.ratioSweeping;
+    const points: RatioPoint[] = [];
+    for (const point of sweepMechanism(plan, mechanismId, jobId, ...span, RATIO_POINTS)) {
+      points.push(point);
+      if (points.length % 6 === 0) {
+        progress(points);
+        await breathe();
+        if (mine !== this.ratioSweeping) return undefined;
+      }
+    }
+    return points;
+  }
+
+  stopRatioSweep(): void {
+    this.ratioSweeping++;
+  }
+
+  /** One lot of a shortlist: what is found is sent as it comes. After a stop the last answer is not done. */
+  async shortlist(
+    plan: Plan,
+    query: ShortlistQuery,
+    shelf: readonly Shelved[],
+    lot: Lot,
+    progress: (found: Shortlist) => void,
+  ): Promise<Shortlist> {
+    const mine = ++this.searching;
+    const search = searchShortlist(plan, query, shelf, lot);
+    let told = 0;
+    let next = search.next();
+    while (!next.done) {
+      if (performance.now() - told > TELL_MS || (told === 0 && next.value.front.length > 0)) {
+        progress(next.value);
+        told = performance.now();
+      }
+      await breathe();
+      if (mine !== this.searching) return next.value;
+      next = search.next();
+    }
+    return next.value;
+  }
+
+  stopShortlist(): void {
+    this.searching++;
+  }
+
+  /** A design that was found, in teeth that are sold. */
+  async inTeeth(
+    plan: Plan,
+    query: ShortlistQuery,
+    found: Found,
+    shelf: readonly Shelved[],
+    teeth: TeethQuery,
+  ): Promise<InTeeth | undefined> {
+    const mine = ++this.toothing;
+    const making = inTeeth(plan, query, found, shelf, teeth);
+    let next = making.next();
+    while (!next.done) {
+      await breathe();
+      if (mine !== this.toothing) return undefined;
+      next = making.next();
+    }
+    return next.value;
   }
 
   stopTrains(): void {

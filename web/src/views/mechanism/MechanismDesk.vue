@@ -18,6 +18,7 @@ import GaugeLine from './GaugeLine.vue';
 import LinkPanel from './LinkPanel.vue';
 import MissingFigures from './MissingFigures.vue';
 import SpreadLine from './SpreadLine.vue';
+import { useChoosingTab } from './choosing/useChoosing.js';
 import { useTrainTab } from './train/useTrain.js';
 
 /** The open mechanism: power path above, the open link's fields, ruler and charts, the gauge at the side. */
@@ -30,6 +31,8 @@ const emit = defineEmits<{
 /** The train's desk comes with drawings of its own: it is loaded when it is first opened. */
 const TrainDesk = defineAsyncComponent(() => import('./train/TrainDesk.vue'));
 const trainTab = useTrainTab();
+const ChoosingDesk = defineAsyncComponent(() => import('./choosing/ChoosingDesk.vue'));
+const choosingTab = useChoosingTab();
 const plan = usePlan();
 const router = useRouter();
 const context = provideMechanism(() => mechanismId);
@@ -89,16 +92,19 @@ function remove(): void {
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
       <div class="relative flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
         <ChoiceRow v-if="mechanism.choices.length > 1" />
-        <TrainDesk v-if="trainTab" />
+        <ChoosingDesk v-if="choosingTab" />
+        <TrainDesk v-else-if="trainTab" />
         <section v-else aria-label="The open link"><LinkPanel @working="showWorking" /></section>
         <RatioRuler
-          v-if="(path.machine !== 'servo' || path.stages.length > 0) && (!trainTab || trainTab === 'stages')"
+          v-if="
+            (path.machine !== 'servo' || path.stages.length > 0) && !choosingTab && (!trainTab || trainTab === 'stages')
+          "
           :marks="marks.marks"
           :progress="canRun ? marks.progress : 1"
           @stop="marks.stop"
           @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')"
         />
-        <template v-if="!trainTab">
+        <template v-if="!trainTab && !choosingTab">
           <MissingFigures v-if="job.run === undefined" class="grow" />
           <template v-else>
             <DeskCharts />
@@ -110,6 +116,14 @@ function remove(): void {
             >Guards, eye protection, a stop in reach, power off before hands go in. Local codes and event rules come
             first.</span
           >
+          <button
+            v-if="!choosingTab"
+            type="button"
+            class="act min-h-6 whitespace-nowrap"
+            @click="choosingTab = 'shortlist'"
+          >
+            Search the shelf
+          </button>
           <ChoiceRow v-if="mechanism.choices.length === 1" class="whitespace-nowrap" />
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="startRename">Rename</button>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="remove">Remove mechanism</button>

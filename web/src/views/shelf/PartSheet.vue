@@ -14,7 +14,10 @@ import { copyOfPart } from './blankPart.js';
 import FieldInput from './FieldInput.vue';
 
 /** One part: what the team says of it, and its figures; of one's own they are changed here and kept by Save. */
-const { item = undefined, draft = undefined } = defineProps<{ item?: ShelfPart | undefined; draft?: Part | undefined }>();
+const { item = undefined, draft = undefined } = defineProps<{
+  item?: ShelfPart | undefined;
+  draft?: Part | undefined;
+}>();
 const emit = defineEmits<{ close: []; saved: [item: ShelfPart]; duplicate: [part: Part] }>();
 const shelf = useWholeShelf();
 const { show } = useDisplay();

@@ -1,0 +1,79 @@
+import { totalIsOpen, WANT_IDS, type Scope, type ShortlistQuery, type WantId } from '@rough-gear/core';
+import { computed, reactive, ref } from 'vue';
+import { useDisplay } from '../../../../composables/useDisplay.js';
+import { useMechanism } from '../../../../composables/useMechanism.js';
+
+/** Lightest and widest that is searched unless said otherwise: what a robot's mechanisms have. */
+const TOTALS = { from: '1', to: '300' } as const;
+
+/** How the designs found are put in order: by weights, or one want after the other. */
+export type RankBy = 'weights' | 'order';
+
+/** What is asked of the search, as it is typed; and the query where all of it is understood. */
+export function useQuery() {
+  const { mechanism, jobId } = useMechanism();
+  const { parse } = useDisplay();
+  const asked = reactive({
+    scope: 'everything' as Scope,
+    ownedOnly: false,
+    mostMotors: 4,
+    packs: 'mine' as ShortlistQuery['packs'],
+    from: TOTALS.from as string,
+    to: TOTALS.to as string,
+    mostPrice: '',
+    mostMass: '',
+  });
+  const rankBy = ref<RankBy>('weights');
+  /** Weight or place of each want; 0 leaves it out. */
+  const numbers = reactive<Record<WantId, number>>({
+    ...{ time: 3, mass: 2, price: 2, current: 1, margin: 3, slow: 0, common: 0, bought: 0 },
+  });
+
+  /** A number of a field, why it is none, or nothing where it is empty. */
+  const read = (text: string, dimension: 'ratio' | 'number' | 'mass', what: string) => {
+    if (text.trim() === '') return {};
+    const parsed = parse(text, dimension);
+    if (!parsed.ok) return { problem: `${what}: ${parsed.reason}; for example ${parsed.example}` };
+    return parsed.si > 0 || (dimension === 'number' && parsed.si === 0)
+      ? { si: parsed.si }
+      : { problem: `${what}: ${text} is not allowed, more than zero is` };
+  };
+  const fields = computed(() => ({
+    from: read(asked.from, 'ratio', 'total from'),
+    to: read(asked.to, 'ratio', 'total to'),
+    mostPrice: read(asked.mostPrice, 'number', 'most money'),
+    mostMass: read(asked.mostMass, 'mass', 'most mass'),
+  }));
+  const open = computed(() => totalIsOpen(mechanism.value, asked));
+  const wants = computed(() => WANT_IDS.filter((want) => numbers[want] > 0));
+  const problem = computed(() => {
+    const said = Object.values(fields.value).find((field) => field.problem)?.problem;
+    if (said) return said;
+    const { from, to } = fields.value;
+    if (open.value && (from.si === undefined || to.si === undefined)) return 'total: a least and a greatest are wanted';
+    if (open.value && !(to.si! > from.si!)) return `total: ${asked.from} to ${asked.to} is no range`;
+    if (open.value && to.si! > 5000) return 'total to: up to 5000 is allowed';
+    return wants.value.length === 0 ? 'Choose at least one want.' : undefined;
+  });
+  const query = computed((): ShortlistQuery | undefined => {
+    if (problem.value !== undefined) return undefined;
+    const { from, to, mostPrice, mostMass } = fields.value;
+    return {
+      mechanismId: mechanism.value.id,
+      jobId: jobId.value,
+      scope: asked.scope,
+      ownedOnly: asked.ownedOnly,
+      mostMotors: asked.mostMotors,
+      packs: asked.packs,
+      from: from.si ?? 1,
+      to: to.si ?? 1.1,
+      ...(mostPrice.si === undefined ? {} : { mostPrice: mostPrice.si }),
+      ...(mostMass.si === undefined ? {} : { mostMass: mostMass.si }),
+      wants: wants.value,
+    };
+  });
+  return { asked, rankBy, numbers, wants, open, problem, query };
+}
+
+export type Asked = ReturnType<typeof useQuery>['asked'];
+export type WantNumbers = ReturnType<typeof useQuery>['numbers'];

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { measureChoice, showMultiple, WANTS, type Choice, type WantId } from '@rough-gear/core';
+import { computed } from 'vue';
+import LimitGauge from '../../../../components/LimitGauge.vue';
+import VerdictRing from '../../../../components/VerdictRing.vue';
+import { useDisplay } from '../../../../composables/useDisplay.js';
+import { useMechanism } from '../../../../composables/useMechanism.js';
+import { wantShown } from '../shortlist/wantDisplay.js';
+import WhyDialog from '../reasons/WhyDialog.vue';
+import { jobOf, LETTERS } from './useColumns.js';
+
+/** One choice: its verdict, its gauge in the situation that is open, what it measures; one click puts it in force. */
+const { choice, index } = defineProps<{ choice: Choice; index: number }>();
+const { plan, mechanism, jobId, situation, path } = useMechanism();
+const { show } = useDisplay();
+
+const SHOWN: readonly WantId[] = ['time', 'mass', 'price', 'current', 'margin', 'slow'];
+const inForce = computed(() => mechanism.value.current === choice.id);
+const job = computed(() => jobOf(plan.value, mechanism.value, choice, jobId.value));
+const ladder = computed(() => job.value.ladders[situation.value]);
+const measured = computed(() => measureChoice(plan.value, mechanism.value, choice.id, jobId.value));
+const turning = computed(() => path.value.load.unit === 'rad');
+</script>
+
+<template>
+  <section
+    :aria-label="`Choice ${LETTERS[index]}, ${choice.name}`"
+    class="min-w-0 bg-sheet p-2"
+    :class="inForce ? 'border-2 border-ink' : 'border border-line'"
+  >
+    <h3 class="flex items-baseline gap-2 leading-tight">
+      <span class="figures">{{ LETTERS[index] }}</span><span class="min-w-0 grow hyphens-auto">{{ choice.name }}</span>
+    </h3>
+    <p class="mt-1 flex items-center gap-1.5 text-sm">
+      <VerdictRing :verdict="measured.headline.verdict" :size="15" />
+      <span
+        ><b>{{ measured.headline.verdict }}</b
+        >, {{ measured.headline.name }}
+        <span v-if="measured.headline.multiple !== undefined" class="figures">{{
+          showMultiple(measured.headline.multiple)
+        }}</span></span
+      >
+    </p>
+    <p class="text-xs text-second">{{ job.name }}, {{ situation }}</p>
+    <LimitGauge :ladder="ladder" :height="130" :turning="turning" />
+    <dl class="mt-1 grid grid-cols-[auto_1fr] gap-x-2 text-xs">
+      <template v-for="want in SHOWN" :key="want">
+        <dt class="text-second">{{ WANTS[want].name }}</dt>
+        <dd class="figures text-right">{{ wantShown(want, measured.figures, path, show) }}</dd>
+      </template>
+    </dl>
+    <p v-if="inForce" class="mt-1 min-h-6 text-sm font-semibold">in force</p>
+    <WhyDialog v-else :choice="choice" />
+  </section>
+</template>

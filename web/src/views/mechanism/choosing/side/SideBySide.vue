@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { choiceDifferences, readyComparisons, type ReadyMade } from '@rough-gear/core';
+import { computed, onMounted } from 'vue';
+import { toast } from 'vue-sonner';
+import { useMechanism } from '../../../../composables/useMechanism.js';
+import { useWholeShelf } from '../../../../stores/shelf.js';
+import ChoiceColumn from './ChoiceColumn.vue';
+import DifferenceTable from './DifferenceTable.vue';
+import OverlaidRuns from './OverlaidRuns.vue';
+
+/** Up to four choices in columns on the same job: gauges beside each other, runs over each other, and what differs. */
+const { plan, mechanism, jobId, commit, link } = useMechanism();
+const shelf = useWholeShelf();
+onMounted(() => void shelf.load());
+
+const differences = computed(() => choiceDifferences(plan.value, mechanism.value, jobId.value));
+const ready = computed(() => readyComparisons(plan.value, mechanism.value.id, jobId.value, shelf.offered));
+
+function put({ changes, asks }: ReadyMade): void {
+  commit(changes);
+  link.value = 'motor';
+  toast(`${asks} The other side stands beside it now. Undo takes it away.`);
+}
+</script>
+
+<template>
+  <div class="flex flex-wrap items-baseline gap-x-4 gap-y-0.5 text-sm" role="group" aria-label="Put beside it">
+    <span class="text-second">put beside it</span>
+    <button v-for="one in ready" :key="one.id" type="button" class="act min-h-6" @click="put(one)">
+      {{ one.asks }}
+    </button>
+    <span v-if="ready.length === 0" class="text-xs text-second">
+      {{
+        mechanism.choices.length >= 4 ? 'Four are kept: remove one to compare with another.' : 'nothing ready made here'
+      }}
+    </span>
+  </div>
+  <p v-if="mechanism.choices.length === 1" class="squared grid min-h-24 place-items-center p-4 text-center text-second">
+    There is one choice only. Put another beside it, keep one of the shortlist beside it, or try another machine.
+  </p>
+  <div
+    class="grid gap-3"
+    :class="
+      { 1: 'sm:grid-cols-2', 2: 'sm:grid-cols-2', 3: 'sm:grid-cols-3', 4: 'sm:grid-cols-2 xl:grid-cols-4' }[
+        mechanism.choices.length
+      ]
+    "
+    data-testid="columns"
+  >
+    <ChoiceColumn v-for="(choice, i) in mechanism.choices" :key="choice.id" :choice="choice" :index="i" />
+  </div>
+  <template v-if="mechanism.choices.length > 1">
+    <DifferenceTable :differences="differences" />
+    <OverlaidRuns />
+  </template>
+</template>
