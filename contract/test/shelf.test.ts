@@ -7,15 +7,14 @@ import type { ShelfPart } from '../src/api/api.js';
 import {
   cellOf,
   differencesOf,
-  exportCsv,
   fieldsOf,
   fieldsOfPart,
-  importCsv,
   KIND_NAMES,
   readCell,
   valueAt,
   withValue,
 } from '../src/shelf/index.js';
+import { exportCsv, importCsv } from '../src/shelf/files.js';
 
 const shelf = (
   JSON.parse(readFileSync(new URL('../demo/shelf.json', import.meta.url), 'utf8')) as {

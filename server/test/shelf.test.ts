@@ -1,5 +1,5 @@
 import type { ShelfPart } from '@rough-gear/contract';
-import type { ImportReport } from '@rough-gear/contract/shelf';
+import type { ImportReport } from '@rough-gear/contract/shelf-files';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
 import { openDatabase } from '../src/db/open.js';

@@ -44,6 +44,17 @@ describe('the gauge', () => {
     expect(layout([1.1, 4, 5, 6, 7, 8, 9], true).folded).toEqual([]);
   });
 
+  it('of a low gauge keeps the least, and folds what there is no room for', () => {
+    const low = layoutGauge(
+      [1.1, 1.2, 1.3, 1.4, 1.5, 1.6, 1.7].map((multiple) => rung(multiple)),
+      100,
+      ROW,
+      false,
+    );
+    expect(low.rows.map((row) => row.rung.multiple)).toEqual([1.3, 1.2, 1.1]);
+    expect(low.folded).toHaveLength(4);
+  });
+
   it('gives each label a row of its own, and none stands on the job’s line', () => {
     for (const multiples of [
       [1, 1.01, 1.02, 1.03, 1.04, 1.05],

@@ -1,6 +1,4 @@
 export * from './difference.js';
-export * from './exportCsv.js';
 export * from './fields/cell.js';
 export * from './fields/field.js';
 export * from './fields/table.js';
-export * from './importCsv.js';

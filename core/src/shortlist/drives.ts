@@ -9,7 +9,15 @@ import type {
   StepperPart,
   StepServoPart,
 } from '../plan/part.js';
-import { currentChoice, type MachineDrive, type Mechanism, type Plan, type StepDrive } from '../plan/plan.js';
+import {
+  currentChoice,
+  type DcDrive,
+  type MachineDrive,
+  type Mechanism,
+  type Plan,
+  type StepDrive,
+} from '../plan/plan.js';
+import type { Quantity } from '../plan/quantity.js';
 import type { Shelved } from '../sizing/proposal.js';
 import { copyOf } from '../sizing/proposal.js';
 import { sameKey, toBuy, usedElsewhere } from '../wants/stockOf.js';
@@ -80,15 +88,7 @@ function machines(bench: Bench, drive: MachineDrive): readonly DriveOption[] {
       return counts(bench).flatMap((motors) =>
         ofKind<MotorPart>(bench.shelf, 'motor').flatMap((motor) =>
           ofKind<ControllerPart>(bench.shelf, 'controller').map((controller) =>
-            optionOf(bench, motors, motor, controller, {
-              kind: 'dc',
-              motor: bench.ids.motor,
-              motors,
-              controller: bench.ids.controller,
-              node: drive.node,
-              ...(drive.idle ? { idle: drive.idle } : {}),
-              ...(drive.rampTime ? { rampTime: drive.rampTime } : {}),
-            }),
+            optionOf(bench, motors, motor, controller, dcDrive(bench, drive, motors, controller)),
           ),
         ),
       );
@@ -110,6 +110,20 @@ function machines(bench: Bench, drive: MachineDrive): readonly DriveOption[] {
       );
     }
   }
+}
+
+/** What is set for this mechanism stays set; a limit that the controller does not reach, or does not have, is its own. */
+function dcDrive(bench: Bench, drive: DcDrive, motors: number, { part }: Of<ControllerPart>): DcDrive {
+  const { statorLimit, supplyLimit, ...kept } = drive;
+  const within = (set: Quantity | undefined, own: Quantity | undefined) => set && own && set.si <= own.si;
+  return {
+    ...kept,
+    ...(statorLimit && within(statorLimit, part.statorLimit) ? { statorLimit } : {}),
+    ...(supplyLimit && within(supplyLimit, part.supplyLimit) ? { supplyLimit } : {}),
+    motor: bench.ids.motor,
+    motors,
+    controller: bench.ids.controller,
+  };
 }
 
 /** Micro-steps go to the nearest that the driver's switches have; what was set for another driver is not kept. */

@@ -69,6 +69,6 @@ export function judgeAt(
   commonHere: CommonHere,
   used: ReadonlyMap<string, number>,
 ): Judged {
-  const changes = trial.open ? totalChanges(trial.plan, trial.mechanism, total / trial.kept) : [];
+  const changes = trial.open ? totalChanges(trial.plan, trial.mechanism, total / trial.kept, trial.efficiency) : [];
   return judgeChanges(trial, changes, total, jobId, commonHere, used);
 }

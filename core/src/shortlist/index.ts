@@ -8,6 +8,6 @@ export * from './query.js';
 export * from './rank.js';
 export * from './ratios.js';
 export * from './search.js';
-export { totalIsOpen, totalChanges } from './trial.js';
+export { totalIsOpen } from './trial.js';
 export * from './adopt.js';
 export * from './inTeeth.js';

@@ -4,12 +4,15 @@ import { checkOf, type CheckId, type CheckRule } from '../limits/check.js';
 import type { Limit } from '../limits/limit.js';
 import { SITUATION_NEEDS, SITUATIONS, situationOf, type Situation } from '../limits/situation.js';
 import { machineOf } from '../machine/table.js';
+import { FigureCollector } from '../figures/collector.js';
 import { applyChanges, type Change } from '../plan/change.js';
+import type { Quantity } from '../plan/quantity.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import type { Stage } from '../plan/stage.js';
 import { lacksOf, withTotal } from '../powerpath/path.js';
 import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
+import { resolveStage } from '../powerpath/resolveStages.js';
 import type { DriveOption } from './drives.js';
 import type { ShortlistQuery } from './query.js';
 
@@ -27,6 +30,8 @@ export interface Trial {
   readonly plan: Plan;
   readonly mechanism: Mechanism;
   readonly jobs: readonly TrialJob[];
+  /** What the open ratio keeps of the power. */
+  readonly efficiency: Quantity;
   /** Whether the total may be chosen; a servo and a drop-in keep theirs. */
   readonly open: boolean;
   /** Total over the open ratio: what stages that stay give. */
@@ -46,11 +51,33 @@ const stays = ({ kind }: Stage): boolean => kind === 'screw' || kind === 'worm';
 export const totalIsOpen = (mechanism: Mechanism, query: Pick<ShortlistQuery, 'scope'>): boolean =>
   query.scope === 'everything' && currentChoice(mechanism).drive.kind !== 'servo';
 
-/** The changes that give an open train this total. */
-export function totalChanges(plan: Plan, mechanism: Mechanism, ratio: number): readonly Change[] {
+/** Two stages in teeth, where there is no train to go by. */
+const TWO_STAGES = 0.9;
+
+/** What an open ratio keeps of the power: as much as the wheels that are there, whose place it takes. */
+function openEfficiency(mechanism: Mechanism): Quantity {
+  const { stages } = currentChoice(mechanism);
+  const there = stages.filter((stage) => !stays(stage));
+  const collect = new FigureCollector();
+  const kept = there.map((stage) => resolveStage(stage, [], collect).efficiency);
+  const product = kept.reduce((all, efficiency) => all * efficiency, 1);
+  const [value, from] =
+    there.length > 0 && product > 0
+      ? [product, 'as the stages that were there']
+      : [TWO_STAGES, 'as two stages in teeth'];
+  return { ...quantityOf(value, `${digits(100 * value)} %`, 'estimated'), from };
+}
+
+/** The changes that give an open train this total; its losses are those of the train that is there. */
+export function totalChanges(plan: Plan, mechanism: Mechanism, ratio: number, efficiency: Quantity): readonly Change[] {
   const choice = currentChoice(mechanism);
   const at = ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice)];
-  const open: Stage = { id: OPEN, kind: 'ratio', ratio: quantityOf(ratio, `${digits(ratio, 4)}:1`, 'estimated') };
+  const open: Stage = {
+    id: OPEN,
+    kind: 'ratio',
+    ratio: quantityOf(ratio, `${digits(ratio, 4)}:1`, 'estimated'),
+    efficiency,
+  };
   const kept = choice.stages.filter(stays).map((stage) => (stage.id === OPEN ? { ...stage, id: 'kept' } : stage));
   return [
     { at: [...at, 'stages'], to: [open, ...kept] },
@@ -61,10 +88,22 @@ export function totalChanges(plan: Plan, mechanism: Mechanism, ratio: number): r
 /** Puts a drive on trial: resolved once for each job, so that totals are tried on what is resolved. */
 export function trialOf(plan: Plan, mechanism: Mechanism, query: ShortlistQuery, option: DriveOption): Trial {
   const open = totalIsOpen(mechanism, query);
-  const changed = applyChanges(plan, [...option.changes, ...(open ? totalChanges(plan, mechanism, 1) : [])]);
+  const efficiency = openEfficiency(mechanism);
+  const changed = applyChanges(plan, [
+    ...option.changes,
+    ...(open ? totalChanges(plan, mechanism, 1, efficiency) : []),
+  ]);
   const there = changed.mechanisms.find(({ id }) => id === mechanism.id)!;
   const jobs = there.jobs.map((job) => trialJob(resolvePath(changed, there, job.id)));
-  return { option, plan: changed, mechanism: there, jobs, open, kept: open ? jobs[0]!.path.train.total : 1 };
+  return {
+    option,
+    plan: changed,
+    mechanism: there,
+    jobs,
+    open,
+    efficiency,
+    kept: open ? jobs[0]!.path.train.total : 1,
+  };
 }
 
 function trialJob(path: AnyPath): TrialJob {

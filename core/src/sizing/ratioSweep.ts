@@ -106,13 +106,18 @@ export interface SweepMarks {
   readonly plateau?: readonly [low: number, high: number];
 }
 
+/** Times this near are the same. */
+const ALIKE = 0.005;
 /** How far from the shortest time a total is still on the plateau. */
 const PLATEAU = 0.05;
 
 export function sweepMarks(points: readonly RatioPoint[]): SweepMarks {
   const arriving = points.filter((point) => point.time !== undefined);
   const sound = arriving.filter(({ verdict }) => verdict !== 'gives way');
-  const fastest = leastOf(arriving, ({ time }) => time);
+  // A job that ends by time takes as long at every total: none is the fastest.
+  const times = arriving.map(({ time }) => time!);
+  const differs = Math.max(...times) > Math.min(...times) * (1 + ALIKE);
+  const fastest = differs ? leastOf(arriving, ({ time }) => time) : undefined;
   const coolest = leastOf(arriving, ({ heat }) => heat);
   const leastCurrent = leastOf(arriving, ({ peakSupplyCurrent }) => peakSupplyCurrent);
   const mostRobust = leastOf(points, ({ first }) => (first ? -first.multiple : undefined));

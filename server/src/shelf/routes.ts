@@ -1,5 +1,5 @@
 import { etagOf, partSchema, revisionOf, type ShelfMarks } from '@rough-gear/contract';
-import { exportCsv, importCsv } from '@rough-gear/contract/shelf';
+import { exportCsv, importCsv } from '@rough-gear/contract/shelf-files';
 import { PART_KINDS, type Part, type PartKind } from '@rough-gear/core';
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { ShelfMarks, ShelfPart } from '@rough-gear/contract';
-import type { ImportLine } from '@rough-gear/contract/shelf';
+import type { ImportLine } from '@rough-gear/contract/shelf-files';
 import type { Part, PartKind } from '@rough-gear/core';
 import type { DataSource, Repository } from 'typeorm';
 import { ShelfEntity, type ShelfRow } from '../db/entities.js';

@@ -7,7 +7,7 @@ import {
   type ShelfPart,
   type StoredPlan,
 } from '@rough-gear/contract/api';
-import type { ImportReport } from '@rough-gear/contract/shelf';
+import type { ImportReport } from '@rough-gear/contract/shelf-files';
 import type { Part, PartKind, Plan } from '@rough-gear/core';
 
 /** The server cannot be reached: the network or the server is away. */

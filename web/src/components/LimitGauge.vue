@@ -2,7 +2,7 @@
 import { showMultiple, type Ladder, type LimitId, type Rung } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import { useDisplay } from '../composables/useDisplay.js';
-import { heightOf, layoutGauge, LEAST, MOST } from './gaugeLayout.js';
+import { heightOf, layoutGauge, LEAST, MOST, NAMED_BELOW, scaleFor } from './gaugeLayout.js';
 import VerdictRing from './VerdictRing.vue';
 
 /**
@@ -40,12 +40,18 @@ const COLOURS = {
 } as const;
 
 const expanded = ref(false);
-const layout = computed(() => layoutGauge(ladder.rungs, height, ROW, expanded.value));
-const at = (multiple: number) => TOP + heightOf(multiple, height);
+const scale = computed(() => scaleFor(ladder.rungs, height, ROW));
+const layout = computed(() => layoutGauge(ladder.rungs, scale.value, ROW, expanded.value));
+const at = (multiple: number) => TOP + heightOf(multiple, scale.value);
 const one = computed(() => at(1));
+/** What gives way may need more room under the job's line than the scale has. */
+const lowest = computed(() => Math.max(height, ...layout.value.rows.map(({ label }) => label + ROW / 2)));
 /** Whiskers stand side by side on the scale, the lowest rung's at the right. */
 const whiskerAt = (i: number) => AXIS - 4 - Math.min(5, layout.value.rows.length - 1 - i) * 3.2;
 
+const foldedFrom = computed(() =>
+  layout.value.folded.some(({ multiple = 0 }) => multiple < NAMED_BELOW) ? 'these' : `${NAMED_BELOW}×`,
+);
 const folding = computed(() => layout.value.folded.length > 0 || expanded.value);
 
 /** What it was before the last change, where that reads differently. */
@@ -66,7 +72,7 @@ const demand = computed(() => {
 </script>
 
 <template>
-  <div class="relative" :style="{ height: `${height + TOP + 26}px` }" data-testid="gauge">
+  <div class="relative" :style="{ height: `${lowest + TOP + 26}px` }" data-testid="gauge">
     <svg class="absolute inset-0 size-full" aria-hidden="true">
       <defs>
         <pattern id="below-the-job" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -158,7 +164,7 @@ const demand = computed(() => {
     </p>
     <div class="absolute right-0 bottom-0 flex items-center gap-3 text-xs text-second">
       <button v-if="folding" type="button" class="act min-h-6" :aria-expanded="expanded" @click="expanded = !expanded">
-        {{ expanded ? 'fold' : `${layout.folded.length} more above 3×` }}
+        {{ expanded ? 'fold' : `${layout.folded.length} more above ${foldedFrom}` }}
       </button>
       <p
         v-if="layout.outOfReach.length > 0"

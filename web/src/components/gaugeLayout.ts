@@ -31,8 +31,22 @@ export interface GaugeLayout {
 /** Room under the job's line that its own words take. */
 const JOB_WORDS = 20;
 
+/** A scale is never lower than this. */
+const LOWEST_SCALE = 84;
+
+/** How high the scale may be in a given height, so that what gives way has its rows under the job's line. */
+export function scaleFor(rungs: readonly Rung[], height: number, rowHeight: number): number {
+  const under = rungs.filter(
+    ({ multiple, outOfReach }) => multiple !== undefined && multiple < 1 && !outOfReach,
+  ).length;
+  if (under === 0) return height;
+  const aboveJob = height - JOB_WORDS - under * rowHeight;
+  const most = aboveJob / heightOf(1, 1);
+  return Math.min(height, Math.max(LOWEST_SCALE, most));
+}
+
 /**
- * Places the rungs: everything under 3× is named, above that as many as fit; beyond the scale they
+ * Places the rungs: everything under 3× is named where there is room, above that as many as fit; beyond the scale they
  * are counted, out-of-reach ones folded. No label stands on the job's line.
  */
 export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: number, expanded: boolean): GaugeLayout {
@@ -42,7 +56,12 @@ export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: n
   const low = within.filter((rung) => rung.multiple! < NAMED_BELOW);
   const high = within.filter((rung) => rung.multiple! >= NAMED_BELOW);
   const room = Math.floor(heightOf(1, height) / rowHeight);
-  const named = expanded ? within : [...low, ...high.slice(0, Math.max(0, room - low.length))];
+  // A low gauge has no room for all under 3×: the least stay, the job's line keeps clear.
+  const over = low.filter((rung) => rung.multiple! >= 1);
+  const crowded = expanded ? [] : over.slice(Math.max(1, room));
+  const named = expanded
+    ? within
+    : [...low.filter((rung) => !crowded.includes(rung)), ...high.slice(0, Math.max(0, room - low.length))];
   return {
     rows: pushApart(
       [...named]

@@ -10,6 +10,7 @@ const NAMES = {
   sheet: '--sheet',
   a: '--series-a',
   b: '--series-b',
+  tight: '--tight',
   gives: '--gives',
 };
 

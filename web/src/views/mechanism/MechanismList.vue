@@ -4,6 +4,7 @@ import { showMultiple, type Mechanism, type MechanismResult } from '@rough-gear/
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
 import { computed } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
+import PlanParts from './PlanParts.vue';
 import VerdictRing from '../../components/VerdictRing.vue';
 import VerdictWord from '../../components/VerdictWord.vue';
 import { usePlan } from '../../stores/plan.js';
@@ -95,5 +96,6 @@ function move(index: number, by: number): void {
       </li>
     </VueDraggable>
     <button type="button" class="act min-h-9 px-4 text-left" @click="$emit('add')">Add a mechanism</button>
+    <PlanParts />
   </nav>
 </template>

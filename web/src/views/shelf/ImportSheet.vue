@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ImportLine, ImportReport } from '@rough-gear/contract/shelf';
+import type { ImportLine, ImportReport } from '@rough-gear/contract/shelf-files';
 import { KIND_NAMES } from '@rough-gear/contract/shelf';
 import type { PartKind } from '@rough-gear/core';
 import { computed, ref, shallowRef, watch } from 'vue';

@@ -9,12 +9,12 @@ import {
   type RatioPoint,
 } from '@rough-gear/core';
 import { useElementSize } from '@vueuse/core';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useChartInk } from '../../../composables/useChartInk.js';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useTotalDrag } from '../../../composables/useTotalDrag.js';
-import { RATIO_LEFT, RATIO_RIGHT, ratioChart } from './ratioChart.js';
+import { RATIO_LEFT, RATIO_RIGHT, ratioChart, STRIPS, stripsIn } from './ratioChart.js';
 import RatioTable from './RatioTable.vue';
 import { useRatioSweep } from './useRatioSweep.js';
 
@@ -32,7 +32,8 @@ const spanNow = () => {
   const total = path.value.train.total;
   return rulerSpan(Number.isFinite(total) ? 1.5 ** Math.round(Math.log(total) / Math.log(1.5)) : 10);
 };
-const span = ref(spanNow());
+// Shallow: it is handed to the worker as it is.
+const span = shallowRef(spanNow());
 const inner = computed(() => Math.max(1, width.value - RATIO_LEFT - RATIO_RIGHT));
 const { total, canTune, changeTo, dragging, down, move, up, key } = useTotalDrag((clientX) => {
   const left = box.value!.getBoundingClientRect().left + RATIO_LEFT;
@@ -81,6 +82,9 @@ const option = computed(() =>
     ...{ pens: ink.value, tip },
   }),
 );
+const places = computed(() => stripsIn(height.value));
+const PENS = { a: 'var(--series-a)', b: 'var(--series-b)', ink: 'var(--ink)' } as const;
+
 const schools = computed(() =>
   RATIO_SCHOOLS.map((school) => {
     const at = marks.value[school.id];
@@ -134,10 +138,29 @@ function take(at: number): void {
       >
         <EChart v-if="height > 40 && sweep.points.length > 0" :option="option" />
       </div>
+      <p
+        v-for="(strip, i) in STRIPS"
+        :key="strip.title"
+        class="pointer-events-none absolute flex gap-3 text-xs leading-none"
+        :style="{ left: `${RATIO_LEFT}px`, top: `${places[i]!.top - 14}px` }"
+        aria-hidden="true"
+      >
+        <b class="font-semibold">{{ strip.title }}</b>
+        <span v-for="curve in strip.curves" :key="curve.name" class="flex items-center gap-1 text-second">
+          <svg width="22" height="6">
+            <path
+              d="M0 3h22"
+              :stroke="PENS[curve.pen]"
+              stroke-width="1.8"
+              :stroke-dasharray="curve.dash === 'solid' ? undefined : curve.dash.join(' ')"
+            /></svg
+          >{{ curve.name }}</span
+        >
+      </p>
       <button
         type="button"
         role="slider"
-        class="absolute top-3 bottom-5 w-6 -translate-x-1/2 cursor-ew-resize"
+        class="absolute top-9 bottom-5 w-6 -translate-x-1/2 cursor-ew-resize"
         :style="{ left: `${place(Math.min(span[1], Math.max(span[0], total)))}px` }"
         aria-label="Total reduction on the chart: arrow keys step it"
         :aria-valuemin="Number(span[0].toPrecision(3))"
@@ -164,7 +187,7 @@ function take(at: number): void {
         >
           {{ school.name }}<template v-if="school.at !== undefined">: {{ digits(school.at, 3) }}:1</template>
         </button>
-        <span v-if="school.point?.time !== undefined" class="figures"> {{ show(school.point.time, 'time') }}</span>
+        <span v-if="school.point?.time !== undefined" class="figures"> · {{ show(school.point.time, 'time') }}</span>
         <span v-else class="text-second"> none on this range without something giving way</span>
         <p class="text-second">{{ school.reasons }}</p>
       </div>

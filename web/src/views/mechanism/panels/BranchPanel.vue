@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { branchOf, wireLossOf, type ProtectedNode, type WorkingRef } from '@rough-gear/core';
+import { branchOf, wireLossOf, type Part, type ProtectedNode, type WorkingRef } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import FigureField from '../../../components/FigureField.vue';
@@ -24,6 +24,11 @@ const wireSaid = computed(() => {
     ? `While working the branch wire drops ${show(loss.drop, 'voltage')} and gives off ${show(loss.heat, 'power')}.`
     : '';
 });
+/** Of a wire the plan keeps the gauge, and where it came from. */
+const wireOf = (node: ProtectedNode) => (part: Part) =>
+  part.kind === 'wire' && part.gauge
+    ? [{ at: [...at(node, 'wire'), 'gauge'], to: { ...part.gauge, from: part.name } }]
+    : [];
 const several = computed(() => path.value.motors > 1);
 </script>
 
@@ -38,6 +43,7 @@ const several = computed(() => path.value.motors > 1);
   >
     <PartPicker v-if="branch" kind="breaker" :at="at(branch, 'breaker')" title="A breaker for this branch" />
     <PartPicker v-if="main" kind="breaker" :at="at(main, 'breaker')" title="The main breaker" label="Change the main" />
+    <PartPicker v-if="branch" kind="wire" :take="wireOf(branch)" title="A wire for this branch" label="Wire" />
     <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
       {{ more ? 'Less' : 'Plugs' }}
     </button>

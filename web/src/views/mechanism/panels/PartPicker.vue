@@ -1,18 +1,28 @@
 <script setup lang="ts">
 import type { ShelfPart } from '@rough-gear/contract/api';
-import { freshId, type Change, type PartKind } from '@rough-gear/core';
+import { freshId, type Change, type Part, type PartKind } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import BaseDialog from '../../../components/BaseDialog.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
 import { partSummary } from './partSummary.js';
 
-/** Picks a part off the shelf: the plan gets a copy of it, and `at` refers to that copy. */
+/**
+ * Picks a part off the shelf: the plan gets a copy of it, and `at` refers to that copy. What the plan keeps only figures
+ * of, such as wire, says by `take` what is changed.
+ */
 const {
   kind,
-  at,
+  at = [],
   label = 'Change',
-} = defineProps<{ kind: PartKind; at: readonly (string | number)[]; label?: string; title: string }>();
+  take = undefined,
+} = defineProps<{
+  kind: PartKind;
+  at?: readonly (string | number)[];
+  label?: string;
+  title: string;
+  take?: (part: Part) => readonly Change[];
+}>();
 
 const { plan, commit } = useMechanism();
 const { shelf, load } = useShelf(kind);
@@ -31,13 +41,14 @@ function show(): void {
 }
 
 function pick({ id, revision, part }: ShelfPart): void {
+  open.value = false;
+  if (take) return commit(take(part));
   const partId = freshId(plan.value.parts, kind);
   const changes: Change[] = [
     { at: ['parts', partId], to: { part, shelfId: id, shelfRevision: revision } },
     { at, to: partId },
   ];
   commit(changes);
-  open.value = false;
 }
 </script>
 

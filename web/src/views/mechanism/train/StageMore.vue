@@ -3,7 +3,9 @@ import {
   selfHolding,
   type BeltStage,
   type ChainStage,
+  type Change,
   type GearStage,
+  type Part,
   type ShaftMaterial,
   type StageShaft,
 } from '@rough-gear/core';
@@ -12,12 +14,13 @@ import ChoiceField from '../../../components/ChoiceField.vue';
 import CountField from '../../../components/CountField.vue';
 import FigureField from '../../../components/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
+import PartPicker from '../panels/PartPicker.vue';
 import ShaftFields from './ShaftFields.vue';
 import StageStrength from './StageStrength.vue';
 import { useTrain } from './useTrain.js';
 
 /** What the stage in hand is made of: pitch, width, material; of a worm or screw the band in which it stays. */
-const { stage, parts, path, set } = useTrain();
+const { stage, parts, path, set, stageAt, index } = useTrain();
 const { show } = useDisplay();
 
 const key = (name: string) => `stage.${stage.value!.id}.${name}`;
@@ -35,6 +38,17 @@ const gear = computed(() => stage.value as GearStage);
 const chain = computed(() => stage.value as ChainStage);
 const belt = computed(() => stage.value as BeltStage);
 const form = computed<StageShaft['form'] | 'none'>(() => stage.value?.shaft?.form ?? 'none');
+
+/** Of a chain the plan keeps pitch and strength, and where they came from. */
+const chainOf = (part: Part): readonly Change[] =>
+  part.kind !== 'chain'
+    ? []
+    : (['pitch', 'strength'] as const).flatMap((name) => {
+        const figure = part[name];
+        return figure
+          ? [{ at: [...stageAt(index.value), name], to: { ...figure, source: 'sheet', from: part.name } }]
+          : [];
+      });
 
 /** Over the band of friction: as given, and at seven tenths of it. */
 const band = computed(() => {
@@ -80,6 +94,7 @@ const ANSWER = {
           @change="set({ material: $event })"
         />
         <FigureField :figure="key('wear')" allow="not negative" />
+        <PartPicker kind="chain" :take="chainOf" title="A chain for this stage" label="A chain off the shelf" />
       </template>
       <template v-else-if="stage.kind === 'belt'">
         <FigureField :figure="key('pitch')" />

@@ -2,7 +2,6 @@
 import { digits, foundWords, WANT_IDS, WANTS, type Found, type WantId } from '@rough-gear/core';
 import { computed } from 'vue';
 import ChartFrame from '../../../../components/ChartFrame.vue';
-import ChoiceField from '../../../../components/ChoiceField.vue';
 import { MONO, SANS, tipLook, useChartInk } from '../../../../composables/useChartInk.js';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useMechanism } from '../../../../composables/useMechanism.js';
@@ -22,6 +21,14 @@ const { path } = useMechanism();
 const { show, split } = useDisplay();
 const ink = useChartInk();
 
+const AXES = [
+  { id: 'y' as const, text: 'up' },
+  { id: 'x' as const, text: 'across' },
+];
+function turn(axis: 'x' | 'y', want: WantId): void {
+  if (axis === 'x') x.value = want;
+  else y.value = want;
+}
 const options = WANT_IDS.map((want) => ({ value: want, text: WANTS[want].name }));
 /** In the unit that is shown, so that the axis reads like the table. */
 function plain(want: WantId, value: number): number {
@@ -47,7 +54,7 @@ const edge = computed(() => {
 });
 
 const option = computed(() => {
-  const { second, hair, act, ink: pen, sheet, gives } = ink.value;
+  const { second, hair, act, ink: pen, sheet, tight } = ink.value;
   const axis = (want: WantId, horizontal: boolean) => ({
     type: 'value',
     scale: true,
@@ -101,7 +108,7 @@ const option = computed(() => {
           symbolSize: found.key === chosen?.key ? 15 : 9,
           itemStyle: {
             color: found.key === chosen?.key ? act : sheet,
-            borderColor: found.verdict === 'enough' ? act : gives,
+            borderColor: found.verdict === 'enough' ? act : tight,
             borderWidth: found.key === chosen?.key ? 3 : 1.5,
           },
         })),
@@ -141,19 +148,20 @@ const table = computed(() => ({
     :option="option"
     :table="table"
     :summary="`${known.length} designs, ${edge.length} of them at the front of these two`"
-    class="h-full"
     @pick="pick"
   >
     <template #title>
       <div class="flex items-baseline gap-2">
-        <ChoiceField label="up" :value="y" :options="options" class="flex items-baseline gap-1" @change="y = $event" />
-        <ChoiceField
-          label="across"
-          :value="x"
-          :options="options"
-          class="flex items-baseline gap-1"
-          @change="x = $event"
-        />
+        <label v-for="axis in AXES" :key="axis.id" class="flex items-baseline gap-1.5">
+          <span class="text-[0.8125rem] text-second">{{ axis.text }}</span>
+          <select
+            class="min-h-7 border-b border-ink bg-sheet"
+            :value="axis.id === 'x' ? x : y"
+            @change="turn(axis.id, ($event.target as HTMLSelectElement).value as WantId)"
+          >
+            <option v-for="{ value, text } in options" :key="value" :value="value">{{ text }}</option>
+          </select>
+        </label>
       </div>
     </template>
   </ChartFrame>

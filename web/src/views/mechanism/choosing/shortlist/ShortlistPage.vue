@@ -122,25 +122,24 @@ function adopt(as: 'replace' | 'beside', why: string): void {
     }}
   </p>
   <template v-else>
-    <FallenList :found="found" :running="running" />
     <p v-if="uncounted && !running" class="text-xs text-tight">
       A want was added since: search again, so that designs good in it alone are found.
     </p>
     <p v-if="stale" class="text-xs text-tight">The plan has changed since this was searched: search again.</p>
     <template v-if="found.front.length > 0">
-      <RangeFields v-model="ranges" :wants="wants" />
       <div class="grid gap-3" :class="chosen ? 'lg:grid-cols-[minmax(0,1fr)_290px]' : ''">
-        <div class="min-w-0">
+        <div class="flex min-w-0 flex-col gap-2">
+          <FallenList :found="found" :running="running" />
+          <RangeFields v-model="ranges" :wants="wants" />
           <FoundScatter
             v-model:x="x"
             v-model:y="y"
             :front="front"
             :chosen="chosen"
             :now="now"
-            class="!min-h-[250px]"
+            class="!h-[270px]"
             @choose="chosen = $event"
           />
-          <FoundTable :ranked="ranked" :wants="wants" :chosen="chosen" @choose="chosen = $event" />
         </div>
         <FoundSheet
           v-if="chosen && searched"
@@ -155,10 +154,14 @@ function adopt(as: 'replace' | 'beside', why: string): void {
           @choose="chosen = $event"
         />
       </div>
+      <FoundTable :ranked="ranked" :wants="wants" :chosen="chosen" @choose="chosen = $event" />
     </template>
-    <p v-else-if="!running" class="text-second">
-      Nothing on the shelf does this job as it is asked. What most fell for says what to change: more motors, a wider
-      range of totals, a higher ceiling, or an easier job.
-    </p>
+    <template v-else>
+      <FallenList :found="found" :running="running" />
+      <p v-if="!running" class="text-second">
+        Nothing on the shelf does this job as it is asked. What most fell for says what to change: more motors, a wider
+        range of totals, a higher ceiling, or an easier job.
+      </p>
+    </template>
   </template>
 </template>

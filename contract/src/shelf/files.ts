@@ -1,0 +1,2 @@
+export * from './exportCsv.js';
+export * from './importCsv.js';
