@@ -13,11 +13,15 @@ import {
   mendsFor,
   resolveDcPath,
   runBy,
+  LOTS,
+  mergeShortlists,
+  searchShortlist,
   searchTrains,
   spreadBuilds,
   sweepRatios,
   systemOf,
   type Part,
+  type ShortlistQuery,
 } from '@rough-gear/core';
 import { Bench } from 'tinybench';
 import { firstScreen } from './bench/firstScreen.js';
@@ -67,7 +71,9 @@ while (!builds.next().done);
 const spread2000Ms = round(performance.now() - spreadStarted);
 
 /** Trains off the shelf that ships: combinations decided, and how long that takes. */
-const shelf = JSON.parse(readFileSync('contract/demo/shelf.json', 'utf8')) as { parts: { id: string; part: Part }[] };
+const shelf = JSON.parse(readFileSync('contract/demo/shelf.json', 'utf8')) as {
+  parts: { id: string; revision: number; part: Part }[];
+};
 const stock = shelf.parts.flatMap(({ id, part }) => (part.kind === 'series' ? [{ id, part }] : []));
 const trains = Object.fromEntries(
   ([1, 2, 3] as const).map((mostStages) => {
@@ -88,10 +94,45 @@ const trains = Object.fromEntries(
   }),
 );
 
+/** The shortlist of three mechanisms over the whole shelf: each lot is one worker's share, and both run at once. */
+const shortlists = Object.fromEntries(
+  (['lift', 'drive', 'arm'] as const).map((id) => {
+    const jobId = plan.mechanisms.find((mechanism) => mechanism.id === id)!.jobs[0]!.id;
+    const query: ShortlistQuery = {
+      ...{ mechanismId: id, jobId, scope: 'everything', ownedOnly: false, mostMotors: 4, packs: 'mine' },
+      ...{ from: 1, to: 300, wants: ['time', 'mass', 'price', 'current', 'margin'] },
+    };
+    let firstAnswerMs: number | undefined;
+    const lots = Array.from({ length: LOTS }, (_, index) => {
+      const before = performance.now();
+      const search = searchShortlist(plan, query, shelf.parts, { index, of: LOTS });
+      let next = search.next();
+      while (!next.done) {
+        if (index === 0 && next.value.front.length > 0) firstAnswerMs ??= performance.now() - before;
+        next = search.next();
+      }
+      return { found: next.value, milliseconds: performance.now() - before };
+    });
+    const { tried, judged, excluded, front } = mergeShortlists(
+      lots.map(({ found }) => found),
+      query.wants,
+    );
+    const milliseconds = Math.max(...lots.map((lot) => lot.milliseconds));
+    return [
+      id,
+      {
+        ...{ tried, judged, excluded, left: front.length },
+        ...{ firstAnswerMs: round(firstAnswerMs), milliseconds: round(milliseconds) },
+        per100000Ms: round((milliseconds * 100_000) / tried),
+      },
+    ];
+  }),
+);
+
 const started = performance.now();
 const screen = await firstScreen();
 process.stdout.write(
-  `${JSON.stringify({ times, keystroke, spread2000Ms, trains, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`,
+  `${JSON.stringify({ times, keystroke, spread2000Ms, trains, shortlists, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`,
 );
 
 function round(value: number | undefined): number | undefined {

@@ -87,11 +87,11 @@ function remove(): void {
 
 <template>
   <div class="flex min-h-0 min-w-0 flex-col">
-    <GaugeLine class="lg:hidden" />
+    <GaugeLine class="not-printed lg:hidden" />
     <PowerPath />
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
       <div class="relative flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
-        <ChoiceRow v-if="mechanism.choices.length > 1" />
+        <ChoiceRow v-if="mechanism.choices.length > 1" class="not-printed" />
         <ChoosingDesk v-if="choosingTab" />
         <TrainDesk v-else-if="trainTab" />
         <section v-else aria-label="The open link"><LinkPanel @working="showWorking" /></section>
@@ -111,7 +111,7 @@ function remove(): void {
             <SpreadLine />
           </template>
         </template>
-        <div class="flex flex-wrap items-baseline gap-x-5 text-xs text-second">
+        <div class="not-printed flex flex-wrap items-baseline gap-x-5 text-xs text-second">
           <span class="min-w-0 grow basis-64"
             >Guards, eye protection, a stop in reach, power off before hands go in. Local codes and event rules come
             first.</span

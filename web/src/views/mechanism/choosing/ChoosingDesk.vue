@@ -24,7 +24,7 @@ const open = computed<ChoosingTab>({ get: () => tab.value ?? 'shortlist', set: (
 
 <template>
   <section aria-label="Choosing" class="flex shrink-0 grow flex-col gap-2">
-    <div class="flex items-center gap-4 border-b border-hair pb-1 print:hidden">
+    <div class="flex items-center gap-4 border-b border-hair pb-1 not-printed">
       <ChoiceTabs v-model="open" :options="options" label="Page of choosing" class="flex-wrap gap-x-5" />
       <IconButton class="ml-auto" label="Back to the charts" @click="tab = undefined"><X :size="16" /></IconButton>
     </div>

@@ -56,7 +56,7 @@ function finish(): void {
       </li>
     </ul>
     <p v-if="entry.reason.gaveUp" class="text-sm text-second">For that: {{ entry.reason.gaveUp }}.</p>
-    <form v-if="editing" class="flex gap-2 print:hidden" @submit.prevent="finish">
+    <form v-if="editing" class="flex gap-2 not-printed" @submit.prevent="finish">
       <input
         v-model="why"
         aria-label="why this one"
@@ -68,7 +68,7 @@ function finish(): void {
     </form>
     <p v-else class="text-sm">
       <span v-if="entry.reason.why">“{{ entry.reason.why }}”</span>
-      <button type="button" class="act ml-2 min-h-6 text-xs print:hidden" @click="start">
+      <button type="button" class="act ml-2 min-h-6 text-xs not-printed" @click="start">
         {{ entry.reason.why ? 'reword' : 'say why' }}
       </button>
     </p>

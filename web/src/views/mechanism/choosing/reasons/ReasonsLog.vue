@@ -27,7 +27,7 @@ function rewrite({ reason }: ReasonNow, why: string): void {
 </script>
 
 <template>
-  <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 text-sm print:hidden">
+  <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 text-sm not-printed">
     <span role="status"
       >{{ reasons.length === 1 ? 'One reason' : `${reasons.length} reasons`
       }}<template v-if="untrue > 0"
