@@ -17,7 +17,7 @@ export class Heron {
 
   async open(mechanism: string, link = 'motor', query = ''): Promise<void> {
     await this.page.goto(`${this.server.url}/robots/${this.id}/${mechanism}/${link}${query}`);
-    await this.page.getByTestId('gauge').waitFor();
+    await this.page.locator('#gauge').getByTestId('gauge').waitFor();
   }
 
   /** What the server holds. */

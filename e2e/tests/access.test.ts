@@ -101,6 +101,42 @@ for (const theme of ['light', 'dark'] as const) {
       await check(page, 'a belt');
     });
 
+    test('on the shelf and the pages of choosing', async ({ heron, page, server }) => {
+      await page.goto(`${server.url}/shelf/motor/motor-brushed-64`);
+      await page.getByTestId('part-sheet').waitFor();
+      await check(page, 'shelf, a part that ships');
+      await page.getByRole('button', { name: 'New part' }).click();
+      await check(page, 'shelf, a new part');
+      await page.getByRole('button', { name: 'Import a file' }).click();
+      await page.setInputFiles('input[type=file]', {
+        name: 'own.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('name,type,figures by\na,brushed,sheet\nb,steam,sheet\n'),
+      });
+      await page.getByTestId('import-report').waitFor();
+      await check(page, 'import');
+      await heron.open('lift');
+      await page.getByRole('button', { name: /^Parts/ }).click();
+      await page.getByTestId('plan-parts').waitFor();
+      await check(page, 'parts of the plan');
+      await heron.open('intake', 'motor', '?choose=shortlist');
+      await page.getByRole('button', { name: 'Search', exact: true }).click();
+      await page.getByTestId('found').getByRole('button').first().click({ timeout: 60_000 });
+      await expect(page.getByTestId('fallen')).toContainText('tried:', { timeout: 60_000 });
+      await check(page, 'shortlist');
+      await page.getByTestId('chosen').getByRole('button', { name: 'Keep it beside' }).click();
+      for (const [choose, there] of [
+        ['ratio', 'ratio-sweep'],
+        ['side', 'differences'],
+        ['reasons', 'reasons'],
+      ] as const) {
+        await heron.open('intake', 'motor', `?choose=${choose}`);
+        await page.getByTestId(there).waitFor();
+        await page.waitForTimeout(800);
+        await check(page, `choosing, ${choose}`);
+      }
+    });
+
     test('on the start page and the sheets', async ({ heron, page, server }) => {
       await page.goto(`${server.url}/robots`);
       await page.getByRole('link', { name: 'Heron', exact: true }).waitFor();

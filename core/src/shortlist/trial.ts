@@ -135,6 +135,8 @@ export const pathAt = ({ path }: TrialJob, { open }: Trial, total: number): AnyP
 /** Why a drive cannot do it at any total; `undefined` where that is not said yet. */
 export function neverBecause({ jobs }: Trial): string | undefined {
   for (const { path } of jobs) {
+    const [lack] = SITUATIONS.flatMap((id) => lacksOf(path, SITUATION_NEEDS[id]));
+    if (lack) return `not known: ${lack.label}`;
     for (const rule of machineOf(path).checks) {
       if (!WHATEVER_THE_TOTAL.includes(rule.id) || !rule.applies(path)) continue;
       if (checkOf(rule, path, undefined).verdict === 'gives way') return rule.name;

@@ -70,12 +70,14 @@ function step(event: KeyboardEvent, index: number): void {
   if (to === undefined) return;
   event.preventDefault();
   const target = Math.max(0, Math.min(last, to));
+  const focus = () => {
+    const button = scroller.value?.querySelector<HTMLElement>(`tr[data-index="${target}"] button`);
+    button?.focus({ preventScroll: true });
+    return button !== null && button !== undefined;
+  };
   virtual.value.scrollToIndex(target);
-  void nextTick(() =>
-    requestAnimationFrame(() =>
-      scroller.value?.querySelector<HTMLElement>(`tr[data-index="${target}"] button`)?.focus({ preventScroll: true }),
-    ),
-  );
+  // A row that is drawn already is there at once; one further away is drawn after the scroll.
+  if (!focus()) void nextTick(() => requestAnimationFrame(focus));
 }
 </script>
 

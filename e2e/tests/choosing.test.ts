@@ -1,0 +1,269 @@
+import type { Reason } from '@rough-gear/core';
+import type { Locator, Page } from '@playwright/test';
+import { expect, test } from '../fixtures.js';
+
+const found = (page: Page): Locator => page.getByTestId('found');
+const fallen = (page: Page): Locator => page.getByTestId('fallen');
+const chosen = (page: Page): Locator => page.getByTestId('chosen');
+const tab = (page: Page, name: string): Locator =>
+  page.getByRole('group', { name: 'Page of choosing' }).getByRole('button', { name });
+const search = (page: Page): Locator => page.getByRole('button', { name: 'Search', exact: true });
+/** A search of the whole shelf takes its time on a busy machine. */
+const SLOW = { timeout: 60_000 };
+
+/** Presses Tab until something is in focus: keyboard alone, as far as it takes. */
+async function tabTo(page: Page, target: Locator): Promise<void> {
+  for (let i = 0; i < 150; i++) {
+    if (await target.evaluate((element) => element === document.activeElement).catch(() => false)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error('it cannot be reached by Tab');
+}
+
+test('from a new mechanism’s job to an adopted choice with its reason, by keyboard alone', async ({ heron, page }) => {
+  test.setTimeout(180_000);
+  await heron.open('lift');
+  const add = page.getByRole('button', { name: 'Add a mechanism' });
+  await tabTo(page, add);
+  await page.keyboard.press('Enter');
+  const dialog = page.getByRole('dialog');
+  await tabTo(page, dialog.getByRole('radio', { name: /Straight lift/ }));
+  while (!(await dialog.getByRole('radio', { name: /Roller/ }).isChecked())) await page.keyboard.press('ArrowRight');
+  await tabTo(page, dialog.getByRole('textbox', { name: 'what: one piece' }));
+  for (const text of ['1.2 kg', '0.35 m', '0.5 s']) {
+    await page.keyboard.type(text);
+    await page.keyboard.press('Tab');
+  }
+  await tabTo(page, dialog.getByRole('textbox', { name: 'called' }));
+  await page.keyboard.type('Net roller');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveTitle(/Net roller/);
+
+  const shelfButton = page.getByRole('button', { name: 'Search the shelf' });
+  await tabTo(page, shelfButton);
+  await page.keyboard.press('Enter');
+  await expect(search(page)).toBeEnabled();
+  await tabTo(page, search(page));
+  await page.keyboard.press('Enter');
+  await expect(fallen(page)).toContainText('judged in full', SLOW);
+  await expect(fallen(page)).not.toContainText('so far', SLOW);
+  const first = found(page).getByRole('button').first();
+  const name = (await first.textContent())!;
+  await tabTo(page, first);
+  await page.keyboard.press('Enter');
+  await expect(chosen(page).getByTestId('gauge')).toBeVisible();
+  await tabTo(page, chosen(page).getByRole('textbox', { name: 'why this one, for the log' }));
+  await page.keyboard.type('Quick, and two lie on the shelf.');
+  await tabTo(page, chosen(page).getByRole('button', { name: 'Take it' }));
+  await page.keyboard.press('Enter');
+  await heron.saved();
+
+  const { document } = await heron.stored();
+  const roller = document.mechanisms.find((mechanism) => mechanism.name === 'Net roller')!;
+  const reason = document.reasons!.at(-1)!;
+  expect(reason).toMatchObject({ mechanism: roller.id, why: 'Quick, and two lie on the shelf.' });
+  expect(reason.claims.length).toBeGreaterThan(0);
+  expect(name).toContain(reason.chosen.replace(/^\d+ × /, '').split(',')[0]);
+  await expect(page.getByTestId('answer')).not.toContainText('Gives way');
+
+  await tabTo(page, tab(page, 'Reasons'));
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('reasons')).toContainText('“Quick, and two lie on the shelf.”');
+});
+
+test('a search says how many were tried and why others fell out, and adopting is one step to undo', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('intake', 'motor', '?choose=shortlist');
+  await search(page).click();
+  await expect(fallen(page)).toContainText(/[\d,]+ tried: [\d,]+ judged in full, [\d,]+ excluded by a bound/, SLOW);
+  await fallen(page).getByText('Why they fell out').click();
+  await expect(fallen(page)).toContainText(/controller fits the motor · \d+ drives at any total/);
+  const before = await heron.stored();
+
+  // Cheapest first by order; then by weight of time alone another is first.
+  await page.getByRole('button', { name: 'by order' }).click();
+  await page.getByRole('combobox', { name: 'price' }).selectOption('1');
+  for (const want of ['time', 'mass', 'margin']) await page.getByRole('combobox', { name: want }).selectOption('2');
+  const cheapest = await found(page).getByRole('row').nth(1).textContent();
+  await page.getByRole('button', { name: 'by weight' }).click();
+  for (const want of ['price', 'mass', 'margin', 'current'])
+    await page.getByRole('combobox', { name: want }).selectOption('0');
+  await expect(found(page).getByRole('row').nth(1)).not.toHaveText(cheapest!);
+
+  // Narrowed by a range that leaves less.
+  const left = await found(page).getByRole('row').count();
+  await page.getByRole('textbox', { name: 'time up to' }).fill('0.15 s');
+  await expect(async () => expect(await found(page).getByRole('row').count()).toBeLessThan(left)).toPass();
+
+  await found(page).getByRole('button').first().click();
+  await expect(chosen(page)).toContainText('gives first');
+  await chosen(page).getByRole('button', { name: 'Take it' }).click();
+  await heron.saved();
+  expect((await heron.stored()).document.reasons).toHaveLength(1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await heron.saved();
+  expect((await heron.stored()).document).toEqual(before.document);
+});
+
+test('a search is stopped midway, and what it has found stays', async ({ heron, page }) => {
+  await heron.open('arm', 'motor', '?choose=shortlist');
+  await page.getByRole('combobox', { name: 'pack' }).selectOption({ label: 'any on the shelf' });
+  await search(page).click();
+  await expect(fallen(page)).toContainText('tried so far', SLOW);
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
+  await expect(fallen(page)).toContainText('tried until it was stopped');
+  // What was under way when it was stopped still comes in; then nothing more does.
+  await page.waitForTimeout(3000);
+  const said = await fallen(page).textContent();
+  expect(said).not.toContain(' 0 tried');
+  await page.waitForTimeout(1500);
+  expect(await fallen(page).textContent()).toBe(said);
+  await expect(search(page)).toBeEnabled();
+});
+
+test('what is asked of a search is read like any field, and refused with its reason', async ({ heron, page }) => {
+  await heron.open('lift', 'motor', '?choose=shortlist');
+  await page.getByRole('textbox', { name: 'total from' }).fill('40');
+  await page.getByRole('textbox', { name: 'total to' }).fill('4');
+  await expect(page.getByRole('alert')).toContainText('40 to 4 is no range');
+  await expect(search(page)).toBeDisabled();
+  await page.getByRole('textbox', { name: 'total to' }).fill('much');
+  await expect(page.getByRole('alert')).toContainText('total to');
+  await page.getByRole('textbox', { name: 'total to' }).fill('60');
+  await page.getByRole('textbox', { name: 'most money' }).fill('cheap');
+  await expect(page.getByRole('alert')).toContainText('most money');
+  await page.getByRole('textbox', { name: 'most money' }).fill('1');
+  await search(page).click();
+  await expect(page.getByText('Nothing on the shelf does this job as it is asked')).toBeVisible(SLOW);
+  await fallen(page).getByText('Why they fell out').click();
+  await expect(fallen(page)).toContainText('over the price set');
+});
+
+test('a found design is made in teeth off the shelf, and a drop-in changes the motor alone', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('intake', 'motor', '?choose=shortlist');
+  await search(page).click();
+  await expect(fallen(page)).toContainText('tried:', SLOW);
+  await found(page).getByRole('button').first().click();
+  await chosen(page)
+    .getByRole('button', { name: /Make its total in teeth/ })
+    .click();
+  await page.getByTestId('teeth').getByRole('button').first().click(SLOW);
+  await expect(chosen(page)).toContainText('→');
+  await chosen(page).getByRole('button', { name: 'Keep it beside' }).click();
+  await heron.saved();
+  const intake = (await heron.stored()).document.mechanisms.find(({ id }) => id === 'intake')!;
+  expect(intake.choices).toHaveLength(2);
+  expect(intake.choices[1]!.stages.every(({ stock }) => stock)).toBe(true);
+
+  await heron.open('lift', 'motor', '?choose=shortlist');
+  await page.getByRole('combobox', { name: 'search' }).selectOption({ label: 'a motor in its place' });
+  await expect(page.getByRole('textbox', { name: 'total from' })).toBeDisabled();
+  await search(page).click();
+  await expect(fallen(page)).toContainText('tried:', SLOW);
+  await found(page).getByRole('button').first().click();
+  await chosen(page).getByRole('button', { name: 'Take it' }).click();
+  await heron.saved();
+  const lift = (await heron.stored()).document.mechanisms.find(({ id }) => id === 'lift')!;
+  expect(lift.choices[0]!.stages.map(({ kind }) => kind)).toEqual(['teeth', 'chain']);
+});
+
+test('the marker on the ratio sweep is dragged and stepped, and the schools are one click away', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift', 'motor', '?choose=ratio');
+  const marker = page.getByTestId('sweep-marker');
+  await expect(page.getByTestId('ratio-sweep').getByText('most robust')).toBeVisible(SLOW);
+  await expect(page.getByText('the ratio hardly matters')).toBeVisible();
+  await marker.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(marker).toHaveAttribute('aria-valuetext', '9.188 to 1');
+  const box = (await marker.boundingBox())!;
+  await page.mouse.move(box.x + 12, box.y + 100);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 150, box.y + 100, { steps: 8 });
+  await expect(heron.rung('volts')).toHaveAccessibleName(/gives way/);
+  await page.mouse.up();
+  await heron.saved();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(marker).toHaveAttribute('aria-valuetext', '9.188 to 1');
+  await page.getByRole('button', { name: /deep and slow but sure/ }).click(SLOW);
+  await expect(marker).not.toHaveAttribute('aria-valuetext', '9.188 to 1');
+  await page.getByRole('button', { name: 'table' }).click();
+  await expect(page.getByRole('region', { name: 'The ratio sweep as a table' }).getByRole('row').nth(1)).toBeVisible();
+
+  await heron.open('drive', 'motor', '?choose=ratio&job=push');
+  await expect(page.getByText(/the wheels slip before the motors have given all/)).toBeVisible();
+});
+
+test('choices stand side by side: what differs and only that, and the one in force is marked', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift', 'motor', '?choose=side');
+  await expect(page.getByText('There is one choice only')).toBeVisible();
+  await page.getByRole('button', { name: 'One or two motors?' }).click();
+  const columns = page.getByTestId('columns').getByRole('region');
+  await expect(columns).toHaveCount(2);
+  await expect(columns.nth(1)).toContainText('in force');
+  const differences = page.getByTestId('differences').getByRole('row');
+  await expect(differences).toHaveCount(2);
+  await expect(differences.nth(1)).toHaveText(/how many\s*1\s*2/);
+  await page.getByRole('button', { name: 'Brushed or brushless?' }).click();
+  await expect(columns).toHaveCount(3);
+  await page.getByRole('button', { name: 'Chain, or a wide belt?' }).click();
+  await expect(columns).toHaveCount(4);
+  await expect(page.getByText('Four are kept: remove one')).toBeVisible();
+  await expect(page.getByRole('img', { name: /Their runs/ })).toBeVisible();
+  await columns.first().getByRole('button', { name: 'Put in force' }).click();
+  await page.getByRole('textbox', { name: 'why this one' }).fill('One motor is enough.');
+  await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
+  await expect(columns.first()).toContainText('in force');
+  await heron.saved();
+  const { document } = await heron.stored();
+  expect(document.reasons!.at(-1)).toMatchObject({ mechanism: 'lift', choice: 'a', why: 'One motor is enough.' });
+});
+
+test('an edited mass makes a reason untrue, and the log says so', async ({ heron, page }) => {
+  await heron.open('lift', 'motor', '?choose=side');
+  await page.getByRole('button', { name: 'One or two motors?' }).click();
+  const columns = page.getByTestId('columns').getByRole('region');
+  await columns.first().getByRole('button', { name: 'Put in force' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
+  await tab(page, 'Reasons').click();
+  const log = page.getByTestId('reasons');
+  await expect(log).toContainText(/mass 1\.15 kg then, now 1\.15 kg; not over 2\.3 kg/);
+  await expect(page.getByText('no longer true')).toHaveCount(0);
+  await heron.saved();
+  const stored = (await heron.stored()).document;
+  const kept: Reason = stored.reasons!.at(-1)!;
+  expect(kept.claims.find(({ want }) => want === 'mass')).toMatchObject({ bound: 2.3 });
+
+  await page.getByRole('button', { name: 'Back to the charts' }).click();
+  await page.getByRole('button', { name: 'Volts, mass, shaft' }).click();
+  const mass = page.getByRole('textbox', { name: 'motor mass', exact: true });
+  await mass.fill('6 lb');
+  await mass.press('Enter');
+  await page.getByRole('button', { name: 'Search the shelf' }).click();
+  await tab(page, 'Reasons').click();
+  await expect(page.getByRole('status').filter({ hasText: 'no longer true' })).toContainText('1 no longer true');
+  await expect(log).toContainText('now 2.72 kg');
+  await page.getByRole('button', { name: 'say why' }).click();
+  await page.getByRole('textbox', { name: 'why this one' }).fill('It was lighter once.');
+  await page.keyboard.press('Enter');
+  await expect(log).toContainText('“It was lighter once.”');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'no longer true' })).toHaveCount(0);
+
+  // On paper stands the log, and nothing of the screen around it.
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('banner')).toBeHidden();
+  await expect(log).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+});

@@ -1,0 +1,193 @@
+import { readFileSync } from 'node:fs';
+import type { ShelfPart } from '@rough-gear/contract/api';
+import type { Locator, Page } from '@playwright/test';
+import { expect, test } from '../fixtures.js';
+import type { TestServer } from '../server.js';
+
+const sheet = (page: Page): Locator => page.getByTestId('part-sheet');
+const rows = (page: Page): Locator => page.getByTestId('parts').getByRole('row');
+const open = async (page: Page, server: TestServer, kind = 'motor') => {
+  await page.goto(`${server.url}/shelf/${kind}`);
+  await expect(page.getByTestId('parts')).toBeVisible();
+};
+const stored = async (server: TestServer, kind = 'motor'): Promise<readonly ShelfPart[]> =>
+  (await (await fetch(`${server.url}/api/shelf?kind=${kind}&retired=true`)).json()) as ShelfPart[];
+const choose = (page: Page, text: string) =>
+  page.setInputFiles('input[type=file]', { name: 'own.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+
+test('a part of one’s own goes from its data sheet onto the shelf, is changed, doubled and retired', async ({
+  page,
+  server,
+}) => {
+  await open(page, server);
+  await page.getByRole('button', { name: 'New part' }).click();
+  await expect(sheet(page).getByRole('button', { name: 'Put it on the shelf' })).toBeDisabled();
+  await sheet(page).getByRole('textbox', { name: 'name', exact: true }).fill('yard motor');
+  await sheet(page).getByRole('textbox', { name: 'name', exact: true }).press('Tab');
+  for (const [field, text] of [
+    ['rated volts', '12 V'],
+    ['free speed', '5800 rpm'],
+    ['free current', '2.4 A'],
+    ['stall torque', '300 oz-in'],
+    ['stall current', '120 A'],
+    ['mass', '2.5 lb'],
+  ] as const) {
+    const box = sheet(page).getByRole('textbox', { name: field, exact: true });
+    await box.fill(text);
+    await box.press('Enter');
+  }
+  await sheet(page).getByRole('textbox', { name: 'data sheet' }).fill('yard-motor.pdf, page 3');
+  await sheet(page).getByRole('textbox', { name: 'data sheet' }).press('Tab');
+  await sheet(page).getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(sheet(page)).toContainText('your own, version 1');
+  const part = (await stored(server)).find((item) => item.part.name === 'yard motor')!;
+  expect(part).toMatchObject({ own: true, part: { sheet: 'yard-motor.pdf, page 3', mass: { as: '2.5 lb' } } });
+
+  // Stall current under free current is refused with its reason, and nothing is lost.
+  const stall = sheet(page).getByRole('textbox', { name: 'stall current', exact: true });
+  await stall.fill('1 A');
+  await stall.press('Enter');
+  await sheet(page).getByRole('button', { name: 'Save' }).click();
+  await expect(sheet(page).getByRole('alert')).toContainText('stall current must be greater than the free current');
+  await stall.fill('130 A');
+  await stall.press('Enter');
+  await sheet(page).getByRole('button', { name: 'Save' }).click();
+  await expect(sheet(page)).toContainText('your own, version 2');
+
+  await sheet(page).getByRole('button', { name: 'Duplicate' }).click();
+  await expect(sheet(page).getByRole('textbox', { name: 'name', exact: true })).toHaveValue('yard motor, own');
+  await sheet(page).getByRole('button', { name: 'Put it on the shelf' }).click();
+  await sheet(page).getByRole('button', { name: 'Retire' }).click();
+  await expect(page.getByTestId('parts')).not.toContainText('yard motor, own');
+  await page.getByRole('checkbox', { name: 'retired too' }).check();
+  await expect(page.getByTestId('parts')).toContainText('yard motor, own');
+});
+
+test('of a part that ships, what the team says is kept: owned, price, common here', async ({ page, server }) => {
+  await open(page, server);
+  await page.getByRole('button', { name: 'brushed 12 V, 64 mm can', exact: true }).click();
+  await expect(sheet(page)).toContainText('ships with the program');
+  await sheet(page)
+    .getByRole('button', { name: /owned: one more|more/i })
+    .first()
+    .click();
+  await expect(sheet(page).getByRole('textbox', { name: 'owned' })).toHaveValue('1');
+  await sheet(page).getByRole('checkbox', { name: 'common here' }).check();
+  await page.getByRole('checkbox', { name: 'owned', exact: true }).check();
+  await expect(page.getByTestId('parts')).toContainText('brushed 12 V, 64 mm can');
+  await expect(page.getByTestId('parts')).not.toContainText('76 mm');
+  await page.reload();
+  await expect(sheet(page).getByRole('checkbox', { name: 'common here' })).toBeChecked();
+});
+
+test('the table sorts, narrows by words and by a range, and is walked by arrow keys', async ({ page, server }) => {
+  await open(page, server);
+  await page.getByRole('button', { name: 'stall torque, N·m' }).click();
+  await expect(rows(page).nth(1)).toContainText('76 mm');
+  await expect(page.getByRole('columnheader', { name: /stall torque/ })).toHaveAttribute('aria-sort', 'descending');
+  await page.getByRole('combobox', { name: /only from/ }).selectOption({ label: 'stall torque, N·m' });
+  await page.getByRole('textbox', { name: 'to', exact: true }).fill('1');
+  await page.getByRole('textbox', { name: 'from', exact: true }).fill('0,5');
+  await expect(rows(page)).toHaveCount(2);
+  await expect(rows(page).nth(1)).toContainText('45 mm');
+  await page.getByRole('textbox', { name: 'from', exact: true }).fill('');
+  await page.getByRole('textbox', { name: 'to', exact: true }).fill('');
+  await page.getByRole('textbox', { name: 'find by name or figure' }).fill('can 36 turns');
+  await expect(rows(page)).toHaveCount(5);
+  const first = rows(page).nth(1).getByRole('button');
+  await first.focus();
+  await page.keyboard.press('End');
+  await expect(rows(page).nth(4).getByRole('button')).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await expect(rows(page).nth(3).getByRole('button')).toBeFocused();
+  const name = (await rows(page).nth(3).getByRole('button').textContent())!.trim();
+  await page.keyboard.press('Enter');
+  await expect(sheet(page).getByRole('heading')).toHaveText(name);
+});
+
+test('a bad file changes nothing and says which line; a good one is seen before it is taken', async ({
+  page,
+  server,
+}) => {
+  await open(page, server);
+  const before = (await stored(server)).length;
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  const head = 'name,type,figures by,rated volts (V),stall torque (oz-in),mass (lb)\n';
+  await choose(page, `${head}good one,brushed,sheet,12,100,1.1\nbad one,steam,sheet,twelve,100,1\n`);
+  const report = page.getByTestId('import-report');
+  await expect(report).toContainText('1 not understood');
+  await expect(report).toContainText('“steam” is not among brushed, brushless');
+  await expect(report).toContainText('Nothing is imported until the whole file is understood');
+  await expect(report.getByRole('row').first()).toContainText('3');
+  await expect(report.getByRole('button', { name: /Take/ })).toBeDisabled();
+  await choose(page, 'name,colour\na,red\n');
+  await expect(report).toContainText('the column “colour” is not known');
+  expect((await stored(server)).length).toBe(before);
+
+  await choose(page, `${head}good one,brushed,sheet,12,100,1.1\n`);
+  await report.getByRole('button', { name: 'Take 1 part' }).click();
+  await expect(page.getByTestId('parts')).toContainText('good one');
+  const taken = (await stored(server)).find((item) => item.part.name === 'good one')!.part;
+  expect(taken.mass!.si).toBeCloseTo(0.49895, 4);
+
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Export as CSV' }).click();
+  const text = readFileSync(await (await download).path(), 'utf8');
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  await choose(page, text.replace('good one', 'better one'));
+  await expect(report).toContainText('1 changed');
+  await expect(report).toContainText('name: good one → better one');
+});
+
+test('a shelf of two thousand parts is searched, sorted and walked like a small one', async ({ page, server }) => {
+  const lines = Array.from(
+    { length: 2000 },
+    (_, i) => `heap motor ${String(i).padStart(4, '0')},brushed,sheet,12,${3000 + i}`,
+  );
+  await fetch(`${server.url}/api/shelf/file?kind=motor&dry=false`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'text/csv' },
+    body: `name,type,figures by,rated volts (V),free speed (rpm)\n${lines.join('\n')}`,
+  });
+  await open(page, server);
+  await expect(page.getByText('2019 of 2019')).toBeVisible();
+  // Only what is in view is drawn.
+  expect(await rows(page).count()).toBeLessThan(80);
+  await page.getByRole('textbox', { name: 'find by name or figure' }).fill('heap');
+  await expect(page.getByText('2000 of 2019')).toBeVisible();
+  await rows(page).filter({ hasText: 'heap' }).first().getByRole('button').focus();
+  await page.keyboard.press('End');
+  await expect(page.getByRole('button', { name: 'heap motor 1999' })).toBeFocused();
+  await page.keyboard.press('Home');
+  await expect(page.getByRole('button', { name: 'heap motor 0000' })).toBeFocused();
+  await page.getByRole('textbox', { name: 'find by name or figure' }).fill('heap 1234');
+  await expect(rows(page).filter({ hasText: 'heap' })).toHaveCount(1);
+});
+
+test('a plan says what is newer on the shelf, shows the difference, and takes it when told', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift');
+  await page.getByRole('button', { name: 'Parts, 1 newer on the shelf' }).click();
+  const list = page.getByTestId('plan-parts');
+  await expect(list).toContainText('the shelf has version 2, this is 1');
+  await expect(list).toContainText('mass: not given → 5.6 kg');
+  await list.getByRole('button', { name: 'Take the newer' }).click();
+  await expect(list).not.toContainText('the shelf has version');
+  await page.keyboard.press('Escape');
+  await heron.saved();
+  const pack = Object.values((await heron.stored()).document.parts).find(({ part }) => part.kind === 'pack')!;
+  expect(pack).toMatchObject({ shelfRevision: 2, part: { mass: { si: 5.6 } } });
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Parts, 1 newer on the shelf' })).toBeVisible();
+});
+
+test('wire and chain are taken off the shelf with their figures', async ({ heron, page }) => {
+  await heron.open('lift', 'branch');
+  await page.getByRole('button', { name: 'Wire', exact: true }).click();
+  await page.getByRole('button', { name: /wire 8 AWG/ }).click();
+  await heron.saved();
+  const branch = (await heron.stored()).document.supply.find(({ id }) => id === 'branch-lift');
+  expect(branch).toMatchObject({ wire: { gauge: { si: 8, from: 'wire 8 AWG, silicone' } } });
+});
