@@ -1,8 +1,9 @@
 import { drivePoint } from '../controller/drivePoint.js';
 import { runOf } from '../evaluate/mechanism.js';
-import { checkOf } from '../limits/check.js';
+import { checkOf, type CheckId } from '../limits/check.js';
 import { worstOver } from '../load/load.js';
 import { machineOf } from '../machine/table.js';
+import type { Run } from '../motion/run.js';
 import type { DcPath } from '../powerpath/path.js';
 import type { AnyPath } from '../powerpath/resolve.js';
 import { slowestOf } from '../wants/measure.js';
@@ -28,8 +29,8 @@ export function atBest(trial: Trial, total: number, jobId: string, multiple: num
 const jobOf = ({ jobs }: Trial, jobId: string): TrialJob => jobs.find(({ path }) => path.job.id === jobId) ?? jobs[0]!;
 
 /**
- * A time that the travel cannot take less than: no push is greater than that at rest, no speed greater than the free
- * one, and it starts from rest. 0 where the load may drive, or where the end is no place.
+ * A time that the travel cannot take less than: it starts from rest, no push is greater than that at rest, and no speed
+ * greater than the free one unless the load drives somewhere on the way. 0 where the end is no place.
  */
 export function leastTime(path: DcPath): number {
   const { asked, load, drive, train, radius } = path;
@@ -37,10 +38,9 @@ export function leastTime(path: DcPath): number {
   if (travel === undefined) return 0;
   const resists = -worstOver(travel, load, (q) => -load.force(q, 0));
   const inertia = -worstOver(travel, load, (q) => -load.inertia(q));
-  if (!(resists >= 0)) return 0;
   const lever = train.total / radius;
   const { motor, motors } = drive;
-  const fastest = drive.restVoltage / motor.backEmfConstant / lever;
+  const fastest = resists >= 0 ? drive.restVoltage / motor.backEmfConstant / lever : Infinity;
   const push = motors * motor.torqueConstant * drivePoint(drive, 0).motorCurrent * lever * train.efficiency;
   const acceleration = (push - resists) / inertia;
   if (!(fastest > 0 && acceleration > 0)) return 0;
@@ -51,32 +51,44 @@ export function leastTime(path: DcPath): number {
 }
 
 /** What a job's run says: why it fails and how nearly, or its time and current. */
-export type Ran = { readonly gives: string; readonly multiple: number } | { readonly figures: Figures };
-
-/** Runs the job that is compared. */
-export const runCompared = (trial: Trial, total: number, jobId: string): Ran =>
-  runJob(jobOf(trial, jobId), trial, total);
-
-/** Runs the others, and gives back why one fails; `undefined` where none does. */
-export function othersFail(trial: Trial, total: number, jobId: string): Extract<Ran, { gives: string }> | undefined {
-  const compared = jobOf(trial, jobId);
-  for (const job of trial.jobs) {
-    const ran = job === compared ? undefined : runJob(job, trial, total);
-    if (ran && 'gives' in ran) return ran;
-  }
-  return undefined;
+export type Ran = Fails | { readonly figures: Figures };
+export interface Fails {
+  readonly gives: string;
+  readonly multiple: number;
 }
 
-function runJob(job: TrialJob, trial: Trial, total: number): Ran {
-  const path: AnyPath = pathAt(job, trial, total);
+/** Checks that look at whole days of matches: they take as long as a run, and are left until it is worth it. */
+const OF_THE_DAY: readonly CheckId[] = ['match-heat', 'match-breakers', 'charge'];
+
+/** Runs the job that is compared, and looks at the checks that look at its run alone. */
+export function runCompared(trial: Trial, total: number, jobId: string): Ran {
+  const path = pathAt(jobOf(trial, jobId), trial, total);
   const run = runOf(path);
-  for (const rule of machineOf(path).checks) {
-    if (!rule.run || rule.stage !== undefined || !rule.applies(path)) continue;
-    const check = checkOf(rule, path, run);
-    if (check.verdict === 'gives way') return { gives: rule.name, multiple: check.multiple ?? 0 };
-  }
+  const fails = failing(path, run, (id) => !OF_THE_DAY.includes(id));
+  if (fails) return fails;
   if (!run) return { figures: {} };
   return {
     figures: { current: run.peakSupplyCurrent, ...(run.outcome === 'arrived' ? { time: run.time } : {}) },
   };
+}
+
+/** Runs the other jobs, and gives back why one fails; `undefined` where none does. */
+export function othersFail(trial: Trial, total: number, jobId: string): Fails | undefined {
+  const compared = jobOf(trial, jobId);
+  for (const job of trial.jobs) {
+    if (job === compared) continue;
+    const path = pathAt(job, trial, total);
+    const fails = failing(path, runOf(path), () => true);
+    if (fails) return fails;
+  }
+  return undefined;
+}
+
+function failing(path: AnyPath, run: Run | undefined, looks: (id: CheckId) => boolean): Fails | undefined {
+  for (const rule of machineOf(path).checks) {
+    if (!rule.run || rule.stage !== undefined || !looks(rule.id) || !rule.applies(path)) continue;
+    const check = checkOf(rule, path, run);
+    if (check.verdict === 'gives way') return { gives: rule.name, multiple: check.multiple ?? 0 };
+  }
+  return undefined;
 }

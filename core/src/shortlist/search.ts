@@ -7,7 +7,7 @@ import { judgeAt, type Found } from './found.js';
 import { drivesOf, type DriveOption } from './drives.js';
 import { Fallen, type FallenGroup } from './fallen.js';
 import { costsOf, Front } from './front.js';
-import { atBest, othersFail, runCompared, type Ran } from './optimist.js';
+import { atBest, othersFail, runCompared, type Fails } from './optimist.js';
 import type { ShortlistQuery } from './query.js';
 import { between, totalsBetween, tryTotals } from './ratios.js';
 import { glance, neverBecause, trialOf, type Glance, type Trial } from './trial.js';
@@ -151,7 +151,7 @@ export function* searchShortlist(
 
   /** Decides what may hold: beaten at its very best, beaten or failing once run, or judged in full. */
   const decide = ({ trial, total, stock, multiple, costs }: Hopeful): Decided => {
-    const fell = ({ gives, multiple: nearly }: Extract<Ran, { gives: string }>): Decided => {
+    const fell = ({ gives, multiple: nearly }: Fails): Decided => {
       fallen.add(gives, trial.option.key, 1);
       return { fellAt: nearly };
     };

@@ -31,9 +31,9 @@ const option = computed(() => {
   };
   const name = {
     nameTextStyle: { color: second, fontFamily: SANS, fontSize: 11, align: 'left', padding: [0, 0, 0, -40] },
-    nameGap: 4,
+    nameGap: 7,
   };
-  const grids = [0, 1].map((i) => ({ left: 50, right: 14, top: `${4 + 50 * i}%`, height: i === 0 ? '38%' : '34%' }));
+  const grids = [0, 1].map((i) => ({ left: 50, right: 14, top: `${7 + 49 * i}%`, height: i === 0 ? '34%' : '32%' }));
   return {
     animation: false,
     textStyle: { fontFamily: SANS },
