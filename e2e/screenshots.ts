@@ -14,25 +14,15 @@ interface Shot {
 }
 
 /** Pages that belong to no robot. */
-const OUTSIDE = /^\/(robots|models)/;
+const OUTSIDE = /^\/(robots|models|shelf)/;
 const DESK = { width: 1280, height: 800 };
 
 const SHOTS: readonly Shot[] = [
   { name: 'robots', path: '/robots' },
   { name: 'mast-lift', path: '/lift/motor' },
-  { name: 'drive-base-push', path: '/drive/load?job=push' },
   { name: 'capstan-climb', path: '/climb/output' },
   { name: 'buoy-hoist-not-known', path: '/hoist/motor', firstUse: true },
   { name: 'train-stages', path: '/lift/s2?train=stages' },
-  {
-    name: 'train-found',
-    path: '/arm/s2?train=find',
-    prepare: async (page) => {
-      await page.getByRole('checkbox', { name: 'planetary' }).check();
-      await page.getByRole('button', { name: 'Find trains' }).click();
-      await page.getByText('combinations decided').waitFor({ timeout: 60_000 });
-    },
-  },
   { name: 'train-layout', path: '/drive/s2?train=layout' },
   {
     name: 'working',
@@ -53,30 +43,44 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'gaff-arm', path: '/arm/load' },
   { name: 'thrower-dark', path: '/thrower/load', theme: 'dark' },
-  {
-    name: 'brake-and-heat',
-    path: '/arm/motor',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Brake', exact: true }).click();
-      await page.getByRole('button', { name: 'Heat', exact: true }).click();
-      await page.waitForTimeout(600);
-    },
-  },
   { name: 'turntable-stepper', path: '/turntable/motor' },
+  { name: 'grip-linkage', path: '/grip/linkage' },
+  { name: 'shelf', path: '/shelf/motor/motor-brushed-64' },
   {
-    name: 'driver-signal',
-    path: '/turntable/controller',
+    name: 'shortlist',
+    path: '/thrower/motor?choose=shortlist',
     prepare: async (page) => {
-      await page.getByRole('group', { name: 'Driver' }).getByRole('button', { name: 'Signal' }).click();
+      await page.getByRole('button', { name: 'Search', exact: true }).click();
+      await page.getByTestId('fallen').getByText('tried:').waitFor({ timeout: 90_000 });
+      await page.getByTestId('found').getByRole('button').first().click();
+      await page.getByRole('group', { name: 'Page of choosing' }).scrollIntoViewIfNeeded();
     },
   },
-  { name: 'grip-linkage', path: '/grip/linkage' },
+  { name: 'ratio-sweep', path: '/lift/motor?choose=ratio', prepare: (page) => page.waitForTimeout(4000) },
   {
-    name: 'spread',
-    path: '/lift/load',
+    name: 'side-by-side',
+    path: '/lift/motor?choose=side',
     prepare: async (page) => {
-      await page.getByRole('button', { name: 'Try them' }).click();
-      await page.getByRole('button', { name: 'All of it' }).click({ timeout: 60_000 });
+      await page.getByRole('button', { name: 'One or two motors?' }).click();
+      await page.getByRole('button', { name: 'Chain, or a wide belt?' }).click();
+      await page.waitForTimeout(6000);
+    },
+  },
+  {
+    name: 'reasons',
+    path: '/lift/motor?choose=side',
+    prepare: async (page) => {
+      const columns = page.getByTestId('columns').getByRole('region');
+      for (const [index, why] of [
+        [1, 'The chain can be mended on the quay with a spare link.'],
+        [0, 'One motor is enough, and leaves a slot on the breaker board.'],
+      ] as const) {
+        await columns.nth(index).getByRole('button', { name: 'Put in force' }).click();
+        await page.getByRole('textbox', { name: 'why this one' }).fill(why);
+        await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
+      }
+      await page.getByRole('group', { name: 'Page of choosing' }).getByRole('button', { name: 'Reasons' }).click();
+      await page.waitForTimeout(6000);
     },
   },
   { name: 'models', path: '/models#braking' },
