@@ -4,6 +4,7 @@ import {
   applyChanges,
   besideChanges,
   choiceDifferences,
+  choiceWords,
   currentChoice,
   evaluateMechanism,
   readyComparisons,
@@ -49,6 +50,13 @@ describe('A choice beside another', () => {
     expect(rows[1]!.values[1]).toBe(0.03);
     const grip = mechanismOf(heron, 'grip');
     expect(choiceDifferences(heron, grip, grip.jobs[0]!.id).length === 0).toBe(grip.choices.length === 1);
+  });
+
+  it('is said in words by what it is made of', () => {
+    const mechanism = mechanismOf(both, 'lift');
+    const [one, four] = mechanism.choices.map((choice) => choiceWords(both, mechanism, choice));
+    expect(one).toBe('brushed 12 V, 64 mm can, brushed controller 40 A, 9:1 by gears, chain');
+    expect(four).toBe(`4 × ${one}`);
   });
 
   it('of one choice there is no difference', () => {

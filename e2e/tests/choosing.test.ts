@@ -97,6 +97,16 @@ test('a search says how many were tried and why others fell out, and adopting is
   await page.getByRole('textbox', { name: 'time up to' }).fill('0.15 s');
   await expect(async () => expect(await found(page).getByRole('row').count()).toBeLessThan(left)).toPass();
 
+  // A point of the field is clicked: its gauge is shown.
+  const points = page.locator('figure svg path');
+  const boxes = await points.evaluateAll((paths) =>
+    paths
+      .map((path) => path.getBoundingClientRect())
+      .filter(({ width, height }) => width > 6 && width < 14 && Math.abs(width - height) < 1)
+      .map(({ x, y, width, height }) => ({ x: x + width / 2, y: y + height / 2 })),
+  );
+  await page.mouse.click(boxes[0]!.x, boxes[0]!.y);
+  await expect(chosen(page)).toContainText('gives first');
   await found(page).getByRole('button').first().click();
   await expect(chosen(page)).toContainText('gives first');
   await chosen(page).getByRole('button', { name: 'Take it' }).click();

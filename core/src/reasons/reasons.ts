@@ -28,11 +28,17 @@ const CLAIMED: readonly WantId[] = ['time', 'mass', 'price', 'current', 'margin'
  * margin is known; and in words what it is worse in.
  */
 export function writeReason({ chosen, over, why, ...rest }: Decision): Reason {
-  const better = (want: WantId): boolean => {
+  /** Negative where it is better, positive where it is worse; 0 where they are alike, or one is not known. */
+  const against = (want: WantId): number => {
     const [mine, other] = [costOf(want, chosen.figures), costOf(want, over.figures)];
-    return Number.isFinite(mine) && Number.isFinite(other) && mine < other - SAME * Math.abs(other);
+    if (!Number.isFinite(mine) || !Number.isFinite(other)) return 0;
+    // What reads the same is the same to whoever reads it.
+    const alike =
+      Math.abs(mine - other) <= SAME * Math.abs(other) ||
+      wantText(want, chosen.figures[want]!) === wantText(want, over.figures[want]!);
+    return alike ? 0 : mine - other;
   };
-  const claims = CLAIMED.filter(better).map((want): Claim => ({
+  const claims = CLAIMED.filter((want) => against(want) < 0).map((want): Claim => ({
     want,
     then: chosen.figures[want]!,
     bound: over.figures[want]!,
@@ -41,10 +47,7 @@ export function writeReason({ chosen, over, why, ...rest }: Decision): Reason {
   const holds =
     margin !== undefined && margin >= 1 && !claims.some(({ want, bound }) => want === 'margin' && bound >= 1);
   const kept = holds ? claims.filter(({ want }) => want !== 'margin') : claims;
-  const worse = CLAIMED.filter((want) => {
-    const [mine, other] = [costOf(want, chosen.figures), costOf(want, over.figures)];
-    return Number.isFinite(mine) && Number.isFinite(other) && mine > other + SAME * Math.abs(other);
-  });
+  const worse = CLAIMED.filter((want) => against(want) > 0);
   const gaveUp = worse
     .map(
       (want) =>

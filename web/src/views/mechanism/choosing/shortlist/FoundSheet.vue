@@ -25,7 +25,7 @@ const { found, plan, designs, busy, said } = defineProps<{
   said: string;
 }>();
 const emit = defineEmits<{ adopt: [as: 'replace' | 'beside', why: string]; teeth: []; choose: [found: Found] }>();
-const { mechanism, jobId } = useMechanism();
+const { mechanism, jobId, path } = useMechanism();
 const why = ref('');
 
 const judged = computed(() => {
@@ -37,7 +37,7 @@ const judged = computed(() => {
 const job = computed(() => judged.value.jobs.find((one) => one.jobId === judged.value.headline.jobId)!);
 const situation = computed(() => judged.value.headline.situation ?? worstSituation(job.value));
 const ladder = computed(() => job.value.ladders[situation.value]);
-const turning = computed(() => job.value.kind === 'swing' || job.value.kind === 'turn');
+const turning = computed(() => path.value.load.unit === 'rad');
 const full = computed(() => mechanism.value.choices.length >= MOST_CHOICES);
 </script>
 
