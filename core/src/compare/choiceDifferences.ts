@@ -1,6 +1,7 @@
 import type { Dimension } from '../figures/figure.js';
 import { countOf, partIdsOf, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { Stage } from '../plan/stage.js';
+import { withChoice } from '../plan/withChoice.js';
 import { digits } from '../format/show.js';
 import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
 
@@ -30,10 +31,8 @@ export function choiceDifferences(plan: Plan, mechanism: Mechanism, jobId: strin
 
 /** The path of a job by one of the choices, in force or not. */
 export function pathOf(plan: Plan, mechanism: Mechanism, choice: Choice, jobId: string): AnyPath {
-  if (mechanism.current === choice.id) return resolvePath(plan, mechanism, jobId);
-  const other = { ...mechanism, current: choice.id };
-  const changed = { ...plan, mechanisms: plan.mechanisms.map((one) => (one === mechanism ? other : one)) };
-  return resolvePath(changed, other, jobId);
+  const there = withChoice(plan, mechanism, choice.id);
+  return resolvePath(there.plan, there.mechanism, jobId);
 }
 
 const WORDS: readonly {

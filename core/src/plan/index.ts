@@ -7,4 +7,5 @@ export * from './quantity.js';
 export * from './stage.js';
 export * from './supply.js';
 export * from './want.js';
+export * from './withChoice.js';
 export * from './quantityOf.js';

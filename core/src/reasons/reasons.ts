@@ -1,5 +1,6 @@
 import { digits, show, showMultiple } from '../format/show.js';
 import { currentChoice, type Claim, type Mechanism, type Plan, type Reason } from '../plan/plan.js';
+import { withChoice } from '../plan/withChoice.js';
 import type { WantId } from '../plan/want.js';
 import { measure } from '../wants/measure.js';
 import { costOf, WANTS, type Figures } from '../wants/wants.js';
@@ -131,8 +132,6 @@ function keeps({ want, bound }: Claim, now: number): boolean {
 
 /** Measures one of a mechanism's choices, in force or not. */
 export function measureChoice(plan: Plan, mechanism: Mechanism, choice: string, jobId: string) {
-  if (mechanism.current === choice) return measure(plan, mechanism, jobId);
-  const other = { ...mechanism, current: choice };
-  const changed = { ...plan, mechanisms: plan.mechanisms.map((one) => (one === mechanism ? other : one)) };
-  return measure(changed, other, jobId);
+  const there = withChoice(plan, mechanism, choice);
+  return measure(there.plan, there.mechanism, jobId);
 }

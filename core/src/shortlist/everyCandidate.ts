@@ -1,7 +1,6 @@
 import type { Plan } from '../plan/plan.js';
 import type { Shelved } from '../sizing/proposal.js';
-import type { CommonHere } from '../wants/measure.js';
-import { sameKey, usedElsewhere } from '../wants/stockOf.js';
+import { commonOn, usedElsewhere } from '../wants/stockOf.js';
 import { judgeAt, type Found } from './found.js';
 import { drivesOf } from './drives.js';
 import { costsOf, Front } from './front.js';
@@ -16,9 +15,7 @@ export function everyCandidate(
   totalsOf: (driveKey: string) => readonly number[],
 ): { readonly front: readonly Found[]; readonly held: number; readonly tried: number } {
   const mechanism = plan.mechanisms.find(({ id }) => id === query.mechanismId)!;
-  const common: CommonHere = new Set(
-    shelf.filter((item) => item.common).map((item) => sameKey({ shelfId: item.id, part: item.part })),
-  );
+  const common = commonOn(shelf);
   const used = usedElsewhere(plan, mechanism.id);
   const front = new Front<Found>();
   let [held, tried] = [0, 0];

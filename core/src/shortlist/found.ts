@@ -1,7 +1,8 @@
 import type { Verdict } from '../limits/verdict.js';
 import type { Change } from '../plan/change.js';
 import type { Figures } from '../wants/wants.js';
-import { measure, type CommonHere } from '../wants/measure.js';
+import { measure } from '../wants/measure.js';
+import type { CommonHere } from '../wants/stockOf.js';
 import { applyChanges } from '../plan/change.js';
 import { totalChanges, type Trial } from './trial.js';
 

@@ -11,7 +11,7 @@ import type { Shelved } from '../sizing/proposal.js';
 import { searchTrains, type TrainFound } from '../sizing/trains/search.js';
 import { stagesOfTrain, trainWords } from '../sizing/trains/stagesOf.js';
 import type { PairKind, Stock } from '../sizing/trains/wheelPairs.js';
-import { sameKey, usedElsewhere } from '../wants/stockOf.js';
+import { commonOn, usedElsewhere } from '../wants/stockOf.js';
 import { Fallen, type FallenGroup } from './fallen.js';
 import { judgeChanges, type Found } from './found.js';
 import type { ShortlistQuery } from './query.js';
@@ -82,9 +82,7 @@ export function* inTeeth(
   }
   if (latest.value.tooWeak > 0) fallen.add('trains too weak for the load', found.key, latest.value.tooWeak);
 
-  const common = new Set(
-    shelf.filter((item) => item.common).map((item) => sameKey({ shelfId: item.id, part: item.part })),
-  );
+  const common = commonOn(shelf);
   const used = usedElsewhere(plan, query.mechanismId);
   const at = ['mechanisms', m, 'choices', mechanism.choices.indexOf(choice)];
   const { drive } = choice;

@@ -1,7 +1,7 @@
 import type { Plan } from '../plan/plan.js';
 import type { Shelved } from '../sizing/proposal.js';
-import { stockFigures, type CommonHere } from '../wants/measure.js';
-import { sameKey, usedElsewhere } from '../wants/stockOf.js';
+import { stockFigures } from '../wants/measure.js';
+import { commonOn, usedElsewhere } from '../wants/stockOf.js';
 import { costOf, type Figures } from '../wants/wants.js';
 import { judgeAt, type Found } from './found.js';
 import { drivesOf, type DriveOption } from './drives.js';
@@ -92,9 +92,7 @@ export function* searchShortlist(
   if (!mechanism) throw new Error(`the plan has no mechanism ${query.mechanismId}`);
   const { wants, jobId } = query;
   const drives = drivesOf(plan, mechanism, query, shelf).filter((_, i) => i % lot.of === lot.index);
-  const common: CommonHere = new Set(
-    shelf.filter((item) => item.common).map((item) => sameKey({ shelfId: item.id, part: item.part })),
-  );
+  const common = commonOn(shelf);
   const used = usedElsewhere(plan, mechanism.id);
   const grid = totalsBetween(query.from, query.to);
   const front = new Front<Found>();

@@ -5,7 +5,7 @@ import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { Stage } from '../plan/stage.js';
 import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
 import { lacksOf } from '../powerpath/path.js';
-import { piecesOf, sameKey, stillToPay, toBuy, usedElsewhere } from './stockOf.js';
+import { piecesOf, sameKey, stillToPay, type CommonHere, toBuy, usedElsewhere } from './stockOf.js';
 import type { Figures } from './wants.js';
 
 /** A design judged in full, and what it measures. */
@@ -21,9 +21,6 @@ export interface Extra {
   readonly mass: number;
   readonly price: number;
 }
-
-/** Marks of the shelf that a plan does not carry: what others here use, by `sameKey`. */
-export type CommonHere = ReadonlySet<string>;
 
 /**
  * Judges a mechanism by the choice in force, over all jobs, as its screen does; time and currents are those of one job.

@@ -5,6 +5,13 @@ import type { Part, PartCopy } from '../plan/part.js';
 export const sameKey = ({ shelfId, part }: Pick<PartCopy, 'shelfId' | 'part'>): string =>
   shelfId ?? `${part.kind}:${part.name}`;
 
+/** Marks of the shelf that a plan does not carry: what others here use, by `sameKey`. */
+export type CommonHere = ReadonlySet<string>;
+
+export const commonOn = (
+  shelf: readonly { readonly id: string; readonly part: Part; readonly common?: boolean }[],
+): CommonHere => new Set(shelf.filter(({ common }) => common).map(({ id, part }) => sameKey({ shelfId: id, part })));
+
 /** How many pieces of each part a drive takes: one board serves all motors. */
 export const piecesOf = (drive: MachineDrive): readonly (readonly [partId: string, pieces: number])[] =>
   partIdsOf(drive).map((id) => [id, countOf(drive)] as const);

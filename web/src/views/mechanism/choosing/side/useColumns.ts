@@ -1,10 +1,16 @@
-import { evaluateMechanism, type Choice, type JobResult, type Mechanism, type Plan } from '@rough-gear/core';
+import {
+  evaluateMechanism,
+  withChoice,
+  type Choice,
+  type JobResult,
+  type Mechanism,
+  type Plan,
+} from '@rough-gear/core';
 
 /** A choice's answer on one job, in force or not. */
 export function jobOf(plan: Plan, mechanism: Mechanism, choice: Choice, jobId: string): JobResult {
-  const asked = { ...mechanism, current: choice.id };
-  const changed = { ...plan, mechanisms: plan.mechanisms.map((one) => (one === mechanism ? asked : one)) };
-  return evaluateMechanism(changed, asked).jobs.find((job) => job.jobId === jobId)!;
+  const there = withChoice(plan, mechanism, choice.id);
+  return evaluateMechanism(there.plan, there.mechanism).jobs.find((job) => job.jobId === jobId)!;
 }
 
 /** Each choice has a dash and a letter of its own, so that no meaning hangs on colour. */
