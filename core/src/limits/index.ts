@@ -12,6 +12,7 @@ export { torqueBefore, type StageLimit } from './stages/stageLimit.js';
 export { beltMesh, beltSkipPull } from './stages/belt.js';
 export { chainSkipPull, chainStrength, sprocketShearPull } from './stages/chain.js';
 export { faceWanted } from './stages/faceWanted.js';
+export * from './stages/stageStrengthOf.js';
 export { toothTorque } from './stages/tooth.js';
 export { RUN_NEEDS, SERVO_RUN_NEEDS, STEP_RUN_NEEDS } from './needs.js';
 export * from './verdict.js';

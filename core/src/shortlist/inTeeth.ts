@@ -1,15 +1,12 @@
-import { SITUATIONS, situationOf, SITUATION_NEEDS } from '../limits/situation.js';
-import { idleBecause } from '../limits/ladder.js';
 import { applyChanges } from '../plan/change.js';
 import { currentChoice, type Plan } from '../plan/plan.js';
 import type { Part } from '../plan/part.js';
 import type { Quantity } from '../plan/quantity.js';
 import type { Stage } from '../plan/stage.js';
-import { lacksOf } from '../powerpath/path.js';
-import { resolvePath } from '../powerpath/resolve.js';
 import type { Shelved } from '../sizing/proposal.js';
 import { searchTrains, type TrainFound } from '../sizing/trains/search.js';
 import { stagesOfTrain, trainWords } from '../sizing/trains/stagesOf.js';
+import { torqueToCarry } from '../sizing/trains/torqueToCarry.js';
 import type { PairKind, Stock } from '../sizing/trains/wheelPairs.js';
 import { commonOn, usedElsewhere } from '../wants/stockOf.js';
 import { Fallen, type FallenGroup } from './fallen.js';
@@ -72,7 +69,7 @@ export function* inTeeth(
     leastTeeth: teeth.leastTeeth,
     by: 'nearest',
     most: JUDGED,
-    carry: lastTorque(changed, m),
+    carry: torqueToCarry(changed, mechanism, 1),
     motors: found.motors,
   });
   let latest = search.next();
@@ -130,21 +127,4 @@ function boredToShaft(stages: readonly Stage[], shaft: Quantity | undefined): re
   const how = first.bore.si < shaft.si ? 'bored out from' : 'bushed from';
   const bore: Quantity = { ...shaft, source: 'estimated', from: `${how} ${first.bore.as}` };
   return [{ ...first, bore }, ...rest];
-}
-
-/** The most any situation of any job asks of the shaft behind the wheels, N·m. */
-function lastTorque(plan: Plan, m: number): number {
-  const mechanism = plan.mechanisms[m]!;
-  const torques = mechanism.jobs.flatMap((job) => {
-    const path = resolvePath(plan, mechanism, job.id);
-    const behind = path.train.stages.slice(1);
-    const ratio = behind.reduce((product, stage) => product * stage.ratio, 1);
-    const efficiency = behind.reduce((product, stage) => product * stage.efficiency, 1);
-    return SITUATIONS.map((id) => {
-      if (lacksOf(path, SITUATION_NEEDS[id]).length > 0) return 0;
-      const { demand } = situationOf(path, id);
-      return idleBecause(path, id, demand) ? 0 : (demand * path.radius) / (ratio * efficiency);
-    });
-  });
-  return Math.max(0, ...torques);
 }

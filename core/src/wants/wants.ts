@@ -109,9 +109,11 @@ export function dominates(a: readonly number[], b: readonly number[]): boolean {
   for (let i = 0; i < a.length; i++) {
     const [x, y] = [a[i]!, b[i]!];
     if (x === y) continue;
-    const slack = SAME * Math.max(1, Math.abs(x), Math.abs(y));
-    if (!(x <= y + slack)) return false;
-    if (x < y - slack || y === Infinity) better = true;
+    // What is not known is worse than anything that is.
+    if (x === Infinity) return false;
+    const slack = y === Infinity ? 0 : SAME * Math.max(1, Math.abs(x), Math.abs(y));
+    if (x > y + slack) return false;
+    if (x < y - slack) better = true;
   }
   return better;
 }

@@ -6,3 +6,4 @@ export * from './stagesOf.js';
 export * from './wheelPairs.js';
 export * from './snapShaft.js';
 export * from './judgeTrain.js';
+export * from './torqueToCarry.js';

@@ -4,15 +4,13 @@ import {
   bearingPull,
   centreForBacklash,
   faceWanted,
-  lacksOf,
-  situationOf,
-  SITUATIONS,
-  STAGE_LIMITS,
+  showMultiple,
+  stageStrengthOf,
   torqueBefore,
+  type StageStrength,
 } from '@rough-gear/core';
 import { computed } from 'vue';
 import VerdictRing from '../../../components/VerdictRing.vue';
-import { showMultiple, verdictOf } from '@rough-gear/core';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useTrain } from './useTrain.js';
 
@@ -20,30 +18,13 @@ import { useTrain } from './useTrain.js';
 const { parts, path, job } = useTrain();
 const { show } = useDisplay();
 
-const rows = computed(() => {
-  const of = parts.value;
-  if (!of) return [];
-  return STAGE_LIMITS.filter((limit) => limit.has(of)).map((limit) => {
-    const lacking = lacksOf(path.value, limit.needs('starting'));
-    if (lacking.length > 0)
-      return { name: limit.name, verdict: 'not known' as const, text: `${lacking[0]!.label} missing` };
-    const answers = SITUATIONS.flatMap((id) => {
-      const { demand, idle } = job.value.ladders[id];
-      if (idle || !(demand! > 0)) return [];
-      const multiple = limit.capacityOf(path.value, of, situationOf(path.value, id)) / demand!;
-      const wants = limit.wantsHere?.(path.value, id) ?? limit.wants;
-      return [{ id, multiple, wants, verdict: verdictOf(multiple, wants, limit.floor?.(path.value)) }];
-    });
-    const worst = answers.sort((a, b) => a.multiple / a.wants - b.multiple / b.wants)[0];
-    return worst
-      ? {
-          name: limit.name,
-          verdict: worst.verdict,
-          text: `${showMultiple(worst.multiple)} of ${showMultiple(worst.wants)}, ${worst.id}`,
-        }
-      : { name: limit.name, verdict: 'enough' as const, text: 'nothing pulls' };
-  });
-});
+const rows = computed(() => (parts.value ? stageStrengthOf(path.value, parts.value, job.value.ladders) : []));
+function text({ worst, lacks }: StageStrength): string {
+  if (lacks !== undefined) return `${lacks} missing`;
+  return worst
+    ? `${showMultiple(worst.multiple)} of ${showMultiple(worst.wants)}, ${worst.situation}`
+    : 'nothing pulls';
+}
 
 /** Pull between the wheels and on the bearings, working. */
 const pull = computed(() => {
@@ -72,7 +53,7 @@ const face = computed(() =>
       <li v-for="row in rows" :key="row.name" class="flex items-center gap-2 border-b border-hair py-0.5">
         <VerdictRing :verdict="row.verdict" :size="14" />
         <span class="grow whitespace-nowrap">{{ row.name }}</span>
-        <span class="figures text-right text-xs">{{ row.text }}</span>
+        <span class="figures text-right text-xs">{{ text(row) }}</span>
       </li>
     </ul>
     <p v-if="pull" class="mt-1 text-xs text-second">

@@ -3,7 +3,7 @@ import {
   adoptTrain,
   digits,
   showMultiple,
-  SITUATIONS,
+  torqueToCarry,
   trainWords,
   type PairKind,
   type TrainQuery,
@@ -21,7 +21,7 @@ import type { TrainProgress } from '../../../workers/core.worker.js';
 import { useTrain, useTrainTab } from './useTrain.js';
 
 /** From a wanted total to trains that exist: searched in the worker, judged on this very mechanism. */
-const { plan, mechanism, path, job, stock, shelf, commit, link } = useTrain();
+const { plan, mechanism, path, stock, shelf, commit, link } = useTrain();
 const tab = useTrainTab();
 const { show } = useDisplay();
 
@@ -84,12 +84,7 @@ const rows = computed(() =>
     .slice(0, SHOWN),
 );
 
-/** The most any situation asks of the last shaft. */
-const torque = computed(() => {
-  const demands = SITUATIONS.map((id) => (job.value.ladders[id].idle ? 0 : (job.value.ladders[id].demand ?? 0)));
-  const output = path.value.train.stages.at(-1)!;
-  return (Math.max(0, ...demands) * path.value.radius) / output.efficiency;
-});
+const torque = computed(() => torqueToCarry(plan.value, mechanism.value, path.value.stages.length));
 
 const found = shallowRef<TrainProgress>();
 const running = shallowRef(false);

@@ -1,0 +1,25 @@
+import { idleBecause } from '../../limits/ladder.js';
+import { SITUATION_NEEDS, SITUATIONS, situationOf } from '../../limits/situation.js';
+import type { Mechanism, Plan } from '../../plan/plan.js';
+import { lacksOf } from '../../powerpath/path.js';
+import { resolvePath } from '../../powerpath/resolve.js';
+
+/**
+ * The most any situation of any job asks of the shaft behind the first so many stages, N·m: what wheels in their place
+ * must carry. 0 where nothing is asked, or not enough is known to say.
+ */
+export function torqueToCarry(plan: Plan, mechanism: Mechanism, stages: number): number {
+  const torques = mechanism.jobs.flatMap((job) => {
+    const path = resolvePath(plan, mechanism, job.id);
+    // The output's own losses are the last of the train.
+    const behind = path.train.stages.slice(stages);
+    const kept = behind.reduce((product, { ratio, efficiency }) => product * ratio * efficiency, 1);
+    return SITUATIONS.map((id) => {
+      if (lacksOf(path, SITUATION_NEEDS[id]).length > 0) return 0;
+      const { demand } = situationOf(path, id);
+      const torque = (demand * path.radius) / kept;
+      return idleBecause(path, id, demand) || !Number.isFinite(torque) ? 0 : torque;
+    });
+  });
+  return Math.max(0, ...torques);
+}
