@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import {
   applyChanges,
+  CHOOSING_SCHOOLS,
   choiceWords,
   costOf,
   currentChoice,
@@ -37,6 +38,17 @@ describe('What designs are compared by', () => {
     // Beyond three times the job more margin is worth nothing more.
     expect(costOf('margin', { margin: 5 })).toBe(costOf('margin', { margin: 3 }));
     expect(costOf('margin', { margin: 2 })).toBeGreaterThan(costOf('margin', { margin: 3 }));
+  });
+
+  it('begins by schools that each have their reasons, and count something', () => {
+    expect(new Set(CHOOSING_SCHOOLS.map(({ id }) => id)).size).toBe(CHOOSING_SCHOOLS.length);
+    for (const { reasons, wants, rankBy } of CHOOSING_SCHOOLS) {
+      expect(reasons.length).toBeGreaterThan(60);
+      const numbers = Object.values(wants);
+      expect(numbers.length).toBeGreaterThan(1);
+      // Of an order every place is taken once.
+      if (rankBy === 'order') expect([...numbers].sort()).toEqual(numbers.map((_, i) => i + 1));
+    }
   });
 
   it('beats only by being better in something and worse in nothing', () => {

@@ -98,15 +98,19 @@ test('a search says how many were tried and why others fell out, and adopting is
   await expect(async () => expect(await found(page).getByRole('row').count()).toBeLessThan(left)).toPass();
 
   // A point of the field is clicked: its gauge is shown.
-  const points = page.locator('figure svg path');
-  const boxes = await points.evaluateAll((paths) =>
+  await page.locator('figure').filter({ hasText: 'circle enough' }).scrollIntoViewIfNeeded();
+  const boxes = await page.locator('figure svg path').evaluateAll((paths) =>
     paths
       .map((path) => path.getBoundingClientRect())
       .filter(({ width, height }) => width > 6 && width < 14 && Math.abs(width - height) < 1)
       .map(({ x, y, width, height }) => ({ x: x + width / 2, y: y + height / 2 })),
   );
-  await page.mouse.click(boxes[0]!.x, boxes[0]!.y);
-  await expect(chosen(page)).toContainText('gives first');
+  expect(boxes.length).toBeGreaterThan(0);
+  await expect(async () => {
+    // What lies under another point, or is the design as it is now, chooses nothing of its own.
+    for (const box of boxes.slice(0, 8)) await page.mouse.click(box.x, box.y);
+    await expect(chosen(page)).toContainText('gives first', { timeout: 1000 });
+  }).toPass();
   await found(page).getByRole('button').first().click();
   await expect(chosen(page)).toContainText('gives first');
   await chosen(page).getByRole('button', { name: 'Take it' }).click();
@@ -276,4 +280,52 @@ test('an edited mass makes a reason untrue, and the log says so', async ({ heron
   await expect(page.getByRole('banner')).toBeHidden();
   await expect(log).toBeVisible();
   await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();
+});
+
+test('steppers and servos are searched like motors, each among its own kind', async ({ heron, page }) => {
+  await heron.open('turntable', 'motor', '?choose=shortlist');
+  await search(page).click();
+  await expect(fallen(page)).toContainText('tried:', SLOW);
+  await expect(found(page)).toContainText(/stepper|step servo/);
+  await expect(found(page)).toContainText(/driver/);
+  await heron.open('grip', 'motor', '?choose=shortlist');
+  await expect(page.getByRole('textbox', { name: 'total from' })).toBeDisabled();
+  await search(page).click();
+  await expect(fallen(page)).toContainText('tried:', SLOW);
+  await found(page).getByRole('button').first().click();
+  await expect(chosen(page)).toContainText('its own controller inside');
+  await expect(chosen(page).getByRole('button', { name: /Make its total/ })).toHaveCount(0);
+  await chosen(page).getByRole('button', { name: 'Take it' }).click();
+  await heron.saved();
+  const grip = (await heron.stored()).document.mechanisms.find(({ id }) => id === 'grip')!;
+  expect(grip.choices.find(({ id }) => id === grip.current)!.drive.kind).toBe('servo');
+});
+
+test('what is owned and what others here use can lead the choice', async ({ heron, page, server }) => {
+  for (const [id, marks] of [
+    ['motor-brushed-36-35t', { owned: 4, common: true }],
+    ['controller-brushed-20', { owned: 4 }],
+  ] as const)
+    await fetch(`${server.url}/api/shelf/${id}`, {
+      method: 'PATCH',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(marks),
+    });
+  await heron.open('intake', 'motor', '?choose=shortlist');
+  // Money first asks for the ceiling; what lies here begins at once, and the form shows what it asked for.
+  await page.getByRole('button', { name: /^Money first/ }).click();
+  await expect(page.getByRole('textbox', { name: 'most money' })).toBeFocused();
+  await page.getByRole('button', { name: /^What lies here/ }).click();
+  await expect(page.getByRole('checkbox', { name: /only what lies on the shelf unused/ })).toBeChecked();
+  await expect(fallen(page)).toContainText('tried:', SLOW);
+  await expect(found(page)).toContainText('brushed can 36 mm, 35 turns');
+  // Nothing is found that would have to be bought.
+  await expect(found(page)).not.toContainText('inrunner');
+  const first = found(page).getByRole('row').nth(1);
+  // Nothing of it is to be paid or bought any more.
+  await first.getByRole('button').click();
+  await chosen(page).getByRole('button', { name: 'Take it' }).click();
+  await tab(page, 'Reasons').click();
+  await expect(page.getByTestId('reasons')).toContainText('price 0 then, now 0');
+  await expect(page.getByTestId('reasons')).toContainText('pieces to buy 0 then, now 0');
 });

@@ -11,3 +11,4 @@ export * from './search.js';
 export { totalIsOpen } from './trial.js';
 export * from './adopt.js';
 export * from './inTeeth.js';
+export * from './schools.js';

@@ -10,6 +10,7 @@ const { running, ready, open } = defineProps<{ running: boolean; ready: boolean;
 const emit = defineEmits<{ search: []; stop: [] }>();
 const asked = defineModel<Asked>({ required: true });
 const id = useId();
+defineExpose({ askForMoney: () => document.getElementById(`${id}-mostPrice`)?.focus() });
 
 const SCOPES: readonly { value: Scope; text: string }[] = [
   { value: 'everything', text: 'all that could turn it' },

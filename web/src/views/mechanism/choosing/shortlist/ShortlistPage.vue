@@ -5,16 +5,18 @@ import {
   measureChoice,
   rankByOrder,
   rankByWeights,
+  type ChoosingSchool,
   type Found,
   type InTeeth,
   type WantId,
 } from '@rough-gear/core';
-import { computed, onMounted, ref, shallowRef, toRaw, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, shallowRef, toRaw, watch } from 'vue';
 import { toast } from 'vue-sonner';
 import { useMechanism } from '../../../../composables/useMechanism.js';
 import { useWholeShelf } from '../../../../stores/shelf.js';
 import { coreWorker } from '../../../../workers/core.js';
 import { logged } from '../reasons/logged.js';
+import ChoosingSchools from './ChoosingSchools.vue';
 import FallenList from './FallenList.vue';
 import FoundScatter from './FoundScatter.vue';
 import FoundSheet from './FoundSheet.vue';
@@ -28,7 +30,7 @@ import WantWeights from './WantWeights.vue';
 /** Out of everything on the shelf: what does this job, which are the sensible few, and why the others are not. */
 const { plan, mechanism, choice, jobId, link, commit } = useMechanism();
 const shelf = useWholeShelf();
-const { asked, rankBy, numbers, wants, open, problem, query } = useQuery();
+const { asked, rankBy, numbers, wants, open, problem, query, begin } = useQuery();
 const { found, searched, running, failure, search, stop } = useShortlist();
 onMounted(() => void shelf.load());
 
@@ -60,6 +62,14 @@ const stale = computed(() => searched.value !== undefined && toRaw(searched.valu
 
 function start(): void {
   if (query.value) void search(toRaw(plan.value), query.value, shelf.offered);
+}
+
+const form = ref<InstanceType<typeof ShortlistForm>>();
+/** A school sets the form; where it begins with money, the ceiling is asked for before the search. */
+function beginBy(school: ChoosingSchool): void {
+  begin(school);
+  if (school.asksForMoney) form.value?.askForMoney();
+  else void nextTick(start);
 }
 
 const teeth = shallowRef<InTeeth>();
@@ -103,6 +113,7 @@ function adopt(as: 'replace' | 'beside', why: string): void {
 
 <template>
   <ShortlistForm
+    ref="form"
     v-model="asked"
     :running="running"
     :ready="query !== undefined && shelf.state === 'there'"
@@ -114,13 +125,10 @@ function adopt(as: 'replace' | 'beside', why: string): void {
   <p v-if="problem" role="alert" class="text-sm text-gives">{{ problem }}</p>
   <p v-if="shelf.state === 'away'" role="alert" class="text-sm text-gives">{{ shelf.failure }}</p>
   <p v-if="failure" role="alert" class="text-sm text-gives">The search ended: {{ failure }}</p>
-  <p v-if="!found" class="squared grid grow place-items-center p-6 text-center text-second">
-    {{
-      running
-        ? 'Looking through the shelf …'
-        : 'Motor, winding, how many, controller and total are searched over the whole shelf. Each is judged as this screen judges, over all jobs.'
-    }}
+  <p v-if="!found && running" class="squared grid grow place-items-center p-6 text-second" role="status">
+    Looking through the shelf …
   </p>
+  <ChoosingSchools v-else-if="!found" @begin="beginBy" />
   <template v-else>
     <p v-if="uncounted && !running" class="text-xs text-tight">
       A want was added since: search again, so that designs good in it alone are found.

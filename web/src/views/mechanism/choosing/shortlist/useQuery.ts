@@ -1,4 +1,11 @@
-import { totalIsOpen, WANT_IDS, type Scope, type ShortlistQuery, type WantId } from '@rough-gear/core';
+import {
+  totalIsOpen,
+  WANT_IDS,
+  type ChoosingSchool,
+  type Scope,
+  type ShortlistQuery,
+  type WantId,
+} from '@rough-gear/core';
 import { computed, reactive, ref } from 'vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useMechanism } from '../../../../composables/useMechanism.js';
@@ -7,7 +14,7 @@ import { useMechanism } from '../../../../composables/useMechanism.js';
 const TOTALS = { from: '1', to: '300' } as const;
 
 /** How the designs found are put in order: by weights, or one want after the other. */
-export type RankBy = 'weights' | 'order';
+export type RankBy = ChoosingSchool['rankBy'];
 
 /** What is asked of the search, as it is typed; and the query where all of it is understood. */
 export function useQuery() {
@@ -72,7 +79,15 @@ export function useQuery() {
       wants: wants.value,
     };
   });
-  return { asked, rankBy, numbers, wants, open, problem, query };
+  /** Sets the form as a school would; the totals and ceilings typed stay. */
+  function begin(school: ChoosingSchool): void {
+    asked.scope = school.scope;
+    asked.ownedOnly = school.ownedOnly;
+    rankBy.value = school.rankBy;
+    for (const want of WANT_IDS) numbers[want] = school.wants[want] ?? 0;
+  }
+
+  return { asked, rankBy, numbers, wants, open, problem, query, begin };
 }
 
 export type Asked = ReturnType<typeof useQuery>['asked'];
