@@ -4,6 +4,7 @@ import {
   adoptFound,
   applyChanges,
   currentChoice,
+  drivesOf,
   evaluateMechanism,
   inTeeth,
   measureChoice,
@@ -125,5 +126,53 @@ describe('A design in teeth', () => {
     const dear = last(inTeeth(heron, { ...query, mostPrice: found.figures.price! }, found, few, teeth));
     expect(dear.designs).toEqual([]);
     expect(dear.fallen.map(({ reason }) => reason)).toContain('over the price or mass set');
+  });
+});
+
+describe('The drives of a search', () => {
+  const optionsOf = (id: string, scope: ShortlistQuery['scope'] = 'everything') => {
+    const mechanism = mechanismOf(heron, id);
+    return drivesOf(heron, mechanism, { ...query, mechanismId: id, scope, mostMotors: 2 }, shelf);
+  };
+
+  it('stay among their own kind, and each makes a plan that can be read', () => {
+    for (const [id, kind] of [
+      ['turntable', 'step'],
+      ['grip', 'servo'],
+      ['lift', 'dc'],
+    ] as const) {
+      const options = optionsOf(id);
+      expect(options.length).toBeGreaterThan(5);
+      expect(new Set(options.map(({ key }) => key)).size).toBe(options.length);
+      for (const { changes } of options.filter((_, i) => i % 7 === 0)) {
+        const plan = applyChanges(heron, changes);
+        expect(readPlan(plan)).toMatchObject({ ok: true });
+        expect(currentChoice(mechanismOf(plan, id)).drive.kind).toBe(kind);
+      }
+    }
+  });
+
+  it('keep what is set for the mechanism, and let go of a limit that a controller does not reach', () => {
+    const at = [
+      'mechanisms',
+      heron.mechanisms.findIndex(({ id }) => id === 'lift'),
+      'choices',
+      0,
+      'drive',
+      'statorLimit',
+    ];
+    const limited = withChange(heron, at, { si: 25, as: '25 A', source: 'typed' });
+    const options = drivesOf(limited, mechanismOf(limited, 'lift'), { ...query, mechanismId: 'lift' }, shelf);
+    for (const { changes, controller } of options) {
+      const { drive } = currentChoice(mechanismOf(applyChanges(limited, changes), 'lift'));
+      const part = shelf.find(({ part: { name } }) => name === controller)!.part;
+      const own = part.kind === 'controller' ? (part.statorLimit?.si ?? 0) : 0;
+      expect(drive.kind === 'dc' && drive.statorLimit?.si, controller).toBe(own >= 25 ? 25 : undefined);
+    }
+  });
+
+  it('in place of another stand on the same holes and shaft, or are none', () => {
+    for (const id of ['turntable', 'grip', 'lift']) expect(optionsOf(id, 'drop-in').length).toBeGreaterThan(0);
+    expect(optionsOf('turntable', 'drop-in').length).toBeLessThan(optionsOf('turntable').length);
   });
 });
