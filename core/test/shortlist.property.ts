@@ -8,6 +8,7 @@ import {
   costsOf,
   dominates,
   drivesOf,
+  edgeOf,
   Front,
   mergeShortlists,
   rankByOrder,
@@ -187,6 +188,23 @@ describe('A front', () => {
         const parts = mergeShortlists([lot(list.slice(cut)), lot(list.slice(0, cut))], wants);
         expect(parts).toEqual(whole);
         expect(whole.front.length + whole.beaten).toBe(list.length);
+      }),
+    );
+  });
+
+  it('of two wants is an edge that goes down all the way, and leaves nothing out that is on it', () => {
+    fc.assert(
+      fc.property(designs, fc.constantFrom(...WANT_IDS), fc.constantFrom(...WANT_IDS), (made, x, y) => {
+        // Whole figures: there are many alike, and none that differ by rounding alone.
+        const list = made.map((one) => ({
+          ...one,
+          figures: Object.fromEntries(Object.entries(one.figures).map(([want, value]) => [want, Math.round(value)])),
+        }));
+        const edge = edgeOf(list, x, y).map((one) => costsOf([x, y], one.figures).join());
+        expect(new Set(edge).size).toBe(edge.length);
+        const costs = frontOf(list, [x, y]).map((one) => costsOf([x, y], one.figures));
+        const known = new Set(costs.filter((pair) => pair.every(Number.isFinite)).map((pair) => pair.join()));
+        expect([...edge].sort()).toEqual([...known].sort());
       }),
     );
   });

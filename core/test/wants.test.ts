@@ -28,9 +28,9 @@ const heron = demoPlan('heron');
 describe('What designs are compared by', () => {
   it('has words for the better and the worse of each, and a way to be less or more', () => {
     for (const want of WANT_IDS) {
-      const { id, name, says, comparative, worse } = WANTS[want];
+      const { id, name, says, worse } = WANTS[want];
       expect(id).toBe(want);
-      for (const text of [name, says, comparative, worse]) expect(text.length).toBeGreaterThan(2);
+      for (const text of [name, says, worse]) expect(text.length).toBeGreaterThan(2);
     }
     expect(costOf('time', { time: 2 })).toBe(2);
     expect(costOf('common', { common: 2 })).toBe(-2);

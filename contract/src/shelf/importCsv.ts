@@ -133,7 +133,7 @@ function readLine(
   const retired = readMark(cell(columns.retired), 'retired', problems) ?? there?.retired ?? false;
   if (problems.length === 0) problems.push(...refusals(part));
   const sound = part as Part;
-  const differences = problems.length === 0 ? differencesOf(there?.part ?? bare(sound), sound) : [];
+  const differences = there && problems.length === 0 ? differencesOf(there.part, sound) : [];
   if (there && !there.own && problems.length === 0) {
     const own = differences.filter(({ key }) => !SETTABLE.includes(key));
     if (own.length > 0)
@@ -164,8 +164,6 @@ function blank(kind: PartKind, columns: Columns, cell: (i: number) => string): u
   const form = cell(columns.fields.find(({ field }) => field.key === 'data.form')?.at ?? -1).trim() || 'sheet';
   return { kind, data: { form } };
 }
-
-const bare = (part: Part): Part => ({ ...part });
 
 function belongs(field: PartField, part: Part): boolean {
   return field.form === undefined || (part.kind === 'motor' && part.data.form === field.form);

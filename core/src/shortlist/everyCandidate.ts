@@ -4,7 +4,7 @@ import { commonOn, usedElsewhere } from '../wants/stockOf.js';
 import { judgeAt, type Found } from './found.js';
 import { drivesOf } from './drives.js';
 import { costsOf, Front } from './front.js';
-import type { ShortlistQuery } from './query.js';
+import { overCeiling, type ShortlistQuery } from './query.js';
 import { trialOf } from './trial.js';
 
 /** The front by judging every drive at every given total in full, for proof only: slow. */
@@ -25,9 +25,7 @@ export function everyCandidate(
       tried++;
       const answer = judgeAt(trial, total, query.jobId, common, used);
       if ('fell' in answer) continue;
-      const { price, mass } = answer.holds.figures;
-      if (query.mostPrice !== undefined && !((price ?? Infinity) <= query.mostPrice)) continue;
-      if (query.mostMass !== undefined && !((mass ?? Infinity) <= query.mostMass)) continue;
+      if (overCeiling(answer.holds.figures, query) !== undefined) continue;
       held++;
       front.offer(answer.holds, costsOf(query.wants, answer.holds.figures));
     }

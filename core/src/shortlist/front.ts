@@ -32,3 +32,21 @@ export class Front<T> {
     return this.members.map(({ item }) => item);
   }
 }
+
+/** Of two wants alone, what no other beats in both: from the best of the first to the best of the second, each cost once. */
+export function edgeOf<T extends { readonly figures: Figures }>(
+  list: readonly T[],
+  x: WantId,
+  y: WantId,
+): readonly T[] {
+  const known = list
+    .map((item) => ({ item, at: costsOf([x, y], item.figures) as readonly [number, number] }))
+    .filter(({ at }) => at.every(Number.isFinite))
+    .sort((a, b) => a.at[0] - b.at[0] || a.at[1] - b.at[1]);
+  let least = Infinity;
+  return known.flatMap(({ item, at: [, cost] }) => {
+    if (!(cost < least)) return [];
+    least = cost;
+    return [item];
+  });
+}

@@ -11,7 +11,7 @@ import type { PairKind, Stock } from '../sizing/trains/wheelPairs.js';
 import { commonOn, usedElsewhere } from '../wants/stockOf.js';
 import { Fallen, type FallenGroup } from './fallen.js';
 import { judgeChanges, type Found } from './found.js';
-import type { ShortlistQuery } from './query.js';
+import { overCeiling, type ShortlistQuery } from './query.js';
 
 /** What a total is made of, and how near it must come. */
 export interface TeethQuery {
@@ -97,10 +97,9 @@ export function* inTeeth(
     const option = { ...found, changes: found.changes };
     const total = (found.total / wanted) * train.total;
     const answer = judgeChanges({ plan: changed, mechanism, option }, changes, total, query.jobId, common, used);
-    if ('fell' in answer) fallen.add(answer.fell, found.key, 1);
-    else if (withinCeilings(answer.holds, query))
-      designs.push({ ...answer.holds, key: keyOf(found, train), train: trainWords(train) });
-    else fallen.add('over the price or mass set', found.key, 1);
+    const fell = 'fell' in answer ? answer.fell : overCeiling(answer.holds.figures, query);
+    if (fell !== undefined) fallen.add(fell, found.key, 1);
+    else if ('holds' in answer) designs.push({ ...answer.holds, key: keyOf(found, train), train: trainWords(train) });
     if (designs.length >= ENOUGH) break;
     yield { designs: [...designs], fallen: fallen.groups(), done: false };
   }
@@ -108,10 +107,6 @@ export function* inTeeth(
 }
 
 const keyOf = (found: Found, train: TrainFound): string => `${found.key}\n${trainWords(train)}`;
-
-const withinCeilings = ({ figures }: Found, { mostPrice, mostMass }: ShortlistQuery): boolean =>
-  (mostPrice === undefined || (figures.price ?? Infinity) <= mostPrice) &&
-  (mostMass === undefined || (figures.mass ?? Infinity) <= mostMass);
 
 /** A stage that stays keeps its id: the new ones get others. */
 const renamed = <S extends { readonly id: string }>(stages: readonly S[], taken: readonly string[]): readonly S[] =>

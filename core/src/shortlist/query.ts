@@ -1,4 +1,5 @@
 import type { WantId } from '../plan/want.js';
+import type { Figures } from '../wants/wants.js';
 
 /** Everything on the shelf that could turn it, or only a motor that takes the place of the one that is there. */
 export type Scope = 'everything' | 'drop-in';
@@ -22,4 +23,10 @@ export interface ShortlistQuery {
   readonly mostMass?: number;
   /** What designs are compared by: a design that is worse in some and better in none is beaten. */
   readonly wants: readonly WantId[];
+}
+
+/** Which ceiling a design passes; what is not known passes it. `undefined` where it stays under all that are set. */
+export function overCeiling({ price, mass }: Figures, { mostPrice, mostMass }: ShortlistQuery): string | undefined {
+  if (mostPrice !== undefined && !((price ?? Infinity) <= mostPrice)) return 'over the price set';
+  return mostMass !== undefined && !((mass ?? Infinity) <= mostMass) ? 'over the mass set' : undefined;
 }

@@ -8,7 +8,7 @@ import { drivesOf, type DriveOption } from './drives.js';
 import { Fallen, type FallenGroup } from './fallen.js';
 import { costsOf, Front } from './front.js';
 import { atBest, othersFail, runCompared, type Fails } from './optimist.js';
-import type { ShortlistQuery } from './query.js';
+import { overCeiling, type ShortlistQuery } from './query.js';
 import { between, totalsBetween, tryTotals } from './ratios.js';
 import { glance, neverBecause, trialOf, type Glance, type Trial } from './trial.js';
 
@@ -112,12 +112,6 @@ export function* searchShortlist(
     done,
   });
 
-  /** What a drive weighs and costs is the same at every total: past a ceiling none will do. */
-  const ceiling = ({ price, mass }: Figures): string | undefined => {
-    if (query.mostPrice !== undefined && !((price ?? Infinity) <= query.mostPrice)) return 'over the price set';
-    return query.mostMass !== undefined && !((mass ?? Infinity) <= query.mostMass) ? 'over the mass set' : undefined;
-  };
-
   const hopefulAt = (trial: Trial, stock: Figures, total: number, multiple: number): Hopeful => {
     const costs = costsOf(wants, atBest(trial, total, jobId, multiple, stock));
     return { trial, stock, total, multiple, costs };
@@ -128,7 +122,8 @@ export function* searchShortlist(
     const trial = trialOf(plan, mechanism, query, option);
     const totals = trial.open ? grid : [trial.jobs[0]!.path.train.total];
     const stock = stockFigures(trial.plan, trial.mechanism, common, used);
-    const never = ceiling(stock) ?? neverBecause(trial);
+    // What a drive weighs and costs is the same at every total: past a ceiling none will do.
+    const never = overCeiling(stock, query) ?? neverBecause(trial);
     if (never !== undefined) {
       tried += totals.length;
       fallen.add(never, option.key, totals.length);

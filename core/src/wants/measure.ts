@@ -16,12 +16,6 @@ export interface MeasuredDesign {
   readonly unknown?: string;
 }
 
-/** Parts whose mass and price are counted beside the drive's own: wheels bought with the design. */
-export interface Extra {
-  readonly mass: number;
-  readonly price: number;
-}
-
 /**
  * Judges a mechanism by the choice in force, over all jobs, as its screen does; time and currents are those of one job.
  * Throws where the mechanism has no such job.
@@ -108,7 +102,7 @@ export function stockFigures(
 const plus = (a: number | undefined, b: number | undefined) => (a === undefined || b === undefined ? undefined : a + b);
 
 /** Wheels bought with a train say what they weigh and cost; others are not counted. */
-const wheelsOf = (stages: readonly Stage[]): Extra => ({
+const wheelsOf = (stages: readonly Stage[]): { readonly mass: number; readonly price: number } => ({
   mass: stages.reduce((sum, { mass }) => sum + (mass?.si ?? 0), 0),
   price: stages.reduce((sum, { price }) => sum + (price?.si ?? 0), 0),
 });

@@ -10,8 +10,7 @@ export interface Want {
   readonly better: 'less' | 'more';
   /** Absent for a plain count, a multiple or money. */
   readonly dimension?: Dimension;
-  /** How the better of two is said: "faster". */
-  readonly comparative: string;
+  /** How the worse of two is said: "slower". */
   readonly worse: string;
 }
 
@@ -25,7 +24,6 @@ export const WANTS: Readonly<Record<WantId, Want>> = {
     says: 'how long the job takes',
     better: 'less',
     dimension: 'time',
-    comparative: 'faster',
     worse: 'slower',
   },
   mass: {
@@ -34,7 +32,6 @@ export const WANTS: Readonly<Record<WantId, Want>> = {
     says: 'motors, controllers and wheels, as far as their masses are known',
     better: 'less',
     dimension: 'mass',
-    comparative: 'lighter',
     worse: 'heavier',
   },
   price: {
@@ -42,7 +39,6 @@ export const WANTS: Readonly<Record<WantId, Want>> = {
     name: 'price',
     says: 'what is still to be paid: what lies on the shelf unused costs nothing more',
     better: 'less',
-    comparative: 'cheaper',
     worse: 'dearer',
   },
   current: {
@@ -51,7 +47,6 @@ export const WANTS: Readonly<Record<WantId, Want>> = {
     says: 'the greatest current from the pack during the job, all motors together',
     better: 'less',
     dimension: 'current',
-    comparative: 'less current',
     worse: 'more current',
   },
   margin: {
@@ -59,7 +54,6 @@ export const WANTS: Readonly<Record<WantId, Want>> = {
     name: 'margin',
     says: 'how many times the job it takes until the first thing gives, over all jobs; beyond 3× it counts as 3×',
     better: 'more',
-    comparative: 'more margin',
     worse: 'less margin',
   },
   slow: {
@@ -68,7 +62,6 @@ export const WANTS: Readonly<Record<WantId, Want>> = {
     says: 'the slowest speed it keeps steadily, at the output',
     better: 'less',
     dimension: 'velocity',
-    comparative: 'steadier when slow',
     worse: 'less steady when slow',
   },
   common: {
@@ -76,7 +69,6 @@ export const WANTS: Readonly<Record<WantId, Want>> = {
     name: 'parts in common',
     says: 'how many of its kinds of part other mechanisms use too, or others here: spares and help are near',
     better: 'more',
-    comparative: 'more in common',
     worse: 'less in common',
   },
   bought: {
@@ -84,7 +76,6 @@ export const WANTS: Readonly<Record<WantId, Want>> = {
     name: 'pieces to buy',
     says: 'motors and controllers that do not lie on the shelf yet',
     better: 'less',
-    comparative: 'fewer to buy',
     worse: 'more to buy',
   },
 };

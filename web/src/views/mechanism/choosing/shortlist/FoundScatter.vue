@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, foundWords, WANT_IDS, WANTS, type Found, type WantId } from '@rough-gear/core';
+import { digits, edgeOf, foundWords, WANT_IDS, WANTS, type Found, type WantId } from '@rough-gear/core';
 import { computed } from 'vue';
 import ChartFrame from '../../../../components/ChartFrame.vue';
 import { MONO, SANS, tipLook, useChartInk } from '../../../../composables/useChartInk.js';
@@ -41,16 +41,11 @@ const known = computed(() =>
     return a === undefined || b === undefined ? [] : [{ found, at: [plain(x.value, a), plain(y.value, b)] as const }];
   }),
 );
-/** Of these two wants alone: what no other beats in both. */
 const edge = computed(() => {
-  const [sx, sy] = [x.value, y.value].map((want) => (WANTS[want].better === 'less' ? 1 : -1)) as [number, number];
-  const sorted = [...known.value].sort((p, q) => sx * (p.at[0] - q.at[0]) || sy * (p.at[1] - q.at[1]));
-  let least = Infinity;
-  return sorted.filter(({ at }) => {
-    const better = sy * at[1] < least;
-    if (better) least = sy * at[1];
-    return better;
-  });
+  const along = new Set(edgeOf(front, x.value, y.value));
+  return known.value
+    .filter(({ found }) => along.has(found))
+    .sort((a, b) => (WANTS[x.value].better === 'less' ? 1 : -1) * (a.at[0] - b.at[0]));
 });
 
 const option = computed(() => {
