@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { dcDriveOf, applyChanges, evaluateMechanism, resolveDcPath, type LeverId, type Plan } from '../src/index.js';
-import { LEVERS } from '../src/limits/mends/levers.js';
-import { SERVO_LEVERS } from '../src/limits/mends/servoLevers.js';
-import { STEP_LEVERS } from '../src/limits/mends/stepLevers.js';
-import type { LeverContext, LeverSetting } from '../src/limits/mends/lever.js';
+import { LEVERS } from '../src/mends/levers.js';
+import { SERVO_LEVERS } from '../src/mends/servoLevers.js';
+import { STEP_LEVERS } from '../src/mends/stepLevers.js';
+import type { LeverContext, LeverSetting } from '../src/mends/lever.js';
 import { plainPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
 
 const heron = plainPlan('heron');

@@ -3,7 +3,7 @@ import type { RevisionSummary } from '@rough-gear/contract/api';
 import { format } from 'date-fns';
 import { ref } from 'vue';
 import { api } from './api/client.js';
-import BaseDialog from './components/BaseDialog.vue';
+import BaseDialog from './components/widgets/BaseDialog.vue';
 import { usePlan } from './stores/plan.js';
 
 /** Every save is a revision; an older one can be brought back, which is itself one step that undo takes back. */

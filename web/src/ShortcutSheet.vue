@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import BaseDialog from './components/BaseDialog.vue';
+import BaseDialog from './components/widgets/BaseDialog.vue';
 import { SHORTCUTS } from './composables/useShortcuts.js';
 import { usePreferences } from './stores/preferences.js';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { refusalOf, type Allowance } from '../src/components/allowance.js';
+import { refusalOf, type Allowance } from '../src/components/fields/allowance.js';
 
 const CASES: readonly (readonly [Allowance, readonly number[], readonly number[]])[] = [
   ['positive', [1e-9, 5], [0, -1]],

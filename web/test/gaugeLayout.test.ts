@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Rung } from '@rough-gear/core';
-import { heightOf, layoutGauge } from '../src/components/gaugeLayout.js';
+import { heightOf, layoutGauge } from '../src/components/gauge/gaugeLayout.js';
 
 const HEIGHT = 220;
 const ROW = 24;

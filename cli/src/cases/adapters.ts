@@ -43,10 +43,10 @@ import {
   type Run,
   type ShotFigures,
 } from '@rough-gear/core';
+import type { Got } from './got.js';
 import { REDUCTION } from './reduction.js';
 import { STEP_AND_SERVO } from './stepAndServo.js';
 
-export type Got = Readonly<Record<string, number | string | boolean | null>>;
 type Given = Readonly<Record<string, unknown>>;
 
 const HELD_BY: Readonly<Record<HeldBy, string>> = {

@@ -9,7 +9,7 @@ import {
   tangentialForce,
   UNDERCUT_UNDER,
 } from '@rough-gear/core';
-import type { Got } from './adapters.js';
+import type { Got } from './got.js';
 
 interface Run {
   readonly pitch: number;

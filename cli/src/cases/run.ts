@@ -1,4 +1,5 @@
-import { ADAPTERS, type Got } from './adapters.js';
+import { ADAPTERS } from './adapters.js';
+import type { Got } from './got.js';
 
 type Word = number | string | boolean | null;
 

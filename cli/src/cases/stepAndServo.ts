@@ -19,7 +19,7 @@ import {
   type SignalPin,
   type StepperFigures,
 } from '@rough-gear/core';
-import type { Got } from './adapters.js';
+import type { Got } from './got.js';
 
 const DEGREE = Math.PI / 180;
 const MICRO = 1e-6;

@@ -1,5 +1,5 @@
 import type { MechanismResult, Part, Plan, Quantity } from '@rough-gear/core';
-import type { Problem } from '../plan/read.js';
+import type { Problem } from '../plan/problem.js';
 
 /** A plan in a list. */
 export interface PlanSummary {

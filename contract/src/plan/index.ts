@@ -1,3 +1,4 @@
 export { part as partSchema } from './part.js';
 export { planSchema } from './plan.js';
+export * from './problem.js';
 export * from './read.js';

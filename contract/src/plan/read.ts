@@ -2,13 +2,8 @@ import type { Plan } from '@rough-gear/core';
 import type { ValidationErrorItem } from 'joi';
 import { migrate } from './migrate.js';
 import { planSchema } from './plan.js';
+import type { Problem } from './problem.js';
 import { checkReferences } from './references.js';
-
-/** What is wrong in a document, and where: "mechanisms[1].jobs[0].mass.si", "must be greater than 0 (is -3)". */
-export interface Problem {
-  readonly field: string;
-  readonly reason: string;
-}
 
 export type PlanRead =
   { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly problems: readonly Problem[] };
@@ -51,7 +46,3 @@ function problemOf({ path, message, context }: ValidationErrorItem): Problem {
     typeof value === 'number' || typeof value === 'string' ? ` (is ${JSON.stringify(value).slice(0, 60)})` : '';
   return { field, reason: `${reason}${shown}` };
 }
-
-/** Problems in one line each. */
-export const problemText = (problems: readonly Problem[]): string =>
-  problems.map(({ field, reason }) => `${field}: ${reason}`).join('\n');

@@ -1,5 +1,5 @@
 import { MECHANISM_JOBS, type MachineDrive, type PartKind, type Plan } from '@rough-gear/core';
-import type { Problem } from './read.js';
+import type { Problem } from './problem.js';
 
 /** What a schema cannot say: ids that lead somewhere, jobs that fit their mechanism, a supply that reaches a pack. */
 export function checkReferences(plan: Plan): readonly Problem[] {

@@ -1,9 +1,10 @@
-import type { Dimension } from '../figures/figure.js';
+import type { Dimension } from '../words/dimension.js';
 import { countOf, partIdsOf, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { Stage } from '../plan/stage.js';
 import { withChoice } from '../plan/withChoice.js';
-import { digits } from '../format/show.js';
-import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
+import { digits } from '../words/show.js';
+import { resolvePath } from '../resolve/resolvePath.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 
 /** One thing in which choices differ: a word or a figure for each, absent where a choice has none. */
 export interface ChoiceDifference {

@@ -1,4 +1,4 @@
-import { digits } from '../format/show.js';
+import { digits } from '../words/show.js';
 import { countOf, partIdsOf, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { StageKind } from '../plan/stage.js';
 import { pathOf } from './choiceDifferences.js';

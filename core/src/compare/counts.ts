@@ -1,7 +1,7 @@
 import type { Change } from '../plan/change.js';
 import { dcDriveOf, type Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import { digits } from '../format/show.js';
+import { digits } from '../words/show.js';
 import { designOf } from './place.js';
 import type { Variant } from './variant.js';
 

@@ -1,4 +1,3 @@
-export * from './beside.js';
 export * from './choiceDifferences.js';
 export * from './choiceWords.js';
 export * from './counts.js';

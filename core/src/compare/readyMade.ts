@@ -5,7 +5,7 @@ import type { Stage } from '../plan/stage.js';
 import { constantsOf } from '../sizing/constantsOf.js';
 import { proposeChoice } from '../sizing/proposeChoice.js';
 import type { Shelved } from '../sizing/proposal.js';
-import { besideChanges } from './beside.js';
+import { besideChanges } from '../plan/besideChoice.js';
 import { motorCounts } from './counts.js';
 import { designOf, type Design } from './place.js';
 import { candidatesFor, scoreCard, WEIGHT_SETS, type CandidateScore } from './scoreCard.js';

@@ -1,11 +1,11 @@
 import { headlineOf, judge } from '../evaluate/mechanism.js';
-import type { Verdict } from '../limits/verdict.js';
+import type { Verdict } from '../evaluate/verdict.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { ServoCase, ServoGears, ServoPart } from '../plan/part.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
-import { resolvePath } from '../powerpath/resolve.js';
+import { resolvePath } from '../resolve/resolvePath.js';
 import type { ServoPath } from '../powerpath/servoPath.js';
-import { freshId } from '../limits/mends/leverTools.js';
+import { freshId } from '../plan/freshId.js';
 import { deadbandAngle } from '../servo/precision.js';
 import type { Shelved } from '../sizing/proposal.js';
 import { stillToPay } from '../wants/stockOf.js';

@@ -1,4 +1,4 @@
-import { ladderOf } from '../limits/ladder.js';
+import { ladderOf } from '../evaluate/ladder.js';
 import { SITUATIONS, situationOf } from '../limits/situation.js';
 import { torqueBefore } from '../limits/stages/stageLimit.js';
 import { STAGE_LIMITS } from '../limits/table.js';
@@ -7,7 +7,7 @@ import { currentChoice, type Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import type { Stage } from '../plan/stage.js';
 import { lacksOf } from '../powerpath/path.js';
-import { resolvePath } from '../powerpath/resolve.js';
+import { resolvePath } from '../resolve/resolvePath.js';
 import type { StageParts } from '../powerpath/stageParts.js';
 import { speedRipple } from '../reduction/runLength.js';
 

@@ -1,5 +1,5 @@
 import { headlineOf, judge } from '../evaluate/mechanism.js';
-import type { Verdict } from '../limits/verdict.js';
+import type { Verdict } from '../evaluate/verdict.js';
 import { lagAtOutput, pulseAtOutput } from '../limits/checks/step/resolves.js';
 import { mostRate, rateOf } from '../limits/checks/step/pulseRate.js';
 import { marginOf, stepMoments } from '../motion/stepRun.js';
@@ -9,8 +9,8 @@ import type { StepperPart, StepServoPart } from '../plan/part.js';
 import { currentChoice, type Plan, type StepDrive } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import type { Stage } from '../plan/stage.js';
-import { resolvePath } from '../powerpath/resolve.js';
-import { freshId } from '../limits/mends/leverTools.js';
+import { resolvePath } from '../resolve/resolvePath.js';
+import { freshId } from '../plan/freshId.js';
 import { packOf, type Shelved } from '../sizing/proposal.js';
 import { driverFor } from '../sizing/proposeStep.js';
 import { stillToPay } from '../wants/stockOf.js';

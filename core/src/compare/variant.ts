@@ -4,12 +4,13 @@ import { dayOf } from '../duty/day.js';
 import { headlineOf, judge, type JobResult } from '../evaluate/mechanism.js';
 import { forceOf } from '../limits/electric/electricLimit.js';
 import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
-import type { Verdict } from '../limits/verdict.js';
+import type { Verdict } from '../evaluate/verdict.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import { countOf, currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
 import { operatingAt } from '../powerpath/operating.js';
 import { lacksOf, motorSpeed } from '../powerpath/path.js';
-import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
+import { resolvePath } from '../resolve/resolvePath.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 import { stillToPay } from '../wants/stockOf.js';
 
 /** One way to change a design, to be compared with others. */

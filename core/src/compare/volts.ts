@@ -1,9 +1,9 @@
-import { digits } from '../format/show.js';
+import { digits } from '../words/show.js';
 import type { Change } from '../plan/change.js';
 import { applyChanges } from '../plan/change.js';
 import { fullVoltage } from '../pack/pack.js';
 import type { Plan } from '../plan/plan.js';
-import { resolveDcPath } from '../powerpath/resolve.js';
+import { resolveDcPath } from '../resolve/resolvePath.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
 import { designOf } from './place.js';
 import type { Variant } from './variant.js';

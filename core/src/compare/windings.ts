@@ -1,4 +1,4 @@
-import { digits } from '../format/show.js';
+import { digits } from '../words/show.js';
 import { rewound } from '../motor/rewound.js';
 import type { MotorConstants } from '../motor/constants.js';
 import { motorConstant } from '../motor/constants.js';
@@ -6,12 +6,12 @@ import type { Change } from '../plan/change.js';
 import type { MotorPart } from '../plan/part.js';
 import { dcDriveOf, type Mechanism, type Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import { resolvePath } from '../powerpath/resolve.js';
+import { resolvePath } from '../resolve/resolvePath.js';
 import { constantsOf } from '../sizing/constantsOf.js';
 import type { Shelved } from '../sizing/propose.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
 import { applyChanges } from '../plan/change.js';
-import { freshId } from '../limits/mends/leverTools.js';
+import { freshId } from '../plan/freshId.js';
 import { designOf, type Design } from './place.js';
 import type { Variant } from './variant.js';
 

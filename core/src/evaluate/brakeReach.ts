@@ -1,6 +1,6 @@
 import { brakePoint } from '../controller/brakePoint.js';
 import type { Drive, HeldBy } from '../controller/drive.js';
-import { RUN_NEEDS } from '../limits/needs.js';
+import { RUN_NEEDS } from '../motion/needs.js';
 import { coastToStop, type Coast } from '../motion/coast.js';
 import { brakeToStop, type Stop } from '../motion/brakeToStop.js';
 import { systemOf } from '../motion/system.js';

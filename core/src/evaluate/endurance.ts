@@ -1,7 +1,7 @@
 import { drivePoint } from '../controller/drivePoint.js';
 import { dayOf, type Day } from '../duty/day.js';
 import { holdCurrentOf } from '../duty/cycle.js';
-import { RUN_NEEDS } from '../limits/needs.js';
+import { RUN_NEEDS } from '../motion/needs.js';
 import { timeToLimit } from '../motor/heat.js';
 import type { Run } from '../motion/run.js';
 import { lacksOf, type DcPath } from '../powerpath/path.js';

@@ -1,15 +1,19 @@
-import { checkOf, type Check, type CheckId } from '../limits/check.js';
-import { ladderOf, type Ladder } from '../limits/ladder.js';
+import type { CheckId } from '../limits/check.js';
+import { checkOf, type Check } from './check.js';
+import { ladderOf } from './ladder.js';
+import type { Ladder } from './rung.js';
 import type { LimitId } from '../limits/limit.js';
 import { machineOf } from '../machine/table.js';
 import { SITUATIONS, type SituationId } from '../limits/situation.js';
-import { worstVerdict, type Verdict } from '../limits/verdict.js';
+import { worstVerdict, type Verdict } from './verdict.js';
 import type { Run } from '../motion/run.js';
 import type { JobKind } from '../plan/job.js';
 import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
 import { lacksOf } from '../powerpath/path.js';
-import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
+import { resolvePath } from '../resolve/resolvePath.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 import type { Link } from './links/link.js';
+import { linksOf } from './links/table.js';
 import { sentenceOf } from './sentence.js';
 
 /** One job judged. `path` is what it was judged by; drop it before sending the result anywhere. */
@@ -82,7 +86,7 @@ export function judge(path: AnyPath): JobResult {
     verdict: worstVerdict(verdicts),
     ladders,
     checks,
-    links: machine.links(path, { ladders, checks }),
+    links: linksOf(path, { ladders, checks }),
     ...(run ? { run } : {}),
   };
 }

@@ -1,8 +1,8 @@
 import { drivePoint } from '../controller/drivePoint.js';
 import type { HeldBy } from '../controller/drive.js';
-import { FLOW_NEEDS } from '../limits/needs.js';
+import { FLOW_NEEDS } from '../motion/needs.js';
 import { lacksOf, motorSpeed, worstWorkingPlace, type DcPath } from '../powerpath/path.js';
-import type { AnyPath } from '../powerpath/resolve.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 import { worstHornPlace, type ServoPath } from '../powerpath/servoPath.js';
 import type { StepPath } from '../powerpath/stepPath.js';
 import { cornerSpeed, lastSpeed } from '../stepper/pullOut.js';

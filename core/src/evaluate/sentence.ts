@@ -1,7 +1,7 @@
-import { showMultiple } from '../format/show.js';
-import type { Ladder, Rung } from '../limits/ladder.js';
+import { showMultiple } from '../words/show.js';
+import type { Ladder, Rung } from './rung.js';
 import type { LimitId } from '../limits/limit.js';
-import type { Verdict } from '../limits/verdict.js';
+import type { Verdict } from './verdict.js';
 
 /** What to think of a limit that gives first although there is enough of it. */
 const WHEN_FIRST: Readonly<Record<LimitId, string>> = {

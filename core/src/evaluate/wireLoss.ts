@@ -1,8 +1,8 @@
-import { FLOW_NEEDS } from '../limits/needs.js';
+import { FLOW_NEEDS } from '../motion/needs.js';
 import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
 import { operatingAt } from '../powerpath/operating.js';
 import { lacksOf } from '../powerpath/path.js';
-import type { AnyPath } from '../powerpath/resolve.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 
 /** Volts the branch's wire drops while working, and the heat it gives off, W; `undefined` where a figure is missing. */
 export function wireLossOf(path: AnyPath): { readonly drop: number; readonly heat: number } | undefined {

@@ -1,39 +1,5 @@
 import type { Source } from '../plan/quantity.js';
-
-/** What a figure measures; the edges of the application choose units by it. */
-export type Dimension =
-  | 'torque'
-  | 'speed'
-  | 'kv'
-  | 'voltage'
-  | 'current'
-  | 'resistance'
-  | 'mass'
-  | 'force'
-  | 'length'
-  | 'time'
-  | 'angle'
-  | 'velocity'
-  | 'acceleration'
-  | 'angular acceleration'
-  | 'stiffness'
-  | 'air drag'
-  | 'inertia'
-  | 'temperature'
-  | 'charge'
-  | 'share'
-  | 'ratio'
-  | 'number'
-  | 'gauge'
-  | 'energy'
-  | 'power'
-  | 'drag'
-  | 'inductance'
-  | 'rate'
-  | 'pulse'
-  | 'turning'
-  | 'pin current'
-  | 'input resistance';
+import type { Dimension } from '../words/dimension.js';
 
 /** A group of figures that some limit needs together. */
 export type Need =

@@ -1,4 +1,5 @@
-import type { Dimension, LinkKind, Need } from './figure.js';
+import type { LinkKind, Need } from './figure.js';
+import type { Dimension } from '../words/dimension.js';
 
 /** What stands in for a figure that nobody gave. */
 export type Fallback =

@@ -1,30 +1,11 @@
 import type { FigureCollector } from '../figures/collector.js';
 import type { Place } from '../figures/figure.js';
 import type { FigureName } from '../figures/table.js';
-import type { Asked, Load } from '../load/load.js';
-import type { ShotFigures } from '../load/shot.js';
 import type { Job } from '../plan/job.js';
 import type { Output } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
+import type { ResolvedJob } from '../powerpath/resolvedJob.js';
 import type { Expression } from '../worked/expression.js';
-
-/** The load side of a path: how the output turns into q, what resists, and what is asked. */
-export interface ResolvedJob {
-  /** Units of q per radian of the output shaft: metres for a wheel or drum, 1 for what turns. */
-  readonly radius: number;
-  /** What the output itself leaves of the force, 0…1; nothing is lost where absent. */
-  readonly outputEfficiency?: number;
-  readonly load: Load;
-  readonly asked: Asked;
-  readonly rope?: { readonly strength: number; readonly knotted: boolean };
-  readonly shot?: ShotFigures;
-  readonly buckling?: { readonly diameter: number; readonly length: number; readonly endFactor: number };
-  readonly settling?: { readonly window: number; readonly counts: number | undefined; readonly backlash: number };
-  /** Something falls when the power goes. */
-  readonly lifted?: boolean;
-  /** How long it may stall at full effort, s. */
-  readonly jam?: number;
-}
 
 export interface Places {
   readonly job: Place;

@@ -3,7 +3,7 @@ import { HOODED, shotImpulse, wheelSpeedFor, type ShotFigures } from '../load/sh
 import type { ShotJob } from '../plan/job.js';
 import type { FlywheelOutput } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
-import { digits } from '../format/show.js';
+import { digits } from '../words/show.js';
 import { add, div, mul, named, num, pow, type Expression } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
 import { readTiming } from './asked.js';

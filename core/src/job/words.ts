@@ -1,5 +1,5 @@
-import type { Dimension } from '../figures/figure.js';
-import { digits, show } from '../format/show.js';
+import type { Dimension } from '../words/dimension.js';
+import { digits, show } from '../words/show.js';
 import type { PowerPath } from '../powerpath/path.js';
 
 /** A figure's value in words, a question mark where it is missing. */

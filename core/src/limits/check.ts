@@ -1,9 +1,9 @@
-import type { Dimension, Lack, LinkKind, Need } from '../figures/figure.js';
+import type { LinkKind, Need } from '../figures/figure.js';
+import type { Dimension } from '../words/dimension.js';
 import type { Run } from '../motion/run.js';
-import { lacksOf, type PowerPath } from '../powerpath/path.js';
+import type { PowerPath } from '../powerpath/path.js';
 import type { Expression } from '../worked/expression.js';
-import type { LeverId } from './mends/lever.js';
-import { verdictOf, type Verdict } from './verdict.js';
+import type { LeverId } from './leverId.js';
 
 export type CheckId =
   | 'in-time'
@@ -83,54 +83,4 @@ export interface CheckRule<P extends PowerPath = PowerPath> {
   readonly levers: readonly LeverId[];
   /** Of a check on the stages: the one it is about. */
   stage?(path: P): string | undefined;
-}
-
-/** A check as the screen shows it. */
-export interface Check {
-  readonly id: CheckId;
-  readonly name: string;
-  readonly link: LinkKind;
-  readonly verdict: Verdict;
-  readonly multiple?: number;
-  /** The multiple it should at least have; 1 where absent. */
-  readonly wants?: number;
-  readonly asked?: Measured | string;
-  readonly there?: Measured | string;
-  readonly sentence: string;
-  readonly hint?: string;
-  /** Id of the stage it is about. */
-  readonly stage?: string;
-  readonly lacks: readonly Lack[];
-}
-
-/** Runs one check on a path. */
-export function checkOf<P extends PowerPath>(rule: CheckRule<P>, path: P, run: Run | undefined): Check {
-  const { id, name, link } = rule;
-  const lacks = lacksOf(path, rule.needs);
-  if (lacks.length > 0) {
-    return {
-      id,
-      name,
-      link,
-      verdict: 'not known',
-      lacks,
-      sentence: `Not known: ${lacks.map((lack) => lack.label).join(', ')} missing.`,
-    };
-  }
-  const { outcome, asked, there, sentence, hint } = rule.answer(path, run);
-  const stage = rule.stage?.(path);
-  const common = {
-    id,
-    name,
-    link,
-    asked,
-    there,
-    sentence,
-    lacks,
-    ...(hint ? { hint } : {}),
-    ...(stage === undefined ? {} : { stage }),
-  };
-  if ('holds' in outcome) return { ...common, verdict: outcome.holds ? 'enough' : 'gives way' };
-  const { multiple, wants } = outcome;
-  return { ...common, multiple, ...(wants === undefined ? {} : { wants }), verdict: verdictOf(multiple, wants ?? 1) };
 }

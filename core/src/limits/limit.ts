@@ -2,7 +2,7 @@ import type { LinkKind, Need } from '../figures/figure.js';
 import type { PowerPath } from '../powerpath/path.js';
 import type { StageParts } from '../powerpath/stageParts.js';
 import type { Expression } from '../worked/expression.js';
-import type { LeverId } from './mends/lever.js';
+import type { LeverId } from './leverId.js';
 import type { Situation, SituationId } from './situation.js';
 
 export type LimitId =

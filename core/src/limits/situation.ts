@@ -14,7 +14,7 @@ import {
   inertiaOf,
   resistingOf,
   workingOfLoad,
-} from '../worked/terms.js';
+} from '../terms/pathTerms.js';
 import { add, mul, named, num, type Expression } from '../worked/expression.js';
 
 export const SITUATIONS = ['starting', 'working', 'holding'] as const;

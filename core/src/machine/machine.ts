@@ -1,11 +1,10 @@
-import type { Judged, Link } from '../evaluate/links/link.js';
 import type { CheckRule } from '../limits/check.js';
 import type { Limit, LimitId } from '../limits/limit.js';
 import type { Need } from '../figures/figure.js';
 import type { Run } from '../motion/run.js';
 import type { PowerPath } from '../powerpath/path.js';
 
-/** One kind of machine: its limits and checks, how it moves, and how its strip is drawn. */
+/** One kind of machine: its limits and checks, and how it moves. */
 export interface Machine<P extends PowerPath> {
   readonly limits: readonly Limit<P>[];
   readonly checks: readonly CheckRule<P>[];
@@ -16,5 +15,4 @@ export interface Machine<P extends PowerPath> {
   readonly runNeeds: readonly Need[];
   /** Its lacks must have been looked at. */
   run(path: P): Run;
-  links(path: P, by: Judged): readonly Link[];
 }

@@ -1,16 +1,13 @@
-import { dcLinks } from '../evaluate/links/dcLinks.js';
-import { servoLinks } from '../evaluate/links/servoLinks.js';
-import { stepLinks } from '../evaluate/links/stepLinks.js';
 import type { CheckId, CheckRule } from '../limits/check.js';
 import { CHECKS, SERVO_CHECKS, STEP_CHECKS } from '../limits/checks/table.js';
 import type { Limit, LimitId } from '../limits/limit.js';
-import { RUN_NEEDS, SERVO_RUN_NEEDS, STEP_RUN_NEEDS } from '../limits/needs.js';
+import { RUN_NEEDS, SERVO_RUN_NEEDS, STEP_RUN_NEEDS } from '../motion/needs.js';
 import { LIMITS, SERVO_LIMITS, STEP_LIMITS } from '../limits/table.js';
 import { runBy } from '../motion/runOf.js';
 import { servoRun } from '../motion/servoRun.js';
 import { stepRun } from '../motion/stepRun.js';
 import type { DcPath, MachineKind } from '../powerpath/path.js';
-import type { AnyPath } from '../powerpath/resolve.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 import type { ServoPath } from '../powerpath/servoPath.js';
 import type { StepPath } from '../powerpath/stepPath.js';
 import type { Machine } from './machine.js';
@@ -22,7 +19,6 @@ const dc: Machine<DcPath> = {
   ceiling: { limit: 'volts', says: 'the volts end first' },
   runNeeds: RUN_NEEDS,
   run: runBy,
-  links: dcLinks,
 };
 
 const step: Machine<StepPath> = {
@@ -31,7 +27,6 @@ const step: Machine<StepPath> = {
   leading: ['pull-out', 'peak-torque', 'hold-current'],
   runNeeds: STEP_RUN_NEEDS,
   run: stepRun,
-  links: stepLinks,
 };
 
 const servo: Machine<ServoPath> = {
@@ -41,10 +36,9 @@ const servo: Machine<ServoPath> = {
   ceiling: { limit: 'servo', says: 'the servo stalls first' },
   runNeeds: SERVO_RUN_NEEDS,
   run: servoRun,
-  links: servoLinks,
 };
 
-const MACHINES = { dc, step, servo };
+const MACHINES = { dc, step, servo } satisfies Record<MachineKind, unknown>;
 
 /** What is known of the machine a path is turned by. It takes this path's own kind. */
 export const machineOf = (path: AnyPath): Machine<AnyPath> =>

@@ -12,3 +12,4 @@ export * from './system.js';
 export * from './trapezoid.js';
 export * from './stepRun.js';
 export * from './servoRun.js';
+export { RUN_NEEDS, SERVO_RUN_NEEDS, STEP_RUN_NEEDS } from './needs.js';

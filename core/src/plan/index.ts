@@ -1,4 +1,5 @@
 export * from './branchOf.js';
+export * from './besideChoice.js';
 export * from './change.js';
 export * from './job.js';
 export * from './part.js';
@@ -9,3 +10,4 @@ export * from './supply.js';
 export * from './want.js';
 export * from './withChoice.js';
 export * from './quantityOf.js';
+export * from './freshId.js';

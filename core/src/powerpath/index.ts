@@ -1,11 +1,8 @@
+export * from './anyPath.js';
 export * from './path.js';
-export * from './resolve.js';
-export { partOf } from './resolveSupply.js';
 export * from './operating.js';
 export * from './servoPath.js';
 export * from './stepPath.js';
-export { stepMotorOf, stepsOf } from './resolveStep.js';
-export { railNodeOf } from './resolveServo.js';
 export * from './lengthFit.js';
 export * from './stageParts.js';
 export * from './trainLayout.js';

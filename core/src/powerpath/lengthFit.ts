@@ -1,4 +1,4 @@
-import { digits } from '../format/show.js';
+import { digits } from '../words/show.js';
 import { sagOf, wearTakeUp } from '../reduction/chainRun.js';
 import { pitchesAround } from '../reduction/runLength.js';
 import type { BeltParts, ChainParts } from './stageParts.js';

@@ -2,7 +2,7 @@ import { supplyForMotorCurrent } from '../controller/currents.js';
 import { loadedCurrent } from '../servo/ratings.js';
 import type { DcPath, PowerPath } from './path.js';
 import { motorSpeed } from './path.js';
-import type { AnyPath } from './resolve.js';
+import type { AnyPath } from './anyPath.js';
 import { torqueAtHorn, worstHornPlace, type ServoPath } from './servoPath.js';
 import { torqueAtMotor, type StepPath } from './stepPath.js';
 

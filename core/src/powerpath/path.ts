@@ -1,6 +1,6 @@
 import type { Drive } from '../controller/drive.js';
 import type { Figure, Lack, Need } from '../figures/figure.js';
-import type { ResolvedJob } from '../job/kind.js';
+import type { ResolvedJob } from './resolvedJob.js';
 import { worstPlace, type Asked, type Load } from '../load/load.js';
 import type { MotorAudit } from '../motor/audit.js';
 import type { MotorThermal } from '../motor/heat.js';

@@ -4,7 +4,8 @@ import type { Calibration, CalibrationPair } from '../servo/calibration.js';
 import type { ChainJoint } from '../servo/precision.js';
 import type { RailBudget, RailServo } from '../servo/rail.js';
 import type { RatingPoint, ServoRating } from '../servo/ratings.js';
-import type { Linkage, Travel } from '../servo/throughTravel.js';
+import type { Linked } from '../servo/linked.js';
+import type { Linkage } from '../servo/throughTravel.js';
 import { worstPlace } from '../load/load.js';
 import type { PowerPath } from './path.js';
 
@@ -59,20 +60,6 @@ export interface ServoPath extends PowerPath {
   /** Joints from the base to the tip; none where the tip was not asked about. */
   readonly chain: readonly ChainJoint[];
   readonly tipWindow: number | undefined;
-}
-
-/** Where the horn is along the job's way, and what the linkage makes of it. */
-export interface Linked {
-  /** Angle of the horn at the start and at the end of the job; metres of a linear servo. */
-  readonly from: number;
-  readonly to: number;
-  /** The horn does not get to the end of the way. */
-  readonly short: boolean;
-  readonly travel: Travel;
-  /** Horn's angle for a place on q, from its start. */
-  hornAt(q: number): number;
-  /** Movement on q per radian of the horn at a place of q, without sign. */
-  ratioAt(q: number): number;
 }
 
 /** What is behind the horn: linkage, train and load. */

@@ -1,4 +1,4 @@
-import { digits, show, showMultiple } from '../format/show.js';
+import { digits, show, showMultiple } from '../words/show.js';
 import { currentChoice, type Claim, type Mechanism, type Plan, type Reason } from '../plan/plan.js';
 import { withChoice } from '../plan/withChoice.js';
 import type { WantId } from '../plan/want.js';

@@ -1,5 +1,4 @@
-import type { Linked } from '../powerpath/servoPath.js';
-import { linkageAt, throughTravel, type Linkage } from './throughTravel.js';
+import { linkageAt, throughTravel, type Linkage, type Travel } from './throughTravel.js';
 
 const STEPS = 720;
 const WHOLE_TURN = 2 * Math.PI;
@@ -13,6 +12,20 @@ interface Way {
   readonly distance: number;
   /** Movement on q per unit of the linkage's output: r/G. */
   readonly perOutput: number;
+}
+
+/** Where the horn is along the job's way, and what the linkage makes of it. */
+export interface Linked {
+  /** Angle of the horn at the start and at the end of the job; metres of a linear servo. */
+  readonly from: number;
+  readonly to: number;
+  /** The horn does not get to the end of the way. */
+  readonly short: boolean;
+  readonly travel: Travel;
+  /** Horn's angle for a place on q, from its start. */
+  hornAt(q: number): number;
+  /** Movement on q per radian of the horn at a place of q, without sign. */
+  ratioAt(q: number): number;
 }
 
 /**

@@ -1,5 +1,5 @@
-import { besideChanges, LONGEST_NAME } from '../compare/beside.js';
-import { digits } from '../format/show.js';
+import { besideChanges, LONGEST_NAME } from '../plan/besideChoice.js';
+import { digits } from '../words/show.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import { currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
 import type { Found } from './found.js';

@@ -1,4 +1,4 @@
-import { freshId } from '../limits/mends/leverTools.js';
+import { freshId } from '../plan/freshId.js';
 import type { Change } from '../plan/change.js';
 import type {
   ControllerPart,

@@ -1,4 +1,4 @@
-import type { Verdict } from '../limits/verdict.js';
+import type { Verdict } from '../evaluate/verdict.js';
 import type { Change } from '../plan/change.js';
 import type { Figures } from '../wants/wants.js';
 import { measure } from '../wants/measure.js';

@@ -7,7 +7,7 @@ import type { Shelved } from '../sizing/proposal.js';
 import { searchTrains, type TrainFound } from '../sizing/trains/search.js';
 import { stagesOfTrain, trainWords } from '../sizing/trains/stagesOf.js';
 import { torqueToCarry } from '../sizing/trains/torqueToCarry.js';
-import type { PairKind, Stock } from '../sizing/trains/wheelPairs.js';
+import type { PairKind, Stock } from '../sizing/trains/wheelPair.js';
 import { commonOn, usedElsewhere } from '../wants/stockOf.js';
 import { Fallen, type FallenGroup } from './fallen.js';
 import { judgeChanges, type Found } from './found.js';

@@ -1,11 +1,12 @@
 import { drivePoint } from '../controller/drivePoint.js';
 import { runOf } from '../evaluate/mechanism.js';
-import { checkOf, type CheckId } from '../limits/check.js';
+import type { CheckId } from '../limits/check.js';
+import { checkOf } from '../evaluate/check.js';
 import { worstOver } from '../load/load.js';
 import { machineOf } from '../machine/table.js';
 import type { Run } from '../motion/run.js';
 import type { DcPath } from '../powerpath/path.js';
-import type { AnyPath } from '../powerpath/resolve.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 import { slowestOf } from '../wants/measure.js';
 import type { Figures } from '../wants/wants.js';
 import { pathAt, type Trial, type TrialJob } from './trial.js';

@@ -1,6 +1,7 @@
-import { digits } from '../format/show.js';
-import { idleBecause } from '../limits/ladder.js';
-import { checkOf, type CheckId, type CheckRule } from '../limits/check.js';
+import { digits } from '../words/show.js';
+import { idleBecause } from '../evaluate/ladder.js';
+import type { CheckId, CheckRule } from '../limits/check.js';
+import { checkOf } from '../evaluate/check.js';
 import type { Limit } from '../limits/limit.js';
 import { SITUATION_NEEDS, SITUATIONS, situationOf, type Situation } from '../limits/situation.js';
 import { machineOf } from '../machine/table.js';
@@ -11,8 +12,9 @@ import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import type { Stage } from '../plan/stage.js';
 import { lacksOf, withTotal } from '../powerpath/path.js';
-import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
-import { resolveStage } from '../powerpath/resolveStages.js';
+import { resolvePath } from '../resolve/resolvePath.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
+import { resolveStage } from '../resolve/resolveStages.js';
 import type { DriveOption } from './drives.js';
 import type { ShortlistQuery } from './query.js';
 

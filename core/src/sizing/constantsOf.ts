@@ -1,7 +1,7 @@
 import { FigureCollector } from '../figures/collector.js';
 import type { MotorConstants } from '../motor/constants.js';
 import type { Part } from '../plan/part.js';
-import { resolveMotor } from '../powerpath/resolveMotor.js';
+import { resolveMotor } from '../resolve/resolveMotor.js';
 
 /** Constants of a motor part; `undefined` where a figure of them is missing, or it is no motor. */
 export function constantsOf(part: Part): MotorConstants | undefined {

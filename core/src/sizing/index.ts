@@ -1,4 +1,5 @@
 export * from './constantsOf.js';
+export * from './faceWanted.js';
 export * from './ratioSweep.js';
 export * from './sweep.js';
 export * from './tuneTotal.js';

@@ -1,8 +1,8 @@
-import { freshLetter, MOST_CHOICES } from '../compare/beside.js';
+import { freshLetter, MOST_CHOICES } from '../plan/besideChoice.js';
 import { situationOf } from '../limits/situation.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import { currentChoice, type Choice, type Plan } from '../plan/plan.js';
-import { resolvePath } from '../powerpath/resolve.js';
+import { resolvePath } from '../resolve/resolvePath.js';
 import type { Shelved, WishMachine } from './proposal.js';
 import { proposeFor } from './propose.js';
 

@@ -1,4 +1,4 @@
-import { digits } from '../format/show.js';
+import { digits } from '../words/show.js';
 import { constantsOf } from './constantsOf.js';
 import { freeSpeedAt, peakPower } from '../motor/peaks.js';
 import { CELLS } from '../pack/cells.js';

@@ -1,4 +1,4 @@
-import { digits } from '../format/show.js';
+import { digits } from '../words/show.js';
 import type { CheckId } from '../limits/check.js';
 import { evaluateMechanism } from '../evaluate/mechanism.js';
 import { fullVoltage } from '../pack/pack.js';

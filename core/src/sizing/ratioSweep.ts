@@ -2,11 +2,12 @@ import { drivePoint } from '../controller/drivePoint.js';
 import { judge } from '../evaluate/mechanism.js';
 import { forceOf } from '../limits/electric/electricLimit.js';
 import { SITUATIONS, situationOf, type SituationId } from '../limits/situation.js';
-import type { Verdict } from '../limits/verdict.js';
+import type { Verdict } from '../evaluate/verdict.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { Plan } from '../plan/plan.js';
 import { lacksOf, withTotal } from '../powerpath/path.js';
-import { resolvePath, type AnyPath } from '../powerpath/resolve.js';
+import { resolvePath } from '../resolve/resolvePath.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 import { tuneTotal } from './tuneTotal.js';
 
 /** What a mechanism does in one job at one total that its train can make. */

@@ -1,4 +1,4 @@
-import { show } from '../format/show.js';
+import { show } from '../words/show.js';
 import { GRAVITY } from '../load/gravity.js';
 import { gripForceFor } from '../load/grip.js';
 import type { MechanismKind } from '../plan/plan.js';

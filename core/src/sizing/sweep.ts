@@ -3,7 +3,7 @@ import { stepRun } from '../motion/stepRun.js';
 import { systemOf } from '../motion/system.js';
 import { mostRate, rateOf } from '../limits/checks/step/pulseRate.js';
 import { withTotal, type DcPath } from '../powerpath/path.js';
-import type { AnyPath } from '../powerpath/resolve.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 import type { StepPath } from '../powerpath/stepPath.js';
 
 /** What one total reduction gives. */

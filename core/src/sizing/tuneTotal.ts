@@ -1,6 +1,6 @@
 import type { Change } from '../plan/change.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
-import { digits } from '../format/show.js';
+import { digits } from '../words/show.js';
 import type { Stage } from '../plan/stage.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import type { PowerPath } from '../powerpath/path.js';

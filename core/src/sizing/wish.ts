@@ -1,5 +1,5 @@
-import type { Dimension } from '../figures/figure.js';
-import { digits, show } from '../format/show.js';
+import type { Dimension } from '../words/dimension.js';
+import { digits, show } from '../words/show.js';
 import { GRAVITY } from '../load/gravity.js';
 import { gripForceFor } from '../load/grip.js';
 import { HOODED } from '../load/shot.js';

@@ -1,7 +1,7 @@
 import type { FigureName } from '../figures/table.js';
 import type { Plan, SpreadPlan } from '../plan/plan.js';
 import type { Quantity } from '../plan/quantity.js';
-import type { Adjust } from '../powerpath/resolve.js';
+import type { Adjust } from '../resolve/resolvePath.js';
 
 /** What differs from build to build. */
 export const SPREAD_FACTORS = ['constants', 'friction', 'mass', 'charge', 'efficiency'] as const;

@@ -3,7 +3,7 @@ import { reachOf } from '../evaluate/reach.js';
 import { SITUATIONS } from '../limits/situation.js';
 import type { RunSample } from '../motion/run.js';
 import type { Plan } from '../plan/plan.js';
-import { resolvePath } from '../powerpath/resolve.js';
+import { resolvePath } from '../resolve/resolvePath.js';
 import { adjustFor, SPREAD_FACTORS, spreadAmounts, type Build, type SpreadFactor } from './factors.js';
 import { bandOf, correlation, type Band } from './band.js';
 import { randomFrom } from './random.js';

@@ -1,4 +1,4 @@
-import type { Dimension } from '../figures/figure.js';
+import type { Dimension } from '../words/dimension.js';
 import type { WantId } from '../plan/want.js';
 
 /** One thing designs are compared by. */

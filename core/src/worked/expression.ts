@@ -1,4 +1,5 @@
-import type { Dimension, Figure } from '../figures/figure.js';
+import type { Figure } from '../figures/figure.js';
+import type { Dimension } from '../words/dimension.js';
 
 /**
  * A formula as a tree that can compute itself. Plain data, so that it crosses to a worker, and

@@ -1,3 +1,2 @@
 export * from './expression.js';
 export * from './typeset.js';
-export * from './workingOf.js';

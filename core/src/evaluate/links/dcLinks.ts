@@ -1,4 +1,4 @@
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
 import { operatingAt, type Operating } from '../../powerpath/operating.js';
 import { lacksOf, type DcPath } from '../../powerpath/path.js';

@@ -1,11 +1,12 @@
 import type { LinkKind } from '../../figures/figure.js';
-import { digits, show } from '../../format/show.js';
+import { digits, show } from '../../words/show.js';
 import { jobKindOf } from '../../job/table.js';
-import type { Check, Measured } from '../../limits/check.js';
-import type { Ladder, Rung } from '../../limits/ladder.js';
+import type { Measured } from '../../limits/check.js';
+import type { Check } from '../check.js';
+import type { Ladder, Rung } from '../rung.js';
 import { situationOf, SITUATIONS, type SituationId } from '../../limits/situation.js';
 import { STAGE_LIMITS } from '../../limits/table.js';
-import { verdictOf, worstVerdict, type Verdict } from '../../limits/verdict.js';
+import { verdictOf, worstVerdict, type Verdict } from '../verdict.js';
 import { CELLS } from '../../pack/cells.js';
 import type { Stage, StageKind } from '../../plan/stage.js';
 import type { Operating } from '../../powerpath/operating.js';

@@ -1,4 +1,4 @@
-import { digits, show } from '../../format/show.js';
+import { digits, show } from '../../words/show.js';
 import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
 import { operatingAt, type Operating } from '../../powerpath/operating.js';
 import { lacksOf } from '../../powerpath/path.js';

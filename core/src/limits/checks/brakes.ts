@@ -1,11 +1,11 @@
 import { voltsWhileReturning } from '../../controller/brakePoint.js';
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import type { Run } from '../../motion/run.js';
 import type { DcPath } from '../../powerpath/path.js';
 import { add, div, found, max, mul, named, num } from '../../worked/expression.js';
-import { figureOf, supplyResistanceOf } from '../../worked/terms.js';
+import { figureOf, supplyResistanceOf } from '../../terms/pathTerms.js';
 import type { CheckRule } from '../check.js';
-import { RUN_NEEDS } from '../needs.js';
+import { RUN_NEEDS } from '../../motion/needs.js';
 
 /** What braking sends back: against the pack's charge limit and the controller's highest volts. */
 

@@ -1,4 +1,4 @@
-import { digits } from '../../format/show.js';
+import { digits } from '../../words/show.js';
 import { isLaidOut, trainGaps, trainLayout } from '../../powerpath/trainLayout.js';
 import type { CheckRule } from '../check.js';
 

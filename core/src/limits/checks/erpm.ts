@@ -1,6 +1,6 @@
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { div, mul, named, num } from '../../worked/expression.js';
-import { backEmfConstantOf, figureOf } from '../../worked/terms.js';
+import { backEmfConstantOf, figureOf } from '../../terms/pathTerms.js';
 import type { DcPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
 

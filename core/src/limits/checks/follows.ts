@@ -1,7 +1,7 @@
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { found, named } from '../../worked/expression.js';
 import type { CheckRule } from '../check.js';
-import { RUN_NEEDS } from '../needs.js';
+import { RUN_NEEDS } from '../../motion/needs.js';
 
 /** A commanded motion: has the drive the torque for every moment of it? */
 export const follows: CheckRule = {

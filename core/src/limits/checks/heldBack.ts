@@ -1,5 +1,5 @@
 import { brakePoint } from '../../controller/brakePoint.js';
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { worstPlace } from '../../load/load.js';
 import { motorSpeed, type DcPath } from '../../powerpath/path.js';
 import { add, div, found, mul, named, neg, num } from '../../worked/expression.js';
@@ -11,7 +11,7 @@ import {
   motorsOf,
   resistingOf,
   torqueConstantOf,
-} from '../../worked/terms.js';
+} from '../../terms/pathTerms.js';
 import type { CheckRule } from '../check.js';
 
 /** The place at which the load pushes hardest along the way. */

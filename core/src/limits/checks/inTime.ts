@@ -1,10 +1,10 @@
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import type { Run } from '../../motion/run.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import { div, found, named } from '../../worked/expression.js';
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import type { CheckRule } from '../check.js';
-import { RUN_NEEDS } from '../needs.js';
+import { RUN_NEEDS } from '../../motion/needs.js';
 
 /** What keeps a run from its end, short and as a sentence. */
 function whyNot(

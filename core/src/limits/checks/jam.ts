@@ -1,12 +1,12 @@
 import { drivePoint } from '../../controller/drivePoint.js';
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { timeToLimit } from '../../motor/heat.js';
 import { tripTime } from '../../protection/breaker.js';
 import { div, found, named } from '../../worked/expression.js';
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import type { DcPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
-import { RUN_NEEDS } from '../needs.js';
+import { RUN_NEEDS } from '../../motion/needs.js';
 
 const HOUR = 3600;
 

@@ -1,10 +1,10 @@
 import { dayOf, type Day } from '../../duty/day.js';
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { div, found, mul, named, num, sqrt, sub } from '../../worked/expression.js';
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import type { DcPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
-import { RUN_NEEDS } from '../needs.js';
+import { RUN_NEEDS } from '../../motion/needs.js';
 
 /** A whole match and the ones after it, go by go: heat, breakers and charge. */
 

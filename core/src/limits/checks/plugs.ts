@@ -1,11 +1,11 @@
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { operatingAt } from '../../powerpath/operating.js';
-import type { AnyPath } from '../../powerpath/resolve.js';
+import type { AnyPath } from '../../powerpath/anyPath.js';
 import { add, div, found, mul, named, num, type Expression } from '../../worked/expression.js';
-import { flowingSupplyCurrent } from '../../worked/flow.js';
-import { figureOf, motorsOf } from '../../worked/terms.js';
+import { flowingSupplyCurrent } from '../../terms/flow.js';
+import { figureOf, motorsOf } from '../../terms/pathTerms.js';
 import type { CheckRule } from '../check.js';
-import { FLOW_NEEDS } from '../needs.js';
+import { FLOW_NEEDS } from '../../motion/needs.js';
 import { situationOf } from '../situation.js';
 
 /** What runs through the plugs while working: n motors and the others on the main, else one branch. */

@@ -1,11 +1,11 @@
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { shotAt } from '../../motion/shot.js';
 import { systemOf } from '../../motion/system.js';
 import { div, found, named } from '../../worked/expression.js';
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import type { DcPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
-import { RUN_NEEDS } from '../needs.js';
+import { RUN_NEEDS } from '../../motion/needs.js';
 
 /** Is the wheel back at speed before the next shot wants it? */
 export const recovers: CheckRule<DcPath> = {

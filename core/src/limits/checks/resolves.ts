@@ -1,7 +1,7 @@
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import { add, div, mul, named, num } from '../../worked/expression.js';
-import { figureOf, leverOf } from '../../worked/terms.js';
+import { figureOf, leverOf } from '../../terms/pathTerms.js';
 import type { CheckRule } from '../check.js';
 
 /** One step of the sensor at the output; nothing where the table itself is measured. */

@@ -1,4 +1,4 @@
-import { digits } from '../../format/show.js';
+import { digits } from '../../words/show.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { BeltParts, ChainParts, StageParts } from '../../powerpath/stageParts.js';
 import { isUneven, lengthFit } from '../../powerpath/lengthFit.js';

@@ -6,7 +6,7 @@ import {
   START_SHARE,
   startTorque,
 } from '../../controller/leastSpeed.js';
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import type { StartStyle } from '../../plan/part.js';
 import { worstHoldingPlace, worstStartingPlace, type DcPath } from '../../powerpath/path.js';
 import { add, div, found, max, mul, named, num, pow, sub } from '../../worked/expression.js';
@@ -19,7 +19,7 @@ import {
   motorsOf,
   resistingOf,
   torqueConstantOf,
-} from '../../worked/terms.js';
+} from '../../terms/pathTerms.js';
 import type { CheckRule } from '../check.js';
 
 /** Creeping, starting under load and holding still: what a drive does where it turns slowly or not at all. */

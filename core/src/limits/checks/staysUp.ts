@@ -1,7 +1,7 @@
 import type { Holder } from '../../plan/plan.js';
-import { show, showMultiple } from '../../format/show.js';
+import { show, showMultiple } from '../../words/show.js';
 import { worstHoldingPlace, type PowerPath } from '../../powerpath/path.js';
-import type { AnyPath } from '../../powerpath/resolve.js';
+import type { AnyPath } from '../../powerpath/anyPath.js';
 import type { CheckAnswer, CheckRule } from '../check.js';
 
 const HELD_BY: Readonly<Record<Holder, string>> = {

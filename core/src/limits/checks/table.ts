@@ -1,5 +1,5 @@
 import type { DcPath } from '../../powerpath/path.js';
-import type { AnyPath } from '../../powerpath/resolve.js';
+import type { AnyPath } from '../../powerpath/anyPath.js';
 import type { ServoPath } from '../../powerpath/servoPath.js';
 import type { StepPath } from '../../powerpath/stepPath.js';
 import type { CheckRule } from '../check.js';

@@ -1,4 +1,4 @@
-import { digits } from '../../format/show.js';
+import { digits } from '../../words/show.js';
 import { FEWEST_GEAR_TEETH, UNDERCUT_UNDER } from '../../reduction/gearPair.js';
 import { speedRipple } from '../../reduction/runLength.js';
 import type { PowerPath } from '../../powerpath/path.js';

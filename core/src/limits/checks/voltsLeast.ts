@@ -1,9 +1,9 @@
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { div, found, mul, named, sub } from '../../worked/expression.js';
-import { figureOf, restVoltageOf, supplyResistanceOf } from '../../worked/terms.js';
+import { figureOf, restVoltageOf, supplyResistanceOf } from '../../terms/pathTerms.js';
 import type { DcPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
-import { RUN_NEEDS } from '../needs.js';
+import { RUN_NEEDS } from '../../motion/needs.js';
 
 /** In a run at full effort the pack must not sag to where the controller lets go. */
 export const voltsLeast: CheckRule<DcPath> = {

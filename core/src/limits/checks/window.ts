@@ -1,9 +1,9 @@
 import type { Need } from '../../figures/figure.js';
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { CELLS } from '../../pack/cells.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import { div, mul, named, num } from '../../worked/expression.js';
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import type { CheckRule } from '../check.js';
 
 const NEEDS: readonly Need[] = ['window', 'pack'];

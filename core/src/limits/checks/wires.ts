@@ -1,7 +1,7 @@
-import { show } from '../../format/show.js';
+import { show } from '../../words/show.js';
 import { largestBreaker } from '../../protection/wire.js';
 import { div, found, named } from '../../worked/expression.js';
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import type { CheckRule } from '../check.js';
 
 /** The breaker must trip before its wire is harmed. Event rules and local electrical codes decide. */

@@ -2,7 +2,7 @@ import { operatingAt } from '../../powerpath/operating.js';
 import type { PathProtection, DcPath } from '../../powerpath/path.js';
 import { holdingCurrent, tripCurrent, type Breaker } from '../../protection/breaker.js';
 import { div, exp, max, mul, named, neg, num, sqrt, sub, found, type Expression } from '../../worked/expression.js';
-import { figureOf, motorsOf, workingSecondsOf } from '../../worked/terms.js';
+import { figureOf, motorsOf, workingSecondsOf } from '../../terms/pathTerms.js';
 import type { Limit } from '../limit.js';
 import { SITUATIONS, situationOf, type Situation } from '../situation.js';
 import { supplySideLimit } from './electricLimit.js';

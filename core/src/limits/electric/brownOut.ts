@@ -1,7 +1,7 @@
 import { CELLS } from '../../pack/cells.js';
 import type { DcPath } from '../../powerpath/path.js';
 import { div, max, mul, named, num, sub, type Expression } from '../../worked/expression.js';
-import { figureOf, restVoltageOf, supplyResistanceOf } from '../../worked/terms.js';
+import { figureOf, restVoltageOf, supplyResistanceOf } from '../../terms/pathTerms.js';
 import { SITUATIONS } from '../situation.js';
 import { supplySideLimit } from './electricLimit.js';
 

@@ -1,6 +1,6 @@
 import type { DcPath } from '../../powerpath/path.js';
 import { div, mul, named, num, sqrt } from '../../worked/expression.js';
-import { dutyShareOf, figureOf } from '../../worked/terms.js';
+import { dutyShareOf, figureOf } from '../../terms/pathTerms.js';
 import type { Situation } from '../situation.js';
 import { electricLimit } from './electricLimit.js';
 

@@ -1,5 +1,5 @@
 import { div, max, named, num, sub } from '../../worked/expression.js';
-import { figureOf, motorsOf } from '../../worked/terms.js';
+import { figureOf, motorsOf } from '../../terms/pathTerms.js';
 import { SITUATIONS } from '../situation.js';
 import { supplySideLimit } from './electricLimit.js';
 

@@ -15,7 +15,7 @@ import {
   restVoltageOf,
   supplyResistanceOf,
   torqueConstantOf,
-} from '../../worked/terms.js';
+} from '../../terms/pathTerms.js';
 import type { Limit } from '../limit.js';
 import { speedWorking, type Situation, type SituationId } from '../situation.js';
 

@@ -1,4 +1,4 @@
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import { SITUATIONS } from '../situation.js';
 import { supplySideLimit } from './electricLimit.js';
 

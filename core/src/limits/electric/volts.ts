@@ -1,6 +1,6 @@
 import { currentAtVoltage } from '../../controller/currents.js';
 import { add, div, max, mul, named, num, pow, sub } from '../../worked/expression.js';
-import { backEmfConstantOf, figureOf, loopOf, restVoltageOf, supplyResistanceOf } from '../../worked/terms.js';
+import { backEmfConstantOf, figureOf, loopOf, restVoltageOf, supplyResistanceOf } from '../../terms/pathTerms.js';
 import { SITUATIONS } from '../situation.js';
 import { electricLimit, motorSpeedOf } from './electricLimit.js';
 

@@ -1,5 +1,5 @@
 import { div, named, num } from '../../worked/expression.js';
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import type { Limit } from '../limit.js';
 import { SITUATIONS } from '../situation.js';
 

@@ -1,6 +1,6 @@
 import { GRAVITY } from '../../load/gravity.js';
 import { cos, mul, named, num } from '../../worked/expression.js';
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import type { Limit } from '../limit.js';
 
 /** μ·m·g·cosγ·share: beyond it the driven wheels slip, which spares everything behind them. */

@@ -2,7 +2,7 @@ import type { Need } from '../../figures/figure.js';
 import { servoTorqueAtCurrent } from '../../servo/ratings.js';
 import { torqueAtHorn, worstHornPlace, type ServoPath } from '../../powerpath/servoPath.js';
 import { div, found, max, mul, named, num, sub, type Expression } from '../../worked/expression.js';
-import { askedSpeedOf, backEfficiencyOf, efficiencyOf, figureOf, leverOf, motorsOf } from '../../worked/terms.js';
+import { askedSpeedOf, backEfficiencyOf, efficiencyOf, figureOf, leverOf, motorsOf } from '../../terms/pathTerms.js';
 import type { Limit } from '../limit.js';
 import { SITUATIONS, type Situation } from '../situation.js';
 

@@ -1,4 +1,4 @@
-import { digits } from '../../format/show.js';
+import { digits } from '../../words/show.js';
 import type { BeltParts, StageParts } from '../../powerpath/stageParts.js';
 import { meshDerating, teethInMesh } from '../../reduction/beltRun.js';
 import { wrapOnSmall } from '../../reduction/runLength.js';

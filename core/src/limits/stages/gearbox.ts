@@ -1,4 +1,4 @@
-import { digits } from '../../format/show.js';
+import { digits } from '../../words/show.js';
 import type { BoxParts, StageParts } from '../../powerpath/stageParts.js';
 import { stageLimit } from './stageLimit.js';
 

@@ -3,7 +3,7 @@ import type { PowerPath } from '../../powerpath/path.js';
 import type { StageParts } from '../../powerpath/stageParts.js';
 import { div, found, mul, named, num, type Expression } from '../../worked/expression.js';
 import type { Limit, LimitId } from '../limit.js';
-import type { LeverId } from '../mends/lever.js';
+import type { LeverId } from '../leverId.js';
 import { SITUATIONS, type Situation, type SituationId } from '../situation.js';
 
 /**

@@ -1,6 +1,6 @@
 import type { GearParts, StageParts } from '../../powerpath/stageParts.js';
 import { bendingTorque, FEWEST_GEAR_TEETH } from '../../reduction/gearPair.js';
-import { digits } from '../../format/show.js';
+import { digits } from '../../words/show.js';
 import { stageLimit } from './stageLimit.js';
 
 /** An idler's teeth are bent to and fro: seven tenths of what they stand one way, typical. */

@@ -1,5 +1,5 @@
 import { div, mul, named } from '../../worked/expression.js';
-import { figureOf } from '../../worked/terms.js';
+import { figureOf } from '../../terms/pathTerms.js';
 import { stepLimit } from './stepLimit.js';
 
 /** Standing, the idle current holds: Th·Iidle/Ir. */

@@ -1,8 +1,8 @@
 import { crawlingShare, pullOut as pullOutAt } from '../../stepper/pullOut.js';
 import type { StepPath } from '../../powerpath/stepPath.js';
 import { mul, named, num } from '../../worked/expression.js';
-import { leverOf, askedSpeedOf } from '../../worked/terms.js';
-import { pullOutOf } from '../../worked/stepTerms.js';
+import { leverOf, askedSpeedOf } from '../../terms/pathTerms.js';
+import { pullOutOf } from '../../terms/stepTerms.js';
 import type { Situation } from '../situation.js';
 import { stepLimit } from './stepLimit.js';
 

@@ -8,7 +8,7 @@ import {
   figureOf,
   leverOf,
   motorsOf,
-} from '../../worked/terms.js';
+} from '../../terms/pathTerms.js';
 import type { Limit } from '../limit.js';
 import type { Situation, SituationId } from '../situation.js';
 

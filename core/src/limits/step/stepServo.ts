@@ -1,6 +1,6 @@
 import { peakTorqueAt, ratedTorqueAt } from '../../stepper/stepServo.js';
 import { div, found, mul, named, sqrt, type Expression } from '../../worked/expression.js';
-import { dutyShareOf, figureOf } from '../../worked/terms.js';
+import { dutyShareOf, figureOf } from '../../terms/pathTerms.js';
 import { SITUATIONS, type Situation } from '../situation.js';
 import { stepLimit } from './stepLimit.js';
 

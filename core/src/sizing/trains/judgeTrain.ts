@@ -1,5 +1,5 @@
 import { evaluateMechanism } from '../../evaluate/mechanism.js';
-import type { Verdict } from '../../limits/verdict.js';
+import type { Verdict } from '../../evaluate/verdict.js';
 import { applyChanges, type Change } from '../../plan/change.js';
 import { currentChoice, type Mechanism, type Plan } from '../../plan/plan.js';
 import type { TrainFound } from './search.js';

@@ -1,10 +1,10 @@
-import { digits } from '../../format/show.js';
+import { digits } from '../../words/show.js';
 import { quantityOf } from '../../plan/quantityOf.js';
 import type { Quantity } from '../../plan/quantity.js';
 import type { Stage } from '../../plan/stage.js';
 import { GEAR_ALLOWABLE, type GearMaterial } from '../../reduction/gearPair.js';
 import { SHAFT_ALLOWABLE, type ShaftMaterial } from '../../reduction/shaft.js';
-import type { WheelPair } from './wheelPairs.js';
+import type { WheelPair } from './wheelPair.js';
 
 const millimetres = (metres: number, from: string): Quantity => ({
   ...quantityOf(metres, `${digits(1000 * metres, 6)} mm`, 'sheet'),

@@ -3,7 +3,7 @@ import { beltShearPull, beltSkipPull, beltSnapPull } from '../../limits/stages/b
 import { chainSkipPull, chainStrength, sprocketShearPull } from '../../limits/stages/chain.js';
 import { toothTorque } from '../../limits/stages/tooth.js';
 import type { Stage } from '../../plan/stage.js';
-import { resolveStageParts } from '../../powerpath/stageParts.js';
+import { resolveStageParts } from '../../resolve/resolveStageParts.js';
 
 /** The margins that the same limits want at the peak. */
 const WANTS = { general: 1.5, cords: 2, chain: 4 } as const;

@@ -1,4 +1,5 @@
-import { wheelPairs, type PairKind, type Stock, type WheelPair } from './wheelPairs.js';
+import { wheelPairs } from './wheelPairs.js';
+import type { PairKind, Stock, WheelPair } from './wheelPair.js';
 
 /** What a train is ranked by; what it misses the wanted total by comes first of equals. */
 export type TrainWish = 'nearest' | 'lightest' | 'cheapest' | 'shortest' | 'least loss' | 'most teeth';

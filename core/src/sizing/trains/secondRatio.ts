@@ -1,7 +1,7 @@
 import type { PowerPath } from '../../powerpath/path.js';
 import type { BeltParts, ChainParts } from '../../powerpath/stageParts.js';
 import { centreForPitches } from '../../reduction/runLength.js';
-import type { Stock } from './wheelPairs.js';
+import type { Stock } from './wheelPair.js';
 
 /** One other wheel that makes another total, to buy along and try. */
 export interface SecondRatio {

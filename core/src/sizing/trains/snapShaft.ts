@@ -1,6 +1,6 @@
 import type { Change } from '../../plan/change.js';
 import type { Place } from '../../figures/figure.js';
-import { digits } from '../../format/show.js';
+import { digits } from '../../words/show.js';
 import { quantityOf } from '../../plan/quantityOf.js';
 import type { StageParts } from '../../powerpath/stageParts.js';
 import { beltRun } from '../../reduction/beltRun.js';

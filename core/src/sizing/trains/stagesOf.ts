@@ -1,9 +1,9 @@
-import { digits } from '../../format/show.js';
+import { digits } from '../../words/show.js';
 import type { Stage } from '../../plan/stage.js';
 import { chainSizeOf } from '../../reduction/chainSizes.js';
 import { pairStage } from './pairStage.js';
 import type { TrainFound } from './search.js';
-import type { WheelPair } from './wheelPairs.js';
+import type { WheelPair } from './wheelPair.js';
 
 /** The stages of a train that was found. */
 export const stagesOfTrain = (train: TrainFound): readonly Stage[] =>

@@ -1,8 +1,8 @@
-import { idleBecause } from '../../limits/ladder.js';
+import { idleBecause } from '../../evaluate/ladder.js';
 import { SITUATION_NEEDS, SITUATIONS, situationOf } from '../../limits/situation.js';
 import type { Mechanism, Plan } from '../../plan/plan.js';
 import { lacksOf } from '../../powerpath/path.js';
-import { resolvePath } from '../../powerpath/resolve.js';
+import { resolvePath } from '../../resolve/resolvePath.js';
 
 /**
  * The most any situation of any job asks of the shaft behind the first so many stages, N·m: what wheels in their place

@@ -1,42 +1,12 @@
 import type { SeriesPart } from '../../plan/part.js';
 import { pairStage } from './pairStage.js';
 import { strengthOf } from './pairStrength.js';
+import type { PairKind, Stock, WheelPair } from './wheelPair.js';
 import { centreForPitches, pitchesAround, runRadius } from '../../reduction/runLength.js';
 import { gearCentre } from '../../reduction/gearPair.js';
 
-/** A stock series with the name it goes by on the shelf. */
-export interface Stock {
-  readonly id: string;
-  readonly part: SeriesPart;
-}
-
 /** A pair before anybody has asked what it carries. */
 type BarePair = Omit<WheelPair, 'carries'>;
-
-export type PairKind = 'teeth' | 'chain' | 'belt' | 'planetary';
-
-/** Two wheels off the shelf (or a gearbox) that could be one stage, with what it costs and takes. */
-export interface WheelPair {
-  /** Names the pair: equal ones are the same wheels. */
-  readonly key: string;
-  readonly kind: PairKind;
-  readonly stock: Stock;
-  readonly driver: number;
-  readonly driven: number;
-  readonly ratio: number;
-  readonly efficiency: number;
-  readonly price: number;
-  readonly mass: number;
-  /** From the driver's far edge to the driven wheel's, m. */
-  readonly length: number;
-  readonly leastTeeth: number;
-  /** Turns the sense of rotation round. */
-  readonly reverses: boolean;
-  /** Torque on its driving shaft that it carries with the margins wanted. */
-  readonly carries: number;
-  /** Even links, or a belt that is sold, and the centre it lies taut at. */
-  readonly run?: { readonly count: number; readonly centre: number };
-}
 
 /** Sensible ratios of one stage, typical. */
 export const STAGE_LIMITS_BY_KIND: Readonly<Record<PairKind, readonly [least: number, most: number]>> = {

@@ -4,11 +4,11 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../../stores/plan.js';
 import { useResults } from '../../composables/useResults.js';
-import AddMechanism from './AddMechanism.vue';
-import MechanismDesk from './MechanismDesk.vue';
-import MechanismList from './MechanismList.vue';
-import StaleNotice from './StaleNotice.vue';
-import WorkingSheet from '../../components/WorkingSheet.vue';
+import AddMechanism from './adding/AddMechanism.vue';
+import MechanismDesk from './desk/MechanismDesk.vue';
+import MechanismList from './desk/MechanismList.vue';
+import StaleNotice from './desk/StaleNotice.vue';
+import WorkingSheet from '../../components/working/WorkingSheet.vue';
 
 /** One robot: its mechanisms at the left, the open one beside them. */
 const { planId, mechanismId = '' } = defineProps<{ planId: string; mechanismId?: string; link?: string }>();

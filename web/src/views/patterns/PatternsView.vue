@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import BaseDialog from '../../components/BaseDialog.vue';
-import ChartFrame from '../../components/ChartFrame.vue';
-import ChoiceField from '../../components/ChoiceField.vue';
-import CountField from '../../components/CountField.vue';
-import LimitGauge from '../../components/LimitGauge.vue';
-import LinkDrawing, { type DrawingKind } from '../../components/LinkDrawing.vue';
-import QuantityField from '../../components/QuantityField.vue';
-import SourceTag from '../../components/SourceTag.vue';
-import StripLink from '../../components/StripLink.vue';
-import TexFormula from '../../components/TexFormula.vue';
-import VerdictRing from '../../components/VerdictRing.vue';
-import VerdictWord from '../../components/VerdictWord.vue';
-import MendList from '../mechanism/MendList.vue';
+import BaseDialog from '../../components/widgets/BaseDialog.vue';
+import ChartFrame from '../../components/charts/ChartFrame.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import CountField from '../../components/fields/CountField.vue';
+import LimitGauge from '../../components/gauge/LimitGauge.vue';
+import LinkDrawing, { type DrawingKind } from '../../components/strip/LinkDrawing.vue';
+import QuantityField from '../../components/fields/QuantityField.vue';
+import SourceTag from '../../components/fields/SourceTag.vue';
+import StripLink from '../../components/strip/StripLink.vue';
+import TexFormula from '../../components/working/TexFormula.vue';
+import VerdictRing from '../../components/verdict/VerdictRing.vue';
+import VerdictWord from '../../components/verdict/VerdictWord.vue';
+import MendList from '../mechanism/answer/MendList.vue';
 import { FIGURES_SHOWN, LADDERS, LINKS, VERDICTS } from './samples.js';
 
 /** Every shared component in every state, in both themes side by side. Offered by the development server only. */

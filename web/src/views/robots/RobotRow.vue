@@ -3,7 +3,7 @@ import type { PlanSummary } from '@rough-gear/contract/api';
 import { showMultiple, type Headline } from '@rough-gear/core';
 import { formatDistanceToNow } from 'date-fns';
 import { computed } from 'vue';
-import VerdictRing from '../../components/VerdictRing.vue';
+import VerdictRing from '../../components/verdict/VerdictRing.vue';
 
 /** One robot: its mechanisms as a row of verdicts, each a way in. */
 const { plan } = defineProps<{ plan: PlanSummary }>();

@@ -4,7 +4,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { toast } from 'vue-sonner';
 import { api, Unreachable } from '../../api/client.js';
-import BaseDialog from '../../components/BaseDialog.vue';
+import BaseDialog from '../../components/widgets/BaseDialog.vue';
 import { listKept } from '../../stores/kept.js';
 import { usePlan } from '../../stores/plan.js';
 import { downloadPlan, readPlanFile } from './planFile.js';

@@ -2,8 +2,8 @@
 import { cellOf, readCell, valueAt, type PartField } from '@rough-gear/contract/shelf';
 import type { Figure, Part, Quantity } from '@rough-gear/core';
 import { computed, ref, useId, watch } from 'vue';
-import ChoiceField from '../../components/ChoiceField.vue';
-import QuantityField from '../../components/QuantityField.vue';
+import ChoiceField from '../../components/fields/ChoiceField.vue';
+import QuantityField from '../../components/fields/QuantityField.vue';
 
 /** One field of a part on the shelf, in whatever form it is typed. */
 const { field, part } = defineProps<{ field: PartField; part: Part }>();

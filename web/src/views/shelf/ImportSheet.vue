@@ -5,7 +5,7 @@ import type { PartKind } from '@rough-gear/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { toast } from 'vue-sonner';
 import { api } from '../../api/client.js';
-import BaseDialog from '../../components/BaseDialog.vue';
+import BaseDialog from '../../components/widgets/BaseDialog.vue';
 import { useWholeShelf } from '../../stores/shelf.js';
 
 /** A file of parts: first what it would do, line by line; only then, and only whole, is it taken. */

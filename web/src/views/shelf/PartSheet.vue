@@ -5,9 +5,9 @@ import { cellOf, fieldsOfPart, sourceCell, valueAt, withValue, type PartField } 
 import type { Part, Quantity } from '@rough-gear/core';
 import { computed, ref, shallowRef } from 'vue';
 import { toast } from 'vue-sonner';
-import CountField from '../../components/CountField.vue';
-import IconButton from '../../components/IconButton.vue';
-import SourceTag from '../../components/SourceTag.vue';
+import CountField from '../../components/fields/CountField.vue';
+import IconButton from '../../components/widgets/IconButton.vue';
+import SourceTag from '../../components/fields/SourceTag.vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useWholeShelf } from '../../stores/shelf.js';
 import { copyOfPart } from './blankPart.js';

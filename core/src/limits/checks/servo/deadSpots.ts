@@ -1,4 +1,4 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import type { ServoPath } from '../../../powerpath/servoPath.js';
 import type { DeadSpot } from '../../../servo/throughTravel.js';
 import type { CheckRule } from '../../check.js';

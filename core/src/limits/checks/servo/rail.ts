@@ -1,7 +1,7 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import type { ServoPath } from '../../../powerpath/servoPath.js';
 import { div, found, mul, named, num, type Expression } from '../../../worked/expression.js';
-import { figureOf } from '../../../worked/terms.js';
+import { figureOf } from '../../../terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
 
 /** What a rail must be for all the servos that hang on it. */

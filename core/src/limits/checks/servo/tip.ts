@@ -1,8 +1,8 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import type { ServoPath } from '../../../powerpath/servoPath.js';
 import { leversToTip, tipErrorLikely, tipErrorWorst } from '../../../servo/precision.js';
 import { div, found, named } from '../../../worked/expression.js';
-import { figureOf } from '../../../worked/terms.js';
+import { figureOf } from '../../../terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
 
 /** Error of the tip of a chain of joints, worst and likely. */

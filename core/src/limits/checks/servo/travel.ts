@@ -1,9 +1,9 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import type { ServoPath } from '../../../powerpath/servoPath.js';
 import { div, found, named } from '../../../worked/expression.js';
-import { figureOf } from '../../../worked/terms.js';
+import { figureOf } from '../../../terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
-import { SERVO_RUN_NEEDS } from '../../needs.js';
+import { SERVO_RUN_NEEDS } from '../../../motion/needs.js';
 
 /** How far the horn must turn for the job; metres of a linear servo. */
 export const hornTurn = ({ linked }: ServoPath): number => Math.abs((linked?.to ?? NaN) - (linked?.from ?? NaN));

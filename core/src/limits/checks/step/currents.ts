@@ -1,7 +1,7 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { div, named } from '../../../worked/expression.js';
-import { figureOf } from '../../../worked/terms.js';
+import { figureOf } from '../../../terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
 
 function currentCheck(

@@ -1,9 +1,9 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { holdingCurrent } from '../../../protection/breaker.js';
 import { div, found, named } from '../../../worked/expression.js';
 import type { CheckRule } from '../../check.js';
-import { STEP_RUN_NEEDS } from '../../needs.js';
+import { STEP_RUN_NEEDS } from '../../../motion/needs.js';
 
 /** What the driver takes from its branch, which is not what flows in the motor. */
 export const draw: CheckRule<StepPath> = {

@@ -1,10 +1,10 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import { marginOf, stepMoments } from '../../../motion/stepRun.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { found } from '../../../worked/expression.js';
 import type { CheckRule } from '../../check.js';
-import { STEP_RUN_NEEDS } from '../../needs.js';
+import { STEP_RUN_NEEDS } from '../../../motion/needs.js';
 
 /** Half the pull-out torque is what a stepper is loaded to; a step-driven servo warns before it is lost. */
 export const wantedMargin = ({ step }: StepPath): number => (step.motor.loop === 'open' ? 2 : 1.5);

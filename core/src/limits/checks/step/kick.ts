@@ -1,11 +1,11 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import { torqueAtMotor, type StepPath } from '../../../powerpath/stepPath.js';
 import { kickTorque, lagAllowed } from '../../../stepper/kick.js';
 import { mostTorqueAt } from '../../../stepper/torque.js';
 import { div, found, mul, named, num, pow } from '../../../worked/expression.js';
 import type { CheckRule } from '../../check.js';
-import { STEP_RUN_NEEDS } from '../../needs.js';
+import { STEP_RUN_NEEDS } from '../../../motion/needs.js';
 
 /** Share of a turn that a step-driven servo may fall behind where its driver does not say. */
 const SERVO_LAG = 2 * Math.PI * 0.1;

@@ -1,8 +1,8 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import { pulsesPerTurn, type StepPath } from '../../../powerpath/stepPath.js';
 import { div, min, mul, named, num } from '../../../worked/expression.js';
-import { askedSpeedOf, figureOf, leverOf } from '../../../worked/terms.js';
+import { askedSpeedOf, figureOf, leverOf } from '../../../terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
 
 /** Pulses per second the commanded speed takes. */

@@ -1,9 +1,9 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import { worstHoldingPlace } from '../../../powerpath/path.js';
 import { pulsesPerTurn, torqueAtMotor, type StepPath } from '../../../powerpath/stepPath.js';
 import { lagAngle } from '../../../stepper/pullOut.js';
 import { add, div, found, mul, named, num } from '../../../worked/expression.js';
-import { figureOf, leverOf } from '../../../worked/terms.js';
+import { figureOf, leverOf } from '../../../terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
 
 /** One pulse at the output, on q. */

@@ -1,11 +1,11 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import { inertiaAtMotor, type StepPath } from '../../../powerpath/stepPath.js';
 import { rateAtSpeed, resonanceRate, RESONANCE_WIDTH, SMOOTH_MICROSTEPS } from '../../../stepper/stepRates.js';
 import { div, found, mul, named, num, sqrt } from '../../../worked/expression.js';
-import { figureOf } from '../../../worked/terms.js';
+import { figureOf } from '../../../terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
-import { STEP_RUN_NEEDS } from '../../needs.js';
+import { STEP_RUN_NEEDS } from '../../../motion/needs.js';
 
 /** Full steps per second at which rotor and load swing by themselves, at the current that is set. */
 export const resonanceOf = (path: StepPath): number => {

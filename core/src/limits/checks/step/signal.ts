@@ -1,9 +1,9 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { optoCurrent, signalFit } from '../../../signal/optoInput.js';
 import { resistorAtLeast, transistorStage } from '../../../signal/transistorStage.js';
 import { div, named, sub } from '../../../worked/expression.js';
-import { figureOf } from '../../../worked/terms.js';
+import { figureOf } from '../../../terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
 
 /** What flows through the driver's input with what lies between, and whether the pin stands it. */

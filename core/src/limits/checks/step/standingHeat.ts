@@ -1,9 +1,9 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import { resistanceAt } from '../../../motor/heat.js';
 import { worstHoldingPlace } from '../../../powerpath/path.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { div, found, named, num, sub } from '../../../worked/expression.js';
-import { figureOf } from '../../../worked/terms.js';
+import { figureOf } from '../../../terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
 
 /** Mean copper heat of one motor over its duty, W: the set current at work, the idle current between. */

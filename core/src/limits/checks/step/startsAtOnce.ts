@@ -1,11 +1,11 @@
-import { show } from '../../../format/show.js';
+import { show } from '../../../words/show.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import { inertiaAtMotor, torqueAtMotor, type StepPath } from '../../../powerpath/stepPath.js';
 import { crawlingShare, pullOut } from '../../../stepper/pullOut.js';
 import { rateAtSpeed, startRate } from '../../../stepper/stepRates.js';
 import { div, found, mul, named, num, sqrt } from '../../../worked/expression.js';
 import type { CheckRule } from '../../check.js';
-import { STEP_RUN_NEEDS } from '../../needs.js';
+import { STEP_RUN_NEEDS } from '../../../motion/needs.js';
 
 /** Torque left over the load at rest, N·m of one motor; 0 for a motor that is not stepped blindly. */
 export function spareAtRest(path: StepPath): number {

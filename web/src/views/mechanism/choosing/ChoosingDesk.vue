@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue';
 import { computed, type Component } from 'vue';
-import ChoiceTabs from '../../../components/ChoiceTabs.vue';
-import IconButton from '../../../components/IconButton.vue';
+import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
+import IconButton from '../../../components/widgets/IconButton.vue';
 import RatioSweep from './RatioSweep.vue';
 import ReasonsLog from './reasons/ReasonsLog.vue';
 import ShortlistPage from './shortlist/ShortlistPage.vue';

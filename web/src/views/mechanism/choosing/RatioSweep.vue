@@ -19,7 +19,7 @@ import RatioTable from './RatioTable.vue';
 import { useRatioSweep } from './useRatioSweep.js';
 
 /** Everything against the total reduction on one chart; the marker is dragged, and the mechanism follows. */
-const EChart = defineAsyncComponent(() => import('../../../components/EChart.js'));
+const EChart = defineAsyncComponent(() => import('../../../components/charts/EChart.js'));
 const { path, mechanism, jobId, commit } = useMechanism();
 const { show } = useDisplay();
 const ink = useChartInk();

@@ -2,7 +2,7 @@
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import type { MachineKind } from '@rough-gear/core';
 import { computed, type Component } from 'vue';
-import BaseDialog from '../../../components/BaseDialog.vue';
+import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import MachineScores from './MachineScores.vue';
 import MotorCounts from './MotorCounts.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { showMultiple, type Verdict } from '@rough-gear/core';
-import VerdictRing from '../../../components/VerdictRing.vue';
+import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 
 /** What gives first in a row of a comparison: the verdict's ring and word, the limit, its multiple. */
 defineProps<{ verdict: Verdict; name: string; multiple?: number | undefined }>();

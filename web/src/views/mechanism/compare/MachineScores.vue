@@ -12,8 +12,8 @@ import {
 } from '@rough-gear/core';
 import { useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import ChoiceTabs from '../../../components/ChoiceTabs.vue';
-import VerdictRing from '../../../components/VerdictRing.vue';
+import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
+import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';

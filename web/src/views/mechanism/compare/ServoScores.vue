@@ -15,8 +15,8 @@ import {
 } from '@rough-gear/core';
 import { useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import ChoiceField from '../../../components/ChoiceField.vue';
-import VerdictRing from '../../../components/VerdictRing.vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';

@@ -3,7 +3,7 @@ import { freeSpeedAt, motorSpeed, voltVariants, windingFor, type Quantity, type 
 import { computed, ref } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useDcMechanism } from '../../../composables/useMechanism.js';
-import WishField from '../WishField.vue';
+import WishField from '../adding/WishField.vue';
 import { useVariants } from './useVariants.js';
 import VariantTable from './VariantTable.vue';
 

@@ -2,7 +2,7 @@
 import { branchOf, wireLossOf, type Part, type ProtectedNode, type WorkingRef } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
-import FigureField from '../../../components/FigureField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
 import PartPicker from './PartPicker.vue';

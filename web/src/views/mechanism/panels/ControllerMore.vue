@@ -11,8 +11,8 @@ import {
   type StartStyle,
 } from '@rough-gear/core';
 import { computed } from 'vue';
-import ChoiceField from '../../../components/ChoiceField.vue';
-import FigureField from '../../../components/FigureField.vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
 import { outputUnits } from '../../../components/charts/forceChart.js';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useDcMechanism } from '../../../composables/useMechanism.js';

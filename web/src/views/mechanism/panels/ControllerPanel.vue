@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ControllerPart, WorkingRef } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import FigureField from '../../../components/FigureField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useDcMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';

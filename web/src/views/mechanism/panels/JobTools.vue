@@ -2,7 +2,7 @@
 import { MECHANISM_JOBS, type Job } from '@rough-gear/core';
 import { ref } from 'vue';
 import { toast } from 'vue-sonner';
-import BaseDialog from '../../../components/BaseDialog.vue';
+import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 
 /** Another job for the same mechanism: empty and full, up and down. It starts as a copy of the open one. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Profile } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChoiceField from '../../../components/ChoiceField.vue';
-import FigureField from '../../../components/FigureField.vue';
-import LoadSketch from '../../../components/LoadSketch.vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
+import LoadSketch from '../../../components/sketches/LoadSketch.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { JOB_ALLOW, JOB_FIELDS, PROFILE_OPTIONS } from './jobFields.js';
 import JobTools from './JobTools.vue';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import FigureField from '../../../components/FigureField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
 
 /** How the day goes: the whole robot's, so that it stands in the plan once. */
 </script>

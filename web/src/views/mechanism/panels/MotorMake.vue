@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { MotorPart } from '@rough-gear/core';
-import ChoiceField from '../../../components/ChoiceField.vue';
-import CountField from '../../../components/CountField.vue';
-import FigureField from '../../../components/FigureField.vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import CountField from '../../../components/fields/CountField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 
 /** How the motor is made and fixed: sensors, poles, slots, sense of rotation, shaft, holes, price. */

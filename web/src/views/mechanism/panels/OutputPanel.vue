@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import ChoiceField from '../../../components/ChoiceField.vue';
-import FigureField from '../../../components/FigureField.vue';
-import LoadSketch from '../../../components/LoadSketch.vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
+import LoadSketch from '../../../components/sketches/LoadSketch.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { OUTPUT_ALLOW, OUTPUT_FIELDS } from './outputFields.js';
 import PanelHead from './PanelHead.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { CELLS, type PackNode, type PackPart, type WorkingRef } from '@rough-gear/core';
 import { computed } from 'vue';
-import CountField from '../../../components/CountField.vue';
-import FigureField from '../../../components/FigureField.vue';
+import CountField from '../../../components/fields/CountField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';

@@ -2,7 +2,7 @@
 import type { ShelfPart } from '@rough-gear/contract/api';
 import { freshId, type Change, type Part, type PartKind } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import BaseDialog from '../../../components/BaseDialog.vue';
+import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
 import { partSummary } from './partSummary.js';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, Trash2 } from '@lucide/vue';
-import IconButton from '../../../components/IconButton.vue';
+import IconButton from '../../../components/widgets/IconButton.vue';
 import type { WorkingRef } from '@rough-gear/core';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import AddStage from './AddStage.vue';

@@ -2,8 +2,8 @@
 import type { Stage } from '@rough-gear/core';
 import { digits } from '@rough-gear/core';
 import { ref } from 'vue';
-import CountField from '../../../components/CountField.vue';
-import FigureField from '../../../components/FigureField.vue';
+import CountField from '../../../components/fields/CountField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { readTeeth, type TeethRead } from './readTeeth.js';
 

@@ -1,5 +1,5 @@
 import type { JobKind } from '@rough-gear/core';
-import type { Allowance } from '../../../components/allowance.js';
+import type { Allowance } from '../../../components/fields/allowance.js';
 
 /** What a kind of job asks: the numbers that decide in front, then what is typical. */
 export interface JobFields {

@@ -1,5 +1,5 @@
 import type { Output } from '@rough-gear/core';
-import type { Allowance } from '../../../components/allowance.js';
+import type { Allowance } from '../../../components/fields/allowance.js';
 
 /** An output as its panel shows it: its fields, what is chosen of a few, and what to know about it. */
 export interface OutputFields {

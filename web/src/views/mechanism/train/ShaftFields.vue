@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { quantityOf, type ShaftMaterial, type StageShaft } from '@rough-gear/core';
-import ChoiceField from '../../../components/ChoiceField.vue';
-import FigureField from '../../../components/FigureField.vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
 import { useTrain } from './useTrain.js';
 
 /** The shaft a stage turns, and the bores that sit on it. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Layout, LaidWheel } from '@rough-gear/core';
 import { computed } from 'vue';
-import CountField from '../../../components/CountField.vue';
+import CountField from '../../../components/fields/CountField.vue';
 import { STAGE_NAMES } from '../panels/stageKinds.js';
 import { useTrain } from './useTrain.js';
 

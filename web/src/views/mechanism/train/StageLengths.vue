@@ -14,8 +14,8 @@ import {
   type WholeLinks,
 } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChoiceField from '../../../components/ChoiceField.vue';
-import FigureField from '../../../components/FigureField.vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { usePlan } from '../../../stores/plan.js';
 import BeltLadder from './BeltLadder.vue';

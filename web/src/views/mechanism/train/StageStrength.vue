@@ -10,7 +10,7 @@ import {
   type StageStrength,
 } from '@rough-gear/core';
 import { computed } from 'vue';
-import VerdictRing from '../../../components/VerdictRing.vue';
+import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useTrain } from './useTrain.js';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { stageWays, type StageWay } from '@rough-gear/core';
 import { computed } from 'vue';
-import VerdictRing from '../../../components/VerdictRing.vue';
+import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useTrain } from './useTrain.js';
 

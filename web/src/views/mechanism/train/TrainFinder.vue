@@ -12,9 +12,9 @@ import {
 import { proxy } from 'comlink';
 import { computed, onUnmounted, reactive, shallowRef, toRaw } from 'vue';
 import { toast } from 'vue-sonner';
-import ChoiceField from '../../../components/ChoiceField.vue';
-import CountField from '../../../components/CountField.vue';
-import VerdictRing from '../../../components/VerdictRing.vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import CountField from '../../../components/fields/CountField.vue';
+import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { coreWorker } from '../../../workers/core.js';
 import type { TrainProgress } from '../../../workers/core.worker.js';

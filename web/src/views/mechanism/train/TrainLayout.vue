@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { boundsOf, trainGaps, trainLayout, trainShapes } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChoiceTabs from '../../../components/ChoiceTabs.vue';
+import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import EndView from './EndView.vue';
 import LayoutExport from './LayoutExport.vue';

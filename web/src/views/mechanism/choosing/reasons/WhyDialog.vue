@@ -2,7 +2,7 @@
 import { choiceWords, measureChoice, type Choice } from '@rough-gear/core';
 import { ref } from 'vue';
 import { toast } from 'vue-sonner';
-import BaseDialog from '../../../../components/BaseDialog.vue';
+import BaseDialog from '../../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../../composables/useMechanism.js';
 import { logged } from './logged.js';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { digits, edgeOf, foundWords, WANT_IDS, WANTS, type Found, type WantId } from '@rough-gear/core';
 import { computed } from 'vue';
-import ChartFrame from '../../../../components/ChartFrame.vue';
+import ChartFrame from '../../../../components/charts/ChartFrame.vue';
 import { MONO, SANS, tipLook, useChartInk } from '../../../../composables/useChartInk.js';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useMechanism } from '../../../../composables/useMechanism.js';

@@ -10,8 +10,8 @@ import {
   type Plan,
 } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import LimitGauge from '../../../../components/LimitGauge.vue';
-import VerdictRing from '../../../../components/VerdictRing.vue';
+import LimitGauge from '../../../../components/gauge/LimitGauge.vue';
+import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
 import { useMechanism, worstSituation } from '../../../../composables/useMechanism.js';
 
 /** The chosen design: its gauge as it would stand here, and what takes it into the plan, with a sentence why. */

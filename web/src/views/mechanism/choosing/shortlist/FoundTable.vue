@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { digits, WANTS, type Found, type WantId } from '@rough-gear/core';
 import { computed } from 'vue';
-import VerdictRing from '../../../../components/VerdictRing.vue';
+import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useMechanism } from '../../../../composables/useMechanism.js';
 import { wantShown } from './wantDisplay.js';

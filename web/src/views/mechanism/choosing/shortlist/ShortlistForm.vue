@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Scope, ShortlistQuery } from '@rough-gear/core';
 import { useId } from 'vue';
-import ChoiceField from '../../../../components/ChoiceField.vue';
-import CountField from '../../../../components/CountField.vue';
+import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import CountField from '../../../../components/fields/CountField.vue';
 import type { Asked } from './useQuery.js';
 
 /** Where to search, and what may not be passed: money first, for those who begin there. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { WANT_IDS, WANTS } from '@rough-gear/core';
 import { useId } from 'vue';
-import ChoiceTabs from '../../../../components/ChoiceTabs.vue';
+import ChoiceTabs from '../../../../components/widgets/ChoiceTabs.vue';
 import type { RankBy, WantNumbers } from './useQuery.js';
 
 /** What is wanted: weighed against each other, or one after the other. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { measureChoice, showMultiple, WANTS, type Choice, type WantId } from '@rough-gear/core';
 import { computed } from 'vue';
-import LimitGauge from '../../../../components/LimitGauge.vue';
-import VerdictRing from '../../../../components/VerdictRing.vue';
+import LimitGauge from '../../../../components/gauge/LimitGauge.vue';
+import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useMechanism } from '../../../../composables/useMechanism.js';
 import { wantShown } from '../shortlist/wantDisplay.js';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import ChoiceField from '../../../../components/ChoiceField.vue';
-import FigureField from '../../../../components/FigureField.vue';
+import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
 import LinkageSketch from '../../../../components/sketches/LinkageSketch.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';

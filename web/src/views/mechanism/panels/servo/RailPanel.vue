@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { railNodeOf, railBudget } from '@rough-gear/core';
 import { computed } from 'vue';
-import ChoiceField from '../../../../components/ChoiceField.vue';
-import FigureField from '../../../../components/FigureField.vue';
+import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
 import PanelHead from '../PanelHead.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { alongTrain, backEfficiency, reversingTime, trainOf, type ServoPart } from '@rough-gear/core';
 import { computed } from 'vue';
-import FigureField from '../../../../components/FigureField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
 import { gearsDrawn } from '../../train/gearsDrawn.js';
 import StageWheels from '../../train/StageWheels.vue';
 import TeethText from '../../train/TeethText.vue';

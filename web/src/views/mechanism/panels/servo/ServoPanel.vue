@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { LinkagePlan, ServoPart } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChoiceTabs from '../../../../components/ChoiceTabs.vue';
-import ChoiceField from '../../../../components/ChoiceField.vue';
-import CountField from '../../../../components/CountField.vue';
-import FigureField from '../../../../components/FigureField.vue';
+import ChoiceTabs from '../../../../components/widgets/ChoiceTabs.vue';
+import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import CountField from '../../../../components/fields/CountField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
 import CompareSheet from '../../compare/CompareSheet.vue';

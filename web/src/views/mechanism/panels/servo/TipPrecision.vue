@@ -9,7 +9,7 @@ import {
   type ChainLink,
 } from '@rough-gear/core';
 import { computed } from 'vue';
-import FigureField from '../../../../components/FigureField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
 

@@ -10,9 +10,9 @@ import {
   type DriverPart,
 } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChoiceTabs from '../../../../components/ChoiceTabs.vue';
-import ChoiceField from '../../../../components/ChoiceField.vue';
-import FigureField from '../../../../components/FigureField.vue';
+import ChoiceTabs from '../../../../components/widgets/ChoiceTabs.vue';
+import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
 import PanelHead from '../PanelHead.vue';

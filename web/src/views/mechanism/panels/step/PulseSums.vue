@@ -12,8 +12,8 @@ import {
   speedAtPulses,
 } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import CountField from '../../../../components/CountField.vue';
-import FigureField from '../../../../components/FigureField.vue';
+import CountField from '../../../../components/fields/CountField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
 import { outputUnits } from '../../../../components/charts/forceChart.js';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';

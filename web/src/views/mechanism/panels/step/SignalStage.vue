@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { inputDrive, signalFit, resistorAtLeast, signalHelp, transistorStage, type DriverPart } from '@rough-gear/core';
 import { computed } from 'vue';
-import ChoiceField from '../../../../components/ChoiceField.vue';
-import FigureField from '../../../../components/FigureField.vue';
+import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
 

@@ -10,9 +10,9 @@ import {
   type StepServoPart,
 } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChoiceField from '../../../../components/ChoiceField.vue';
-import CountField from '../../../../components/CountField.vue';
-import FigureField from '../../../../components/FigureField.vue';
+import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import CountField from '../../../../components/fields/CountField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
 import CompareSheet from '../../compare/CompareSheet.vue';

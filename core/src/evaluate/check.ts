@@ -1,0 +1,55 @@
+import type { Lack, LinkKind } from '../figures/figure.js';
+import type { CheckId, CheckRule, Measured } from '../limits/check.js';
+import type { Run } from '../motion/run.js';
+import { lacksOf, type PowerPath } from '../powerpath/path.js';
+import { verdictOf, type Verdict } from './verdict.js';
+
+/** A check as the screen shows it. */
+export interface Check {
+  readonly id: CheckId;
+  readonly name: string;
+  readonly link: LinkKind;
+  readonly verdict: Verdict;
+  readonly multiple?: number;
+  /** The multiple it should at least have; 1 where absent. */
+  readonly wants?: number;
+  readonly asked?: Measured | string;
+  readonly there?: Measured | string;
+  readonly sentence: string;
+  readonly hint?: string;
+  /** Id of the stage it is about. */
+  readonly stage?: string;
+  readonly lacks: readonly Lack[];
+}
+
+/** Runs one check on a path. */
+export function checkOf<P extends PowerPath>(rule: CheckRule<P>, path: P, run: Run | undefined): Check {
+  const { id, name, link } = rule;
+  const lacks = lacksOf(path, rule.needs);
+  if (lacks.length > 0) {
+    return {
+      id,
+      name,
+      link,
+      verdict: 'not known',
+      lacks,
+      sentence: `Not known: ${lacks.map((lack) => lack.label).join(', ')} missing.`,
+    };
+  }
+  const { outcome, asked, there, sentence, hint } = rule.answer(path, run);
+  const stage = rule.stage?.(path);
+  const common = {
+    id,
+    name,
+    link,
+    asked,
+    there,
+    sentence,
+    lacks,
+    ...(hint ? { hint } : {}),
+    ...(stage === undefined ? {} : { stage }),
+  };
+  if ('holds' in outcome) return { ...common, verdict: outcome.holds ? 'enough' : 'gives way' };
+  const { multiple, wants } = outcome;
+  return { ...common, multiple, ...(wants === undefined ? {} : { wants }), verdict: verdictOf(multiple, wants ?? 1) };
+}

@@ -1,0 +1,2 @@
+export * from './mends.js';
+export * from './target.js';

@@ -1,0 +1,46 @@
+import type { FigureName } from '../figures/table.js';
+import { currentChoice } from '../plan/plan.js';
+import { quantityOf } from '../plan/quantityOf.js';
+import type { Lever, LeverContext } from './lever.js';
+import type { LeverId } from '../limits/leverId.js';
+
+/** A figure of the plan that is simply made smaller or greater. */
+export function figureLever(
+  id: LeverId,
+  name: FigureName,
+  farthest: number,
+  label: (value: number, from: number) => string,
+  unit: (value: number) => string,
+): Lever {
+  return {
+    id,
+    span: ({ path }) => {
+      const from = path.figures[name]?.value;
+      return from === undefined || from <= 0 ? undefined : { from, to: from * farthest };
+    },
+    set: ({ path }, value) => {
+      const figure = path.figures[name]!;
+      const rounded = roundOutwards(value, farthest > 1);
+      return {
+        changes: [{ at: figure.at, to: quantityOf(rounded, unit(rounded)) }],
+        label: label(rounded, figure.value!),
+      };
+    },
+  };
+}
+
+/** Two significant digits and a half: away from where it stands, so that the mend still does it. */
+export function roundOutwards(value: number, up: boolean): number {
+  const step = 10 ** (Math.floor(Math.log10(value)) - 1) / 2;
+  const rounded = up ? Math.ceil(value / step - 1e-9) * step : Math.floor(value / step + 1e-9) * step;
+  return Number(rounded.toPrecision(6));
+}
+
+export const choiceAt = ({ plan, mechanism }: LeverContext) => {
+  const choice = currentChoice(mechanism);
+  return ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice)];
+};
+
+export const driveAt = (context: LeverContext) => [...choiceAt(context), 'drive'];
+
+export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

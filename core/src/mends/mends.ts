@@ -1,0 +1,130 @@
+import { evaluateMechanism, type JobResult, type MechanismResult } from '../evaluate/mechanism.js';
+import { applyChanges, type Change } from '../plan/change.js';
+import type { Mechanism, Plan } from '../plan/plan.js';
+import { resolvePath } from '../resolve/resolvePath.js';
+import { SITUATIONS } from '../limits/situation.js';
+import type { Lever, LeverContext, LeverSetting } from './lever.js';
+import type { LeverId } from '../limits/leverId.js';
+import { LEVERS } from './levers.js';
+import { leversOf, metBy, stageOf, type Target } from './target.js';
+
+/** A change that helps, with its amount, found by solving, and what it does to the whole mechanism. */
+export interface Mend {
+  readonly lever: LeverId;
+  readonly label: string;
+  readonly changes: readonly Change[];
+  /** The first rung of the target's situation (or the check) before and after; absent for yes or no. */
+  readonly before?: number;
+  readonly after?: number;
+  /** What gives first afterwards. */
+  readonly firstAfter?: string;
+}
+
+const GRID = 16;
+const HALVINGS = 14;
+
+/** Yields each mend as it is found, so that a worker can stop between two. */
+export function* findMends(plan: Plan, mechanismId: string, target: Target): Generator<Mend | undefined> {
+  const mechanism = mechanismOf(plan, mechanismId);
+  const before = evaluateMechanism(plan, mechanism);
+  const path = resolvePath(plan, mechanism, target.jobId);
+  const stage = stageOf(path, target);
+  const context: LeverContext = { plan, mechanism, path, ...(stage === undefined ? {} : { stage }) };
+  for (const id of leversOf(context.path, target)) {
+    const setting = solve(context, LEVERS[id], target);
+    yield setting && judge(plan, mechanismId, target, before, id, setting);
+  }
+}
+
+/** All mends at once. Empty where no single change does it. */
+export function mendsFor(plan: Plan, mechanismId: string, target: Target): readonly Mend[] {
+  return [...findMends(plan, mechanismId, target)].filter((mend) => mend !== undefined);
+}
+
+function mechanismOf(plan: Plan, id: string): Mechanism {
+  const found = plan.mechanisms.find((mechanism) => mechanism.id === id);
+  if (!found) throw new Error(`the plan has no mechanism ${id}`);
+  return found;
+}
+
+/** The least setting of a lever that meets the target: a coarse search outwards, then halving. */
+function solve(context: LeverContext, lever: Lever, target: Target): LeverSetting | undefined {
+  const span = lever.span(context);
+  if (!span || !(span.from > 0) || !(span.to > 0)) return undefined;
+  const at = (share: number) => span.from * (span.to / span.from) ** share;
+  const tried = (share: number): LeverSetting | undefined => {
+    const setting = lever.set(context, at(share));
+    return setting && meets(context, setting, target) ? setting : undefined;
+  };
+  let low = 0;
+  let high = 0;
+  let best: LeverSetting | undefined;
+  for (let i = 1; i <= GRID && !best; i++) {
+    [low, high] = [high, i / GRID];
+    best = tried(high);
+  }
+  if (!best) return undefined;
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle: number = (low + high) / 2;
+    const setting = tried(middle);
+    if (setting) [best, high] = [setting, middle];
+    else low = middle;
+  }
+  return best;
+}
+
+function meets({ plan, mechanism }: LeverContext, setting: LeverSetting, target: Target): boolean {
+  const changed = applyChanges(plan, setting.changes);
+  return metBy(changed, mechanismOf(changed, mechanism.id), target) >= 1;
+}
+
+/** Looks at the whole mechanism afterwards: a mend that makes anything else give way is none. */
+function judge(
+  plan: Plan,
+  mechanismId: string,
+  target: Target,
+  before: MechanismResult,
+  lever: LeverId,
+  setting: LeverSetting,
+): Mend | undefined {
+  const changed = applyChanges(plan, setting.changes);
+  const after = evaluateMechanism(changed, mechanismOf(changed, mechanismId));
+  if (
+    after.jobs.some((job) =>
+      [...givingWay(job)].some((item) => !givingWay(before.jobs.find((same) => same.jobId === job.jobId)!).has(item)),
+    )
+  ) {
+    return undefined;
+  }
+  const [was, is] = [before, after].map((result) => score(result, target));
+  // What merely hands the first place to something lower down is no help either.
+  if (was?.multiple !== undefined && is?.multiple !== undefined && is.multiple <= was.multiple) return undefined;
+  return {
+    lever,
+    label: setting.label,
+    changes: setting.changes,
+    ...(was?.multiple === undefined ? {} : { before: was.multiple }),
+    ...(is?.multiple === undefined ? {} : { after: is.multiple }),
+    ...(is ? { firstAfter: is.name } : {}),
+  };
+}
+
+/** Everything of a job that gives way, by name. */
+export function givingWay(job: JobResult): ReadonlySet<string> {
+  const rungs = SITUATIONS.flatMap((id) =>
+    job.ladders[id].rungs
+      .filter((rung) => !rung.outOfReach && rung.verdict === 'gives way')
+      .map((rung) => `${id}:${rung.id}`),
+  );
+  return new Set([...rungs, ...job.checks.filter((check) => check.verdict === 'gives way').map((check) => check.id)]);
+}
+
+function score(result: MechanismResult, target: Target): { multiple?: number; name: string } | undefined {
+  const job = result.jobs.find((candidate) => candidate.jobId === target.jobId)!;
+  if ('check' in target) {
+    const check = job.checks.find((candidate) => candidate.id === target.check);
+    return check && { name: check.name, ...(check.multiple === undefined ? {} : { multiple: check.multiple }) };
+  }
+  const { first, idle } = job.ladders[target.situation];
+  return first?.multiple === undefined ? { name: idle ?? 'nothing' } : { multiple: first.multiple, name: first.name };
+}

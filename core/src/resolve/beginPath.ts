@@ -1,0 +1,78 @@
+import { FigureCollector } from '../figures/collector.js';
+import type { Place } from '../figures/figure.js';
+import type { FigureName } from '../figures/table.js';
+import { resolveJob } from '../job/table.js';
+import type { Job } from '../plan/job.js';
+import { currentChoice, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
+import { trainOf } from '../reduction/train.js';
+import type { PowerPath } from '../powerpath/path.js';
+import { resolveStage } from './resolveStages.js';
+import { resolveStageParts } from './resolveStageParts.js';
+
+/** Moves a figure's value. */
+export type Adjust = (name: FigureName, value: number) => number;
+
+/** One job of a mechanism about to be put together: where everything is in the plan. */
+export interface Begun {
+  readonly plan: Plan;
+  readonly mechanism: Mechanism;
+  readonly choice: Choice;
+  readonly job: Job;
+  readonly collect: FigureCollector;
+  readonly choiceAt: Place;
+  readonly jobAt: Place;
+}
+
+/** Throws where the mechanism has no such job. */
+export function beginPath(plan: Plan, mechanism: Mechanism, jobId: string, adjust?: Adjust): Begun {
+  const choice = currentChoice(mechanism);
+  const jobIndex = mechanism.jobs.findIndex((job) => job.id === jobId);
+  const job = mechanism.jobs[jobIndex];
+  if (!job) throw new Error(`mechanism ${mechanism.name} has no job ${jobId}`);
+  const mechanismAt = ['mechanisms', plan.mechanisms.indexOf(mechanism)];
+  return {
+    plan,
+    mechanism,
+    choice,
+    job,
+    collect: new FigureCollector(adjust),
+    choiceAt: [...mechanismAt, 'choices', mechanism.choices.indexOf(choice)],
+    jobAt: [...mechanismAt, 'jobs', jobIndex],
+  };
+}
+
+type LoadSide = Omit<
+  PowerPath,
+  'machine' | 'motors' | 'figures' | 'lacks' | 'pack' | 'restVoltage' | 'main' | 'branch'
+>;
+
+/** The stages, the output and the job: what every machine has behind it. */
+export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceAt, jobAt }: Begun): LoadSide {
+  const stages = choice.stages.map((stage, i) => resolveStage(stage, [...choiceAt, 'stages', i], collect));
+  const at = { job: jobAt, output: [...choiceAt, 'output'] };
+  const { outputEfficiency = 1, ...resolved } = resolveJob(job, choice.output, at, collect);
+  const output = { ratio: 1, efficiency: outputEfficiency, backEfficiency: Math.max(0, 2 - 1 / outputEfficiency) };
+  const { match = {} } = plan;
+  return {
+    mechanismId: mechanism.id,
+    mechanismKind: mechanism.kind,
+    job,
+    match: {
+      length: collect.take('match.length', match.length, ['match', 'length']),
+      rest: collect.take('match.rest', match.rest, ['match', 'rest']),
+      rounds: collect.take('match.rounds', match.rounds, ['match', 'rounds']),
+    },
+    stages: choice.stages,
+    stageParts: choice.stages.map((stage, i) => resolveStageParts(stage, i, [...choiceAt, 'stages', i], collect)),
+    train: trainOf([...stages, output]),
+    holder: ('holder' in choice.output ? choice.output.holder : undefined) ?? 'nothing',
+    ...resolved,
+    lifted: resolved.lifted ?? false,
+  };
+}
+
+/** Bore and holes of the first stage, as the motor meets them. */
+export function resolveFirstStage({ choice }: Begun) {
+  const [first] = choice.stages;
+  return { bore: first?.bore?.si, stageMount: first?.mount };
+}

@@ -1,0 +1,34 @@
+import type { Mechanism, Plan } from '../plan/plan.js';
+import type { DcPath } from '../powerpath/path.js';
+import { beginPath, type Adjust } from './beginPath.js';
+import { resolveDc } from './resolveDc.js';
+import { resolveServo } from './resolveServo.js';
+import { resolveStep } from './resolveStep.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
+
+export type { Adjust } from './beginPath.js';
+
+/**
+ * Puts one job of a mechanism's current choice together, whatever turns it. `adjust` moves single figures: the
+ * figures shown stay the plan's.
+ */
+export function resolvePath(plan: Plan, mechanism: Mechanism, jobId: string, adjust?: Adjust): AnyPath {
+  const begun = beginPath(plan, mechanism, jobId, adjust);
+  const { drive } = begun.choice;
+  switch (drive.kind) {
+    case 'dc':
+      return resolveDc(begun, drive);
+    case 'step':
+      return resolveStep(begun, drive);
+    case 'servo':
+      return resolveServo(begun, drive);
+  }
+}
+
+/** The same where only plain motors are asked about. Throws for any other machine: who asks must have looked. */
+export function resolveDcPath(plan: Plan, mechanism: Mechanism, jobId: string): DcPath {
+  const path = resolvePath(plan, mechanism, jobId);
+  if (path.machine !== 'dc')
+    throw new Error(`${mechanism.name} is turned by a ${path.machine} drive, not by plain motors`);
+  return path;
+}

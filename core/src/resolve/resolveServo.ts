@@ -1,0 +1,300 @@
+import { FigureCollector } from '../figures/collector.js';
+import type { Place } from '../figures/figure.js';
+import type { ServoPart } from '../plan/part.js';
+import { currentChoice, type LinkagePlan, type Mechanism, type Plan, type ServoDrive } from '../plan/plan.js';
+import type { RailNode } from '../plan/supply.js';
+import { calibrate } from '../servo/calibration.js';
+import { linkedAlong } from '../servo/linked.js';
+import { rotorAtHorn } from '../servo/moveTime.js';
+import { deadbandAngle, type ChainJoint } from '../servo/precision.js';
+import { railBudget, type RailServo } from '../servo/rail.js';
+import { estimatedStallCurrent, loadedCurrent, ratingAt, type RatingPoint } from '../servo/ratings.js';
+import type { Linkage } from '../servo/throughTravel.js';
+import type { PathPack } from '../powerpath/path.js';
+import { beginPath, resolveLoadSide, type Begun } from './beginPath.js';
+import { partOf, resolveSupply } from './resolveSupply.js';
+import { torqueAtHorn, worstHornPlace, type HornSide, type PathRail, type ServoPath } from '../powerpath/servoPath.js';
+import type { Linked } from '../servo/linked.js';
+
+const RUNNING_SHARE = 1 / 6;
+const DEADBAND = { digital: 3e-6, analogue: 8e-6 } as const;
+const INSIDE = 250;
+/** Rotor inertia of the motor inside a servo of 50 g, kg·m². */
+const ROTOR = { brushed: 6e-8, coreless: 2e-8, brushless: 4e-8 } as const;
+const ROTOR_AT_MASS = 0.05;
+
+/** Puts one job of a mechanism driven by position servos together. */
+export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
+  const { plan, mechanism, choiceAt, collect } = begun;
+  const motors = drive.servos;
+  const supply = resolveSupply(plan, drive.node, motors, collect);
+  const part = partOf(plan, drive.servo, 'servo');
+  const figures = readServo(part, ['parts', drive.servo, 'part'], collect);
+  const railFigures = readRail(plan, drive.node, supply.pack, supply.restVoltage, collect);
+  const linkage = readLinkage(drive.linkage ?? { kind: 'direct' }, [...choiceAt, 'drive', 'linkage'], collect);
+  const loadSide = resolveLoadSide(begun);
+  const linked = linkOf(linkage, loadSide);
+  const chain = readChain(drive, figures, [...choiceAt, 'drive', 'chain'], collect);
+  const tipWindow = collect.takeOptional('drive.tipWindow', drive.tipWindow, [...choiceAt, 'drive', 'tipWindow']);
+  const pairs = (drive.calibration ?? []).map(({ pulse, angle }) => ({ pulse: pulse.si, angle: angle.si }));
+  const distinct = new Set(pairs.map(({ angle }) => angle)).size > 1;
+
+  const servos = railServos(plan, drive.node, railFigures.voltage);
+  const budget = railBudget(servos, railFigures);
+  // A rail that is pulled down altogether moves nothing; a millivolt keeps its numbers finite.
+  const voltage = Math.max(1e-3, budget.voltsMoving);
+  return {
+    ...loadSide,
+    machine: 'servo',
+    motors,
+    figures: collect.figures(),
+    lacks: collect.lacks(),
+    pack: supply.pack,
+    ...(supply.main ? { main: supply.main } : {}),
+    branch: supply.branch,
+    restVoltage: supply.restVoltage,
+    servo: { ...figures, rating: ratingAt(figures.points, voltage), voltage },
+    rail: {
+      ...railFigures,
+      servos,
+      budget,
+      others: budget.moving - motors * railServoOf(plan, mechanism, drive, railFigures.voltage).moving,
+    },
+    linkage: linkage.linkage,
+    linked,
+    calibration: distinct ? calibrate(pairs) : undefined,
+    pairs,
+    chain,
+    tipWindow,
+  };
+}
+
+type ServoFigures = Omit<ServoPath['servo'], 'rating' | 'voltage'>;
+
+function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoFigures {
+  const linear = part.motion === 'linear';
+  const points = part.points.map((point, i): RatingPoint => {
+    const pointAt = [...at, 'points', i];
+    const key = (name: string) => `servo.point.${i}.${name}`;
+    const voltage = collect.take(
+      'servo.pointVoltage',
+      point.voltage,
+      [...pointAt, 'voltage'],
+      undefined,
+      key('voltage'),
+    );
+    const stallTorque = linear
+      ? collect.take('servo.stallForce', point.stallForce, [...pointAt, 'stallForce'], undefined, key('stallForce'))
+      : collect.take(
+          'servo.stallTorque',
+          point.stallTorque,
+          [...pointAt, 'stallTorque'],
+          undefined,
+          key('stallTorque'),
+        );
+    const freeSpeed = linear
+      ? collect.take('servo.velocity', point.velocity, [...pointAt, 'velocity'], undefined, key('velocity'))
+      : collect.take('servo.speed', point.speed, [...pointAt, 'speed'], undefined, key('speed'));
+    const estimate = estimatedStallCurrent(stallTorque, freeSpeed, voltage);
+    const stallCurrent = collect.take(
+      'servo.stallCurrent',
+      point.stallCurrent,
+      [...pointAt, 'stallCurrent'],
+      { value: known(estimate), why: 'Ts·ω0/(0.6·V): measure it idle, moving and stalled' },
+      key('stallCurrent'),
+    );
+    return { voltage, stallTorque, freeSpeed, stallCurrent };
+  });
+  const highestPoint = Math.max(...points.map(({ voltage }) => voltage));
+  const stall = points.find(({ voltage }) => voltage === highestPoint)?.stallCurrent ?? NaN;
+  const signal = part.signal ?? 'analogue';
+  const shortestPulse = collect.take('servo.shortestPulse', part.shortestPulse, [...at, 'shortestPulse']);
+  const longestPulse = collect.take('servo.longestPulse', part.longestPulse, [...at, 'longestPulse']);
+  const travel = linear
+    ? collect.take('servo.stroke', part.stroke, [...at, 'stroke'])
+    : part.motion === 'continuous'
+      ? Infinity
+      : collect.take('servo.travel', part.travel, [...at, 'travel']);
+  const mass = collect.take('motor.mass', part.mass, [...at, 'mass']);
+  const motor = part.motor ?? 'brushed';
+  // Its stages are a table of their own: there is no one figure to type.
+  const insideRatio = collect.take('servo.insideRatio', undefined, [], {
+    value: part.inside?.reduce((product, { driver, driven }) => product * (driven / driver), 1) ?? INSIDE,
+    why: part.inside ? 'its stages multiplied' : 'a usual servo',
+  });
+  const rotorInertia = collect.take('servo.rotorInertia', part.rotorInertia, [...at, 'rotorInertia'], {
+    value: ROTOR[motor] * (Number.isNaN(mass) ? 1 : (mass / ROTOR_AT_MASS) ** (5 / 3)),
+    why: `a ${motor} motor in a servo of this mass`,
+  });
+  collect.takeOptional('motor.price', part.price, [...at, 'price']);
+  return {
+    part,
+    points,
+    idleCurrent: collect.take('servo.idleCurrent', part.idleCurrent, [...at, 'idleCurrent']),
+    runningCurrent: collect.take('servo.runningCurrent', part.runningCurrent, [...at, 'runningCurrent'], {
+      value: known(RUNNING_SHARE * stall),
+      why: 'a sixth of the stall current: measure it idle, moving and stalled',
+    }),
+    highestVoltage: collect.take('servo.highestVoltage', part.highestVoltage, [...at, 'highestVoltage'], {
+      value: known(highestPoint),
+      why: 'that of its highest rating',
+    }),
+    lowestPoint: Math.min(...points.map(({ voltage }) => voltage)),
+    travel,
+    shortestPulse,
+    longestPulse,
+    deadband: collect.take('servo.deadband', part.deadband, [...at, 'deadband'], {
+      value: DEADBAND[signal],
+      why: `usual for a ${signal} servo`,
+      source: 'typical',
+    }),
+    slop: collect.take('servo.slop', part.slop, [...at, 'slop']),
+    insideRatio,
+    rotorAtHorn: linear ? 0 : rotorAtHorn(rotorInertia, insideRatio),
+  };
+}
+
+const known = (value: number): number | undefined => (Number.isFinite(value) ? value : undefined);
+
+/** The rail a servo hangs on. Throws where the node is none. */
+export function railNodeOf(plan: Plan, id: string): RailNode {
+  const node = plan.supply.find((candidate) => candidate.id === id);
+  if (node?.kind !== 'rail') throw new Error(`supply node ${id} is no rail`);
+  return node;
+}
+
+type RailFigures = Omit<PathRail, 'servos' | 'budget' | 'others'>;
+
+function readRail(plan: Plan, id: string, pack: PathPack, rest: number, collect: FigureCollector): RailFigures {
+  const node = railNodeOf(plan, id);
+  const at = ['supply', plan.supply.indexOf(node)];
+  const source = node.source ?? 'regulator';
+  // A rail on the pack has the pack's own volts; a regulator holds its own, full pack or empty.
+  const voltage = source === 'pack' ? rest : collect.take('rail.voltage', node.voltage, [...at, 'voltage']);
+  const continuous = collect.take('rail.continuous', node.continuous, [...at, 'continuous'], {
+    value: source === 'pack' && Number.isFinite(pack.dischargeLimit) ? pack.dischargeLimit : undefined,
+    why: 'what the pack gives',
+  });
+  return {
+    id,
+    name: node.name ?? 'Servo rail',
+    source,
+    voltage,
+    full: source === 'pack' ? pack.full : voltage,
+    continuous,
+    burst: collect.take('rail.burst', node.burst, [...at, 'burst'], {
+      value: known(continuous),
+      why: 'what it gives steadily',
+    }),
+    resistance: collect.take('rail.resistance', node.resistance, [...at, 'resistance']),
+    apart: node.ground === 'apart',
+  };
+}
+
+interface ReadLinkage {
+  readonly linkage: Linkage;
+  readonly start: number;
+  readonly sense: 1 | -1;
+}
+
+function readLinkage(plan: LinkagePlan, at: Place, collect: FigureCollector): ReadLinkage {
+  if (plan.kind === 'direct') return { linkage: { kind: 'direct' }, start: 0, sense: 1 };
+  const sense = plan.turns === 'against' ? -1 : 1;
+  const start = collect.take('linkage.start', plan.start, [...at, 'start']);
+  const horn = collect.take('linkage.horn', plan.horn, [...at, 'horn']);
+  const rod = collect.take('linkage.rod', plan.rod, [...at, 'rod']);
+  if (plan.kind === 'push-rod') {
+    const offset = collect.take('linkage.offset', plan.offset, [...at, 'offset']);
+    return { linkage: { kind: 'push-rod', horn, rod, offset }, start, sense };
+  }
+  const ground = collect.take('linkage.ground', plan.ground, [...at, 'ground']);
+  const lever = collect.take('linkage.lever', plan.lever, [...at, 'lever']);
+  return {
+    linkage: { kind: 'four-bar', ground, horn, rod, lever, crossed: plan.crossed ?? false },
+    start,
+    sense,
+  };
+}
+
+type LoadSide = ReturnType<typeof resolveLoadSide>;
+
+function linkOf({ linkage, start, sense }: ReadLinkage, { asked, train, radius }: LoadSide): Linked | undefined {
+  const perOutput = radius / train.total;
+  const distance = (asked.travel ?? 0) / perOutput;
+  const lengths = Object.values(linkage).filter((value) => typeof value === 'number');
+  if (![...lengths, start, distance].every(Number.isFinite)) return undefined;
+  return linkedAlong({ linkage, start, sense, distance, perOutput });
+}
+
+function readChain(drive: ServoDrive, servo: ServoFigures, at: Place, collect: FigureCollector): readonly ChainJoint[] {
+  const own =
+    deadbandAngle(servo.travel, servo.longestPulse - servo.shortestPulse, servo.deadband) / 2 + servo.slop / 2;
+  return (drive.chain ?? []).map(({ length, angle, error }, i) => {
+    const key = (name: string) => `chain.${i}.${name}`;
+    return {
+      length: collect.take('chain.length', length, [...at, i, 'length'], undefined, key('length')),
+      angle: collect.take('chain.angle', angle, [...at, i, 'angle'], undefined, key('angle')),
+      error: collect.take(
+        'chain.error',
+        error,
+        [...at, i, 'error'],
+        { value: known(own), why: 'half of deadband and play of this servo' },
+        key('error'),
+      ),
+    };
+  });
+}
+
+/** Every servo of every mechanism on a rail, at the rail's own volts. */
+function railServos(plan: Plan, node: string, voltage: number): readonly RailServo[] {
+  return plan.mechanisms.flatMap((mechanism) => {
+    const { drive } = currentChoice(mechanism);
+    if (drive.kind !== 'servo' || drive.node !== node) return [];
+    const one = railServoOf(plan, mechanism, drive, voltage);
+    return Array.from({ length: drive.servos * (drive.joints ?? 1) }, () => one);
+  });
+}
+
+interface Remembered {
+  readonly part: ServoPart;
+  readonly voltage: number;
+  readonly servo: RailServo;
+}
+
+/**
+ * What the rail's other servos draw changes only with their own mechanism, part and volts: a keystroke on one need
+ * not work out all the others again. Plans share what they do not change, so that sameness is enough to ask.
+ */
+const remembered = new WeakMap<Mechanism, Remembered>();
+
+function railServoOf(plan: Plan, mechanism: Mechanism, drive: ServoDrive, voltage: number): RailServo {
+  const part = partOf(plan, drive.servo, 'servo');
+  const known = remembered.get(mechanism);
+  if (known?.part === part && known.voltage === voltage) return known.servo;
+  const figures = readServo(part, [], new FigureCollector());
+  const rating = ratingAt(figures.points, voltage);
+  const moving = loadedCurrent(rating, figures.runningCurrent, worstTorqueOf(plan, mechanism, drive));
+  const servo: RailServo = {
+    name: mechanism.name,
+    idle: figures.idleCurrent,
+    moving: Number.isFinite(moving) ? moving : figures.runningCurrent,
+    stalled: rating.stallCurrent,
+    highestVoltage: figures.highestVoltage,
+  };
+  remembered.set(mechanism, { part, voltage, servo });
+  return servo;
+}
+
+/** Greatest torque at the horn over a mechanism's jobs while they are done. */
+function worstTorqueOf(plan: Plan, mechanism: Mechanism, drive: ServoDrive): number {
+  const torques = mechanism.jobs.map((job) => {
+    const begun = beginPath(plan, mechanism, job.id);
+    const side = resolveLoadSide(begun);
+    const linkage = readLinkage(drive.linkage ?? { kind: 'direct' }, [], begun.collect);
+    const behind: HornSide = { ...side, linked: linkOf(linkage, side), motors: drive.servos };
+    const force = (q: number) => side.load.force(q, side.asked.speed);
+    const place = worstHornPlace(behind, force);
+    return torqueAtHorn(behind, force(place), place);
+  });
+  return Math.max(...torques);
+}

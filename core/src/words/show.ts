@@ -1,0 +1,62 @@
+import type { Dimension } from './dimension.js';
+
+/** Three significant digits without trailing zeros or powers of ten: 0.844, 11.8, 208, 5800. */
+export function digits(value: number, significant = 3): string {
+  if (!Number.isFinite(value)) return '—';
+  const size = Math.abs(value);
+  if (size === 0) return '0';
+  const places = Math.max(0, significant - 1 - Math.floor(Math.log10(size)));
+  return String(Number(value.toFixed(Math.min(places, 9))));
+}
+
+const UNITS: Readonly<Record<Dimension, readonly [unit: string, perUnit: number]>> = {
+  torque: ['N·m', 1],
+  speed: ['rpm', Math.PI / 30],
+  kv: ['rpm/V', Math.PI / 30],
+  voltage: ['V', 1],
+  current: ['A', 1],
+  resistance: ['mΩ', 1e-3],
+  mass: ['kg', 1],
+  force: ['N', 1],
+  length: ['m', 1],
+  time: ['s', 1],
+  angle: ['°', Math.PI / 180],
+  velocity: ['m/s', 1],
+  acceleration: ['m/s²', 1],
+  'angular acceleration': ['rad/s²', 1],
+  stiffness: ['N·m/rad', 1],
+  'air drag': ['µN·m·s²', 1e-6],
+  inertia: ['kg·cm²', 1e-4],
+  temperature: ['°C', 1],
+  charge: ['Ah', 3600],
+  share: ['%', 0.01],
+  ratio: [':1', 1],
+  number: ['', 1],
+  gauge: ['AWG', 1],
+  energy: ['J', 1],
+  power: ['W', 1],
+  drag: ['mA·s/rad', 1e-3],
+  inductance: ['mH', 1e-3],
+  rate: ['/s', 1],
+  pulse: ['µs', 1e-6],
+  turning: ['°/s', Math.PI / 180],
+  'pin current': ['mA', 1e-3],
+  'input resistance': ['Ω', 1],
+};
+
+/** A value in the unit sentences use: "1.48 s", "9.4:1", "30 %". */
+export function show(value: number, dimension: Dimension, significant = 3): string {
+  const [unit, perUnit] = UNITS[dimension];
+  const text = digits(value / perUnit, significant);
+  if (unit === '' || unit === '°' || unit === ':1') return `${text}${unit}`;
+  return `${text} ${unit}`;
+}
+
+/** A multiple of the job, two digits after the point below ten: "1.22×". */
+export function showMultiple(multiple: number): string {
+  if (!Number.isFinite(multiple)) return '—';
+  if (multiple >= 10) return `${multiple.toFixed(0)}×`;
+  // 0.997 must not read 1.00×: it gives way.
+  const shown = multiple < 1 ? Math.floor(multiple * 100) / 100 : multiple;
+  return `${shown.toFixed(2)}×`;
+}

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import type { JobResult, Link, LinkKind, MachineKind, Output, Stage } from '@rough-gear/core';
+import { worstVerdict } from '@rough-gear/core';
+import { computed } from 'vue';
+import { useMechanism } from '../../composables/useMechanism.js';
+import type { DrawingKind } from './LinkDrawing.vue';
+import StripLink, { type LinkMark } from './StripLink.vue';
+
+/** The power path, pack to load: picture and navigation in one. */
+const { path, job, situation, link: open, choice, mechanism } = useMechanism();
+
+const MOST_LINKS = 9;
+
+const links = computed<readonly Link[]>(() => {
+  const all = job.value.links;
+  return all.length > MOST_LINKS ? collapsed(all) : all;
+});
+
+/** More stages than fit are one link: "3 stages, 27:1". */
+function collapsed(all: readonly Link[]): readonly Link[] {
+  const stages = all.filter(({ kind }) => kind === 'stage');
+  const last = stages.at(-1)!;
+  const whole: Link = {
+    ...last,
+    id: stages[0]!.id,
+    title: `${stages.length} stages`,
+    detail: `${Number(path.value.train.total.toPrecision(3))}:1`,
+    verdict: worstVerdict(stages.flatMap(({ verdict }) => (verdict ? [verdict] : []))),
+    used: Math.max(...stages.map(({ used }) => used ?? 0)),
+  };
+  return all.flatMap((link) => (link.kind !== 'stage' ? [link] : link === stages[0] ? [whole] : []));
+}
+
+const STAGE_DRAWINGS: Record<Stage['kind'], DrawingKind> = {
+  ratio: 'box',
+  planetary: 'box',
+  teeth: 'gears',
+  chain: 'chain',
+  belt: 'chain',
+  worm: 'screw',
+  screw: 'screw',
+};
+const DRAWINGS: Record<Exclude<LinkKind, 'stage'>, DrawingKind> = {
+  pack: 'pack',
+  branch: 'branch',
+  controller: 'controller',
+  motor: 'motor',
+  output: 'wheels',
+  load: 'lift',
+  rail: 'rail',
+  linkage: 'linkage',
+};
+const MACHINE_DRAWINGS = { dc: 'motor', step: 'stepper', servo: 'servo' } as const satisfies Record<
+  MachineKind,
+  DrawingKind
+>;
+
+const OUTPUT_DRAWINGS: Record<Output['kind'], DrawingKind> = {
+  wheels: 'wheels',
+  drum: 'drum',
+  arm: 'arm',
+  flywheel: 'shooter',
+  roller: 'roller',
+  turntable: 'turntable',
+  carriage: 'screw',
+  jaw: 'grip',
+  leg: 'leg',
+};
+
+function drawingOf(link: Link): DrawingKind {
+  if (link.kind === 'stage')
+    return STAGE_DRAWINGS[choice.value.stages.find(({ id }) => id === link.id)?.kind ?? 'ratio'];
+  if (link.kind === 'output') return OUTPUT_DRAWINGS[choice.value.output.kind];
+  if (link.kind === 'load') return mechanism.value.kind;
+  if (link.kind === 'motor') return MACHINE_DRAWINGS[path.value.machine];
+  return DRAWINGS[link.kind];
+}
+
+/** Of several stages the one it is about; where they are one link, that one. */
+const speaksOf = (of: { link: LinkKind; stage?: string }, link: Link): boolean =>
+  of.link === link.kind &&
+  (of.link !== 'stage' ||
+    of.stage === undefined ||
+    of.stage === link.id ||
+    !links.value.some(({ id }) => id === of.stage));
+
+/** What is marked over a link: a check that fails outright, else what gives first in the open situation. */
+function markOn(link: Link, result: JobResult): LinkMark | undefined {
+  const { first } = result.ladders[situation.value];
+  const failing = result.checks.find((check) => check.verdict === 'gives way');
+  if (failing && first?.verdict !== 'gives way') {
+    return speaksOf(failing, link) ? { text: 'gives way', verdict: 'gives way' } : undefined;
+  }
+  return first && speaksOf(first, link) ? { text: 'gives first', verdict: first.verdict } : undefined;
+}
+</script>
+
+<template>
+  <nav aria-label="Power path" class="squared shrink-0 overflow-x-auto border-b border-ink">
+    <ol
+      class="grid max-lg:flex max-lg:flex-col"
+      :style="{ gridTemplateColumns: `repeat(${links.length}, minmax(120px, 1fr))` }"
+    >
+      <StripLink
+        v-for="(link, i) in links"
+        :key="link.id"
+        :link="link"
+        :drawing="drawingOf(link)"
+        :count="link.kind === 'motor' ? path.motors : 1"
+        :open="open === link.id"
+        :mark="markOn(link, job)"
+        :last="i === links.length - 1"
+        @choose="open = link.id"
+      />
+    </ol>
+  </nav>
+</template>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import type { Dimension, Quantity } from '@rough-gear/core';
+import { refusalText } from '@rough-gear/contract/units';
+import { computed, ref, useId, watch } from 'vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
+
+/** A figure that is not in the plan yet: the same reading as everywhere, without a source. */
+const { dimension, label, hint } = defineProps<{ dimension: Dimension; label: string; hint: string }>();
+const model = defineModel<Quantity | undefined>({ required: true });
+
+const id = useId();
+const { parse } = useDisplay();
+const text = ref('');
+const read = computed(() => (text.value.trim() === '' ? undefined : parse(text.value, dimension)));
+const refusal = computed(() => {
+  const result = read.value;
+  if (!result) return '';
+  if (!result.ok) return refusalText(result);
+  return result.si > 0 ? '' : 'more than zero is allowed';
+});
+const choices = computed(() => (read.value && !read.value.ok ? (read.value.choices ?? []) : []));
+watch(read, (result) => {
+  model.value = result?.ok && result.si > 0 ? { si: result.si, as: text.value.trim(), source: 'typed' } : undefined;
+});
+watch(model, (value) => {
+  if (value === undefined && read.value?.ok && read.value.si > 0) text.value = '';
+});
+</script>
+
+<template>
+  <div class="min-w-0">
+    <label :for="id" class="block text-second">{{ label }}</label>
+    <input
+      :id="id"
+      v-model="text"
+      class="figures w-full border-b bg-transparent py-0.5"
+      :class="refusal ? 'border-gives' : 'border-ink'"
+      :placeholder="hint"
+      :aria-invalid="refusal !== ''"
+      :aria-describedby="`${id}-said`"
+      autocomplete="off"
+    />
+    <p :id="`${id}-said`" class="min-h-4 text-xs" :class="refusal ? 'text-gives' : 'text-second'">
+      <template v-if="refusal">
+        {{ label }}: {{ refusal }}
+        <button
+          v-for="choice in choices"
+          :key="choice"
+          type="button"
+          class="act ml-1 min-h-6 underline"
+          @click="text = choice"
+        >
+          {{ choice }}
+        </button>
+      </template>
+      <template v-else-if="read?.ok">understood: {{ read.understood }}</template>
+    </p>
+  </div>
+</template>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { FIGURES, lacksOf, RUN_NEEDS, type Lack, type LinkKind } from '@rough-gear/core';
+import { computed } from 'vue';
+import { useMechanism } from '../../../composables/useMechanism.js';
+
+/** In place of the charts: which figures are missing, each a way to where it is filled in. */
+const { path, link, choice } = useMechanism();
+
+const lacks = computed<readonly Lack[]>(() => {
+  const all = lacksOf(path.value, RUN_NEEDS);
+  // A rotor inertia that cannot be estimated follows from what is listed already.
+  const given = all.filter(({ key }) => key !== 'motor.rotorInertia');
+  return given.length > 0 ? given : all;
+});
+
+function linkOf(key: string): LinkKind {
+  return key.startsWith('stage.')
+    ? 'stage'
+    : ((FIGURES as Record<string, { link: LinkKind } | undefined>)[key]?.link ?? 'load');
+}
+
+function open(key: string): void {
+  const kind = linkOf(key);
+  link.value = kind === 'stage' ? (choice.value.stages.find(({ id }) => key.includes(`.${id}.`))?.id ?? 'motor') : kind;
+}
+</script>
+
+<template>
+  <div class="squared grid place-items-center border border-hair p-4">
+    <div class="max-w-sm border border-ink bg-sheet p-4">
+      <h3 class="mb-1">Reach and run are not known yet</h3>
+      <p class="mb-2 text-second">
+        {{
+          lacks.length === 1
+            ? 'One figure is missing, and nothing sensible stands in for it:'
+            : 'These figures are missing, and nothing sensible stands in for them:'
+        }}
+      </p>
+      <ul>
+        <li v-for="lack in lacks" :key="lack.key">
+          <button type="button" class="act min-h-6" @click="open(lack.key)">
+            {{ lack.label }}, on the {{ linkOf(lack.key) }}
+          </button>
+        </li>
+      </ul>
+    </div>
+  </div>
+</template>

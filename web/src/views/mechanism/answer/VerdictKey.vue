@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
+import type { Verdict } from '@rough-gear/core';
+import VerdictRing from '../../../components/verdict/VerdictRing.vue';
+
+/** What the four verdicts mean. */
+const MEANINGS: { verdict: Verdict; means: string }[] = [
+  { verdict: 'enough', means: 'at least the margin this limit wants' },
+  { verdict: 'tight', means: 'does the job, with less than that margin' },
+  { verdict: 'gives way', means: 'does not do the job: under 1×' },
+  { verdict: 'not known', means: 'a figure is missing; it is named' },
+];
+</script>
+
+<template>
+  <Popover class="relative">
+    <PopoverButton class="act min-h-6 text-xs">what the rings mean</PopoverButton>
+    <PopoverPanel class="absolute right-0 z-30 w-64 border border-ink bg-sheet p-3 text-sm">
+      <ul>
+        <li v-for="{ verdict, means } in MEANINGS" :key="verdict" class="flex gap-2 py-0.5">
+          <VerdictRing :verdict="verdict" :size="16" /><span
+            ><b>{{ verdict }}</b
+            >: {{ means }}</span
+          >
+        </li>
+      </ul>
+      <p class="mt-1 text-xs text-second">
+        1× is the job itself. The whisker on a mark goes up to the margin it wants.
+      </p>
+    </PopoverPanel>
+  </Popover>
+</template>

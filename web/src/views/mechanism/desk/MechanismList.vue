@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import IconButton from '../../../components/widgets/IconButton.vue';
+import { showMultiple, type Mechanism, type MechanismResult } from '@rough-gear/core';
+import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
+import { computed } from 'vue';
+import { VueDraggable } from 'vue-draggable-plus';
+import PlanParts from './PlanParts.vue';
+import VerdictRing from '../../../components/verdict/VerdictRing.vue';
+import VerdictWord from '../../../components/verdict/VerdictWord.vue';
+import { usePlan } from '../../../stores/plan.js';
+
+/** The robot's mechanisms with verdict and least multiple; dragged, or moved by keys, into an order. */
+const { results, current } = defineProps<{
+  results: ReadonlyMap<string, MechanismResult>;
+  current: MechanismResult | undefined;
+}>();
+defineEmits<{ add: [] }>();
+
+const plan = usePlan();
+const mechanisms = computed({
+  get: () => [...(plan.document?.mechanisms ?? [])],
+  set: (order: Mechanism[]) => plan.commit([{ at: ['mechanisms'], to: order }]),
+});
+
+const resultOf = (id: string): MechanismResult | undefined => (current?.id === id ? current : results.get(id));
+
+function headlineText(id: string): string {
+  const headline = resultOf(id)?.headline;
+  if (!headline) return '…';
+  if (headline.verdict === 'not known') return '?';
+  return headline.multiple === undefined ? '' : showMultiple(headline.multiple);
+}
+
+function detail(id: string): string {
+  const headline = resultOf(id)?.headline;
+  if (!headline) return '';
+  return headline.verdict === 'enough' && headline.notKnown > 0
+    ? `, ${headline.notKnown} not known`
+    : headline.check
+      ? `: ${headline.name}`
+      : '';
+}
+
+function move(index: number, by: number): void {
+  const order = [...mechanisms.value];
+  const [taken] = order.splice(index, 1);
+  if (!taken || index + by < 0 || index + by > order.length) return;
+  order.splice(index + by, 0, taken);
+  mechanisms.value = order;
+}
+</script>
+
+<template>
+  <nav aria-label="Mechanisms" class="flex min-h-0 flex-col overflow-y-auto">
+    <VueDraggable v-model="mechanisms" tag="ul" handle=".drag" :animation="120">
+      <li
+        v-for="(mechanism, i) in mechanisms"
+        :key="mechanism.id"
+        class="group relative border-b border-hair"
+        :class="current?.id === mechanism.id ? 'bg-sheet' : ''"
+      >
+        <span v-if="current?.id === mechanism.id" class="absolute inset-y-0 left-0 w-1 bg-ink" aria-hidden="true" />
+        <RouterLink
+          :to="{ name: 'mechanism', params: { planId: plan.id, mechanismId: mechanism.id } }"
+          class="grid grid-cols-[14px_1fr_auto] items-center gap-x-3 py-2 pr-3 pl-4 hover:bg-sheet"
+          :aria-current="current?.id === mechanism.id ? 'page' : undefined"
+        >
+          <VerdictRing :verdict="resultOf(mechanism.id)?.headline.verdict ?? 'not known'" />
+          <span
+            class="min-w-0 break-words hyphens-auto"
+            :class="current?.id === mechanism.id ? 'font-semibold' : ''"
+            lang="en"
+            >{{ mechanism.name }}</span
+          >
+          <span class="figures">{{ headlineText(mechanism.id) }}</span>
+          <span class="col-start-2 col-end-4 text-xs">
+            <template v-if="resultOf(mechanism.id)"
+              ><VerdictWord :verdict="resultOf(mechanism.id)!.headline.verdict" /><span class="text-second">{{
+                detail(mechanism.id)
+              }}</span></template
+            >
+            <span v-else class="text-second">looking …</span>
+          </span>
+        </RouterLink>
+        <span class="absolute right-1 bottom-0.5 hidden bg-sheet group-focus-within:flex group-hover:flex">
+          <IconButton :label="`Move ${mechanism.name} up`" :disabled="i === 0" @click="move(i, -1)"
+            ><ArrowUp :size="14"
+          /></IconButton>
+          <IconButton :label="`Move ${mechanism.name} down`" :disabled="i === mechanisms.length - 1" @click="move(i, 1)"
+            ><ArrowDown :size="14"
+          /></IconButton>
+          <span class="drag grid size-6 cursor-grab place-items-center text-second" aria-hidden="true"
+            ><GripVertical :size="14"
+          /></span>
+        </span>
+      </li>
+    </VueDraggable>
+    <button type="button" class="act min-h-9 px-4 text-left" @click="$emit('add')">Add a mechanism</button>
+    <PlanParts />
+  </nav>
+</template>
