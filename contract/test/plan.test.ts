@@ -22,7 +22,7 @@ const typed = (si: number) => ({ si, as: String(si), source: 'typed' });
 /** A wrong document: what is changed, which field is named, and a word of the reason. */
 const WRONG: readonly (readonly [name: string, change: Change, field: string, reason: RegExp])[] = [
   ['another format', { at: at('format'), to: 'other' }, 'format', /must be \[rough-gear-plan\].*other/],
-  ['a later version', { at: at('version'), to: 3 }, 'version', /must be \[2\].*3/],
+  ['a later version', { at: at('version'), to: 4 }, 'version', /must be \[3\].*4/],
   ['no name', { at: at('name') }, 'name', /is required/],
   ['an unknown key', { at: at('colour'), to: 'blue' }, 'colour', /is not allowed/],
   [
@@ -177,6 +177,15 @@ describe('the plan document', () => {
 describe('the published JSON Schema', () => {
   it('is the one that the code makes', async () => {
     expect(JSON.parse(file('docs/plan.schema.json'))).toEqual(JSON.parse(JSON.stringify(await planJsonSchema())));
+  });
+
+  it('writes what occurs often once: under 120 kB, and no field anywhere in full', async () => {
+    const text = file('docs/plan.schema.json');
+    expect(text.length).toBeLessThan(120_000);
+    const { $defs, ...rest } = JSON.parse(text) as { $defs: Record<string, unknown> };
+    expect($defs['positive']).toMatchObject({ properties: { si: { exclusiveMinimum: 0 } } });
+    expect(JSON.stringify(rest)).not.toContain('"maxLength":80,"type":"string"},"from"');
+    expect(await planJsonSchema()).toHaveProperty('$defs.partCopy');
   });
 
   it('takes the demo and refuses what the schema refuses', async () => {

@@ -59,7 +59,7 @@ function broken(path: DcPath, situation: 'starting' | 'working', times: number):
   const torque = force / (drive.motors * lever * train.efficiency) + drive.rotorInertia * lever * a;
   const omega = v * lever;
   const found: string[] = [];
-  if (load.grip !== undefined && force > load.grip) found.push('slip');
+  if (load.traction !== undefined && force > load.traction) found.push('slip');
   if (rope && force > rope.strength / (rope.knotted ? 10 : 5)) found.push('rope');
   found.push(...brokenStages(path, force, omega));
   const moment = flows(path, torque, omega);

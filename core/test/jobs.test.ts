@@ -13,7 +13,7 @@ import {
   MECHANISM_JOBS,
   resolveDcPath,
   roller,
-  shotImpulse,
+  throwImpulse,
   spoolRadius,
   turntable,
   wheelSpeedFor,
@@ -51,7 +51,7 @@ describe('a mechanism of every kind', () => {
     expect(check).toMatchObject({ verdict: 'gives way', there: 'nothing' });
   });
 
-  it.each(['shooter', 'roller', 'turntable', 'grip'] as const)('%s has nothing that falls', (kind) => {
+  it.each(['thrower', 'roller', 'turntable', 'grip'] as const)('%s has nothing that falls', (kind) => {
     expect(resultOf(kind).jobs[0]!.checks.some(({ id }) => id === 'stays-up')).toBe(false);
   });
 
@@ -68,7 +68,7 @@ describe('a mechanism of every kind', () => {
     const [job] = kinds.mechanisms[index]!.jobs;
     const path = resolveDcPath(kinds, kinds.mechanisms[index]!, job!.id);
     const key = {
-      shooter: 'output.flywheelInertia',
+      thrower: 'output.flywheelInertia',
       turntable: 'output.tableInertia',
       arm: 'output.armMass',
       'drive-base': 'output.mass',
@@ -154,11 +154,11 @@ describe('the other loads', () => {
   });
 
   it('a shot: speed, and what it takes from the wheels', () => {
-    const hooded = { shotMass: 0.2, wheelRadius: 0.05, speedShare: 0.5, slip: 0.9, ballInertiaFactor: 0.4 };
+    const hooded = { pieceMass: 0.2, wheelRadius: 0.05, speedShare: 0.5, slip: 0.9, ballInertiaFactor: 0.4 };
     expect(exitSpeed(hooded, 400)).toBeCloseTo(9, 12);
     expect(wheelSpeedFor(hooded, 9)).toBeCloseTo(400, 9);
-    expect(shotImpulse(hooded, 9)).toBeCloseTo(0.7 * 0.05 * 0.2 * 9, 12);
-    expect(shotImpulse({ ...hooded, speedShare: 1 }, 9)).toBeCloseTo(0.05 * 0.2 * 9, 12);
+    expect(throwImpulse(hooded, 9)).toBeCloseTo(0.7 * 0.05 * 0.2 * 9, 12);
+    expect(throwImpulse({ ...hooded, speedShare: 1 }, 9)).toBeCloseTo(0.05 * 0.2 * 9, 12);
   });
 
   it('rollers, turntables, carriages and grips', () => {

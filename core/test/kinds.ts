@@ -25,7 +25,7 @@ export const WISHED: Readonly<Record<MechanismKind, Readonly<Record<string, numb
   lift: { mass: 12, distance: 1, time: 2 },
   arm: { mass: 4, length: 0.8, angle: 1.9, time: 1.5 },
   climb: { mass: 50, distance: 0.7, time: 4 },
-  shooter: { mass: 0.25, exitSpeed: 9, every: 1.5 },
+  thrower: { mass: 0.25, exitSpeed: 9, every: 1.5 },
   roller: { mass: 1.2, distance: 0.35, time: 0.5 },
   turntable: { mass: 6, across: 0.4, angle: 3.14, time: 1.2 },
   carriage: { mass: 2, distance: 0.3, time: 2 },
@@ -45,11 +45,11 @@ export function allKindsPlan(): Plan {
 }
 
 /** What steppers and servos are asked to do: round numbers again. */
-const PULSED: readonly MechanismKind[] = ['turntable', 'carriage', 'lift', 'arm', 'roller', 'drive-base', 'shooter'];
+const PULSED: readonly MechanismKind[] = ['turntable', 'carriage', 'lift', 'arm', 'roller', 'drive-base', 'thrower'];
 const USED: Readonly<Record<ServoUseId, Readonly<Record<string, number>>>> = {
   steering: { mass: 4, width: 0.025, offset: 0.01, angle: 1.05, time: 0.3 },
   brake: { force: 30, length: 0.02, time: 0.3 },
-  gripper: { mass: 0.4, length: 0.08, time: 0.5 },
+  grip: { mass: 0.4, length: 0.08, time: 0.5 },
   leg: { mass: 1.4, length: 0.06, angle: 0.7, time: 0.3 },
   pan: { mass: 0.12, length: 0.03, angle: 2.1, time: 0.5 },
   joint: { mass: 0.3, length: 0.15, angle: 1.5, time: 0.5 },

@@ -43,7 +43,7 @@ const READINGS: readonly (readonly [lever: LeverId, context: LeverContext, value
   ['counterforce', lift, 41.2, 'A spring that takes 41.5 N'],
   ['smaller-drum', lift, 0.0187, 'Drum ⌀ 37 mm'],
   ['stronger-rope', lift, 5130, 'Rope of 5150 N'],
-  ['grip', push, 1.02, 'Tread with a grip of 1.05'],
+  ['better-tread', push, 1.02, 'Tread with a grip of 1.05'],
   ['holder', climb, 2, 'A ratchet on the drum'],
   ['stator-limit', lift, 71, 'A controller of 71 A motor-side'],
   ['stator-limit-down', lift, 44, 'Motor-side limit 44 A'],
@@ -103,7 +103,7 @@ describe('levers', () => {
 
   it('are not there where a mechanism has no such thing', () => {
     expect(LEVERS['less-push'].span(lift)).toBeUndefined();
-    expect(LEVERS.grip.span(lift)).toBeUndefined();
+    expect(LEVERS['better-tread'].span(lift)).toBeUndefined();
     expect(LEVERS.counterforce.span(push)).toBeUndefined();
     expect(LEVERS.holder.span(push)).toBeUndefined();
     expect(LEVERS.holder.span(lift), 'the lift has its ratchet').toBeUndefined();

@@ -15,7 +15,7 @@ import {
   lift,
   resolveDcPath,
   roller,
-  shotImpulse,
+  throwImpulse,
   spoolRadius,
   systemOf,
   turntable,
@@ -219,10 +219,10 @@ describe('a grip, a shot and a spool', () => {
         positive(0.02, 0.2),
         positive(0, 1),
         positive(1, 40),
-        (shotMass, wheelRadius, beta, speed) => {
-          const figures = { shotMass, wheelRadius, slip: 0.9, ballInertiaFactor: beta };
-          expect(shotImpulse({ ...figures, speedShare: 0.5 }, speed)).toBeLessThanOrEqual(
-            shotImpulse({ ...figures, speedShare: 1 }, speed) + 1e-12,
+        (pieceMass, wheelRadius, beta, speed) => {
+          const figures = { pieceMass, wheelRadius, slip: 0.9, ballInertiaFactor: beta };
+          expect(throwImpulse({ ...figures, speedShare: 0.5 }, speed)).toBeLessThanOrEqual(
+            throwImpulse({ ...figures, speedShare: 1 }, speed) + 1e-12,
           );
         },
       ),

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import {
+  PLAN_VERSION,
   evaluateMechanism,
   hornTurn,
   idleShareNeeded,
@@ -60,7 +61,7 @@ function stepPlan({
 }: StepOptions = {}): Plan {
   return {
     format: 'rough-gear-plan',
-    version: 2,
+    version: PLAN_VERSION,
     name: 'table',
     parts: {
       pack: {
@@ -320,7 +321,7 @@ function servoPlan(options: ServoOptions = {}): Plan {
   } = options;
   return {
     format: 'rough-gear-plan',
-    version: 2,
+    version: PLAN_VERSION,
     name: 'fingers',
     parts: {
       pack: {
@@ -380,7 +381,7 @@ function servoPlan(options: ServoOptions = {}): Plan {
         jobs: [
           {
             id: 'hold',
-            kind: 'clamp',
+            kind: 'grip',
             name: 'hold',
             gripForce: q(6),
             angle: q(1),
@@ -411,7 +412,7 @@ function servoPlan(options: ServoOptions = {}): Plan {
               tipWindow: q(0.003),
             },
             stages: [],
-            output: { kind: 'jaw', fingerLength: q(0.1), inertia: q(0.001) },
+            output: { kind: 'grip', fingerLength: q(0.1), inertia: q(0.001) },
           },
         ],
       },

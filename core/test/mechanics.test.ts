@@ -72,7 +72,7 @@ describe('loads', () => {
   it('drive base: rolling, slope and push resist; the tyres carry their share', () => {
     const base = driveBase({ mass: 50, rollingResistance: 0.02, grip: 0.9, drivenShare: 0.6, slope: 0.1, push: 100 });
     expect(base.force(0, 0)).toBeCloseTo(50 * GRAVITY * (Math.sin(0.1) + 0.02 * Math.cos(0.1)) + 100, 9);
-    expect(base.grip).toBeCloseTo(0.9 * 50 * GRAVITY * Math.cos(0.1) * 0.6, 9);
+    expect(base.traction).toBeCloseTo(0.9 * 50 * GRAVITY * Math.cos(0.1) * 0.6, 9);
   });
 });
 

@@ -163,7 +163,7 @@ describe('reach', () => {
   });
 
   it('knows what the tyres carry', () => {
-    expect(reachOf(pathOf(heron, 'drive', 'push'))!.grip).toBeCloseTo(0.9 * 52 * 9.80665, 6);
+    expect(reachOf(pathOf(heron, 'drive', 'push'))!.traction).toBeCloseTo(0.9 * 52 * 9.80665, 6);
   });
 });
 

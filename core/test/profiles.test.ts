@@ -11,7 +11,7 @@ import {
   pullAt,
   resolveDcPath,
   runBy,
-  shotAt,
+  throwAt,
   stopThere,
   trapezoid,
   turntable,
@@ -213,7 +213,7 @@ describe('slow speeds', () => {
 });
 
 describe('a shot', () => {
-  const figures = { shotMass: 0.2, wheelRadius: 0.05, speedShare: 0.5, slip: 0.9, ballInertiaFactor: 0.4 };
+  const figures = { pieceMass: 0.2, wheelRadius: 0.05, speedShare: 0.5, slip: 0.9, ballInertiaFactor: 0.4 };
   const wheels = (inertia: number) =>
     system(flywheel({ inertia, frictionTorque: 0.02, airDrag: 1e-7 }), 1, {
       radius: 1,
@@ -222,14 +222,14 @@ describe('a shot', () => {
     });
 
   it('slows the wheels by its momentum, and more inertia drops less', () => {
-    const shot = shotAt(wheels(0.004), figures, 400);
+    const shot = throwAt(wheels(0.004), figures, 400);
     const turning = 0.004 + 6e-5 * 1.44;
     expect(shot.speedAfter).toBeCloseTo(400 - (0.7 * 0.05 * 0.2 * 9) / turning, 6);
     expect(shot.energy).toBeCloseTo(8.1, 9);
-    expect(shotAt(wheels(0.02), figures, 400).drop).toBeLessThan(shot.drop);
+    expect(throwAt(wheels(0.02), figures, 400).drop).toBeLessThan(shot.drop);
   });
 
   it('never recovers where the wheel cannot reach the speed', () => {
-    expect(shotAt(wheels(0.004), figures, 4000).recovery).toBe(Infinity);
+    expect(throwAt(wheels(0.004), figures, 4000).recovery).toBe(Infinity);
   });
 });

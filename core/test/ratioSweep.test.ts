@@ -83,7 +83,7 @@ describe('The traction limit', () => {
       { ...situationOf(there, 'starting'), acceleration: 0 },
       drivePoint(there.drive, 0).motorCurrent,
     );
-    expect(pull).toBeCloseTo(path.load.grip!, 6);
+    expect(pull).toBeCloseTo(path.load.traction!, 6);
   });
 
   it('is nothing where nothing can slip', () => {

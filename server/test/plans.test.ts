@@ -45,6 +45,15 @@ describe('plans', () => {
     expect((response.body as StoredPlan).document).toEqual(heron);
   });
 
+  it('saved by an earlier version of the program are brought up to date when they are read', async () => {
+    const earlier = JSON.stringify({ ...heron, version: 2 }).replaceAll('"throw"', '"shot"');
+    expect(earlier).toContain('"kind":"shot"');
+    await made.source.query('UPDATE "revision" SET "document" = ? WHERE "planId" = ?', [earlier, id]);
+    expect(((await get(`/api/plans/${id}`)).body as StoredPlan).document).toEqual(heron);
+    expect(((await get(`/api/plans/${id}/revisions/1`)).body as StoredPlan).document).toEqual(heron);
+    expect((await get('/api/plans')).status).toBe(200);
+  });
+
   it('are made empty by name, or from a document', async () => {
     const empty = await request(made.app).post('/api/plans').send({ name: '  Skua ' });
     expect(empty.status).toBe(201);

@@ -43,7 +43,7 @@ describe('panels', () => {
         // Nothing that can be filled in is left without a field.
         // A flywheel holds nothing: its hold is read and never asked.
         const own = Object.keys(figures).filter(
-          (key) => /^(job|output)\./.test(key) && !(kind === 'shooter' && key === 'job.held'),
+          (key) => /^(job|output)\./.test(key) && !(kind === 'thrower' && key === 'job.held'),
         );
         for (const key of own) expect(shown, `${kind}: ${key}`).toContain(key);
       }

@@ -64,7 +64,7 @@ describe('what panels say', () => {
     expect(OUTPUT_FIELDS.arm.note).toMatch(/falls when the power goes/);
     expect(OUTPUT_FIELDS.flywheel.note).toMatch(/guard.*eye protection.*clear zone/);
     expect(OUTPUT_FIELDS.roller.note).toMatch(/fingers/);
-    expect(OUTPUT_FIELDS.jaw.note).toMatch(/lets go/);
+    expect(OUTPUT_FIELDS.grip.note).toMatch(/lets go/);
   });
 
   it('allows more than the positive only for figures that a panel shows', () => {

@@ -25,7 +25,7 @@ import {
   peakEfficiency,
   peakPower,
   settle,
-  shotAt,
+  throwAt,
   thermalFromMass,
   timeToLimit,
   trainOf,
@@ -41,7 +41,7 @@ import {
   type MotorSheet,
   type PackFigures,
   type Run,
-  type ShotFigures,
+  type ThrowFigures,
 } from '@rough-gear/core';
 import type { Got } from './got.js';
 import { REDUCTION } from './reduction.js';
@@ -230,9 +230,9 @@ export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
   'arm-swing': adapter((given: RunGiven & ArmFigures) =>
     runGot(given, 1, arm(given), Math.abs(given.toAngle - given.fromAngle)),
   ),
-  'flywheel-shot': adapter((given: RunGiven & FlywheelFigures & ShotFigures & { targetSpeed: number }) => {
+  'flywheel-shot': adapter((given: RunGiven & FlywheelFigures & ThrowFigures & { targetSpeed: number }) => {
     const system = movingSystem(given, driveOf(given), 1, flywheel(given), { speed: given.targetSpeed });
-    const shot = shotAt(system, given, given.targetSpeed);
+    const shot = throwAt(system, given, given.targetSpeed);
     return {
       spinUpTime: fullEffort(system).time,
       shotSpeed: shot.exitSpeed,
@@ -312,7 +312,7 @@ export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
       },
     ) => {
       const base = driveBase({ ...given, rollingResistance: 0, slope: (given.slopeDegrees * Math.PI) / 180 });
-      const push = base.grip ?? 0;
+      const push = base.traction ?? 0;
       const perAmpere =
         (given.reduction * given.efficiency * given.motor.torqueConstant * given.motors) / given.wheelRadius;
       return { pushAtSlip: push, motorCurrentAtSlip: given.motor.freeCurrent + push / perAmpere };

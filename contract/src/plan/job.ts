@@ -1,14 +1,14 @@
 import type {
-  ClampJob,
+  GripJob,
   ConveyJob,
   HaulJob,
   Job,
   PushJob,
   RaiseJob,
-  ShotJob,
+  ThrowJob,
   SlideJob,
   SprintJob,
-  StepJob,
+  StrideJob,
   SwingJob,
   TurnJob,
 } from '@rough-gear/core';
@@ -68,10 +68,10 @@ const haul = Joi.object<HaulJob, true>({
   time: positive,
   friction: notNegative,
 });
-const shot = Joi.object<ShotJob, true>({
+const throwing = Joi.object<ThrowJob, true>({
   ...common,
-  kind: Joi.string().valid('shot').required(),
-  shotMass: positive,
+  kind: Joi.string().valid('throw').required(),
+  pieceMass: positive,
   exitSpeed: positive,
   time: positive,
   recover: positive,
@@ -101,9 +101,9 @@ const slide = Joi.object<SlideJob, true>({
   push: notNegative,
   friction: notNegative,
 });
-const clamp = Joi.object<ClampJob, true>({
+const grip = Joi.object<GripJob, true>({
   ...common,
-  kind: Joi.string().valid('clamp').required(),
+  kind: Joi.string().valid('grip').required(),
   mass: positive,
   gripForce: positive,
   angle: positive,
@@ -113,16 +113,16 @@ const clamp = Joi.object<ClampJob, true>({
   safety: positive,
 });
 
-const step = Joi.object<StepJob, true>({
+const stride = Joi.object<StrideJob, true>({
   ...common,
-  kind: Joi.string().valid('step').required(),
+  kind: Joi.string().valid('stride').required(),
   mass: positive,
   legsDown: positive,
   angle: positive,
   time: positive,
 });
 
-const KINDS = { sprint, push, raise, swing, haul, shot, convey, turn, slide, clamp, step } satisfies Record<
+const KINDS = { sprint, push, raise, swing, haul, throw: throwing, convey, turn, slide, grip, stride } satisfies Record<
   Job['kind'],
   Joi.ObjectSchema
 >;

@@ -1,12 +1,24 @@
+type Document = Readonly<Record<string, unknown>>;
+
+/** What brings a document of each earlier version to the next one. */
+const STEPS: Readonly<Record<number, (document: Document) => Document>> = { 1: countOwned, 2: nameThingsOnce };
+
 /**
- * Brings an older document up to the present version; what is no plan, or of an unknown version, is given back as it is
- * for the schema to refuse. Version 1 said whether a part is owned; since version 2 it is said how many are.
+ * Brings an older document up to the present version, step by step; what is no plan, or of an unknown version, is given
+ * back as it is for the schema to refuse.
  */
 export function migrate(document: unknown): unknown {
-  return isRecord(document) && document['version'] === 1 ? fromFirst(document) : document;
+  let current = document;
+  while (isRecord(current)) {
+    const step = STEPS[Number(current['version'])];
+    if (!step) break;
+    current = step(current);
+  }
+  return current;
 }
 
-function fromFirst(document: Readonly<Record<string, unknown>>): unknown {
+/** Version 1 said whether a part is owned; since version 2 it is said how many are. */
+function countOwned(document: Document): Document {
   const { parts } = document;
   if (!isRecord(parts)) return { ...document, version: 2 };
   const counted = Object.entries(parts).map(([id, copy]) => {
@@ -17,5 +29,35 @@ function fromFirst(document: Readonly<Record<string, unknown>>): unknown {
   return { ...document, version: 2, parts: Object.fromEntries(counted) as unknown };
 }
 
-const isRecord = (value: unknown): value is Readonly<Record<string, unknown>> =>
+const MECHANISMS: Readonly<Record<string, string>> = { shooter: 'thrower' };
+const JOBS: Readonly<Record<string, string>> = { shot: 'throw', clamp: 'grip', step: 'stride' };
+const OUTPUTS: Readonly<Record<string, string>> = { jaw: 'grip' };
+
+/** Version 2 called one thing by several names (shooter and shot, grip, jaw and clamp, a leg's step); version 3 by one. */
+function nameThingsOnce(document: Document): Document {
+  return { ...document, version: 3, mechanisms: eachOf(document['mechanisms'], mechanism) };
+}
+
+const mechanism = (found: Document): Document => ({
+  ...renamed(found, MECHANISMS),
+  jobs: eachOf(found['jobs'], job),
+  choices: eachOf(found['choices'], (choice) =>
+    isRecord(choice['output']) ? { ...choice, output: renamed(choice['output'], OUTPUTS) } : choice,
+  ),
+});
+
+function job(found: Document): Document {
+  const { shotMass, ...rest } = renamed(found, JOBS);
+  return shotMass === undefined ? rest : { ...rest, pieceMass: shotMass };
+}
+
+const renamed = (found: Document, names: Readonly<Record<string, string>>): Document => {
+  const { kind } = found;
+  return typeof kind === 'string' && Object.hasOwn(names, kind) ? { ...found, kind: names[kind] } : found;
+};
+
+const eachOf = (list: unknown, change: (found: Document) => Document): unknown =>
+  Array.isArray(list) ? list.map((item: unknown) => (isRecord(item) ? change(item) : item)) : list;
+
+const isRecord = (value: unknown): value is Document =>
   typeof value === 'object' && value !== null && !Array.isArray(value);

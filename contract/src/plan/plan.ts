@@ -9,7 +9,7 @@ import {
   type Claim,
   type DrumOutput,
   type FlywheelOutput,
-  type JawOutput,
+  type GripOutput,
   type Job,
   type LegOutput,
   type MatchPlan,
@@ -92,8 +92,8 @@ const carriage = Joi.object<CarriageOutput, true>({
   ends: Joi.string().valid('fixed-free', 'supported', 'fixed-supported', 'fixed'),
   holder,
 });
-const jaw = Joi.object<JawOutput, true>({
-  kind: Joi.string().valid('jaw').required(),
+const grip = Joi.object<GripOutput, true>({
+  kind: Joi.string().valid('grip').required(),
   fingerLength: positive,
   inertia: positive,
 });
@@ -104,7 +104,7 @@ const leg = Joi.object<LegOutput, true>({
   inertia: positive,
 });
 
-const OUTPUTS = { wheels, drum, arm, flywheel, roller, turntable, carriage, jaw, leg } satisfies Record<
+const OUTPUTS = { wheels, drum, arm, flywheel, roller, turntable, carriage, grip, leg } satisfies Record<
   Output['kind'],
   Joi.ObjectSchema
 >;

@@ -1,3 +1,4 @@
+import { choiceAt, mechanismById, type Place } from '../plan/place.js';
 import { currentChoice, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
 
 /** The open design and the keys that lead to it. */
@@ -5,14 +6,11 @@ export interface Design {
   readonly plan: Plan;
   readonly mechanism: Mechanism;
   readonly choice: Choice;
-  readonly choiceAt: readonly (string | number)[];
+  readonly choiceAt: Place;
 }
 
 /** Throws where the plan has no such mechanism. */
 export function designOf(plan: Plan, mechanismId: string): Design {
-  const mechanism = plan.mechanisms.find(({ id }) => id === mechanismId);
-  if (!mechanism) throw new Error(`the plan has no mechanism ${mechanismId}`);
-  const choice = currentChoice(mechanism);
-  const choiceAt = ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice)];
-  return { plan, mechanism, choice, choiceAt };
+  const mechanism = mechanismById(plan, mechanismId);
+  return { plan, mechanism, choice: currentChoice(mechanism), choiceAt: choiceAt(plan, mechanism) };
 }

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import { creepBackSpeed } from '../controller/leastSpeed.js';
 import { judge } from '../evaluate/mechanism.js';
 import { freshId } from '../plan/freshId.js';
@@ -8,7 +9,7 @@ import { motorConstant } from '../motor/constants.js';
 import { freeSpeedAt } from '../motor/peaks.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { ControllerPart, MotorPart } from '../plan/part.js';
-import { dcDriveOf, type Mechanism, type Plan } from '../plan/plan.js';
+import { dcDriveOf, type Plan } from '../plan/plan.js';
 import { operatingAt } from '../powerpath/operating.js';
 import { lacksOf, type DcPath } from '../powerpath/path.js';
 import { resolveDcPath } from '../resolve/resolvePath.js';
@@ -170,7 +171,7 @@ export function candidatesFor(
       ];
       const total = (speed * path.radius) / path.asked.speed;
       const changed = applyChanges(plan, changes);
-      const mechanism = changed.mechanisms.find(({ id }) => id === mechanismId) as Mechanism;
+      const mechanism = mechanismById(changed, mechanismId);
       const tuned = Number.isFinite(total) ? tuneTotal(changed, mechanism, path, total) : undefined;
       found.push({ id: part.name, motor: part, controller, changes: tuned ? [...changes, tuned] : changes });
     }
@@ -201,7 +202,7 @@ export function scoreCard(
 ): readonly CandidateScore[] {
   const measured = candidates.map((candidate) => {
     const changed = applyChanges(plan, candidate.changes);
-    const mechanism = changed.mechanisms.find(({ id }) => id === mechanismId) as Mechanism;
+    const mechanism = mechanismById(changed, mechanismId);
     const path = resolveDcPath(changed, mechanism, jobId);
     return { candidate, path, result: judge(path), numbers: numbersOf(candidate, path) };
   });

@@ -1,8 +1,9 @@
+import { mechanismById } from '../plan/place.js';
 import { headlineOf, judge } from '../evaluate/mechanism.js';
 import type { Verdict } from '../evaluate/verdict.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { ServoCase, ServoGears, ServoPart } from '../plan/part.js';
-import type { Mechanism, Plan } from '../plan/plan.js';
+import type { Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import type { ServoPath } from '../powerpath/servoPath.js';
 import { freshId } from '../plan/freshId.js';
@@ -197,7 +198,7 @@ export function servoScores(
   ];
   const measured = candidates.map((candidate) => {
     const changed = applyChanges(plan, candidate.changes);
-    const mechanism = changed.mechanisms.find((one) => one.id === mechanismId) as Mechanism;
+    const mechanism = mechanismById(changed, mechanismId);
     const path = resolvePath(changed, mechanism, jobId);
     if (path.machine !== 'servo') throw new Error(`${candidate.part.name} is no servo`);
     return { candidate, path, result: judge(path) };

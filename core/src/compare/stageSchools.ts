@@ -1,3 +1,4 @@
+import { mechanismById, choiceAt } from '../plan/place.js';
 import { ladderOf } from '../evaluate/ladder.js';
 import { SITUATIONS, situationOf } from '../limits/situation.js';
 import { torqueBefore } from '../limits/stages/stageLimit.js';
@@ -103,21 +104,17 @@ function teethFor(kind: keyof typeof FEWEST, driver: number, driven: number): re
 
 /** The schools side by side on one stage of a mechanism: every way with the same ratio, on the same job. */
 export function stageWays(plan: Plan, mechanismId: string, jobId: string, stageId: string): readonly StageWay[] {
-  const mechanism = plan.mechanisms.find(({ id }) => id === mechanismId)!;
+  const mechanism = mechanismById(plan, mechanismId);
   const choice = currentChoice(mechanism);
   const index = choice.stages.findIndex(({ id }) => id === stageId);
   const now = choice.stages[index];
   if (!now || !('driver' in now)) return [];
-  const at = ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice)];
+  const at = choiceAt(plan, mechanism);
   return WAYS.flatMap((way): StageWay[] => {
     const kind = way.id.startsWith('gears') ? 'teeth' : way.id.startsWith('chain') ? 'chain' : 'belt';
     const stage = way.make(stageId, ...teethFor(kind, now.driver, now.driven));
     const changed = applyChanges(plan, [{ at: [...at, 'stages', index], to: stage }]);
-    const path = resolvePath(
-      changed,
-      changed.mechanisms.find(({ id }) => id === mechanismId)!,
-      jobId,
-    );
+    const path = resolvePath(changed, mechanismById(changed, mechanismId), jobId);
     const parts = path.stageParts[index]!;
     const least = leastMargin();
     if (!least) return [];

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import { headlineOf, judge } from '../evaluate/mechanism.js';
 import type { Verdict } from '../evaluate/verdict.js';
 import { lagAtOutput, pulseAtOutput } from '../limits/checks/step/resolves.js';
@@ -131,7 +132,7 @@ function rowOf(
   pulleys: number,
 ): StepMachineRow {
   const changed = applyChanges(plan, changes);
-  const mechanism = changed.mechanisms.find((candidate) => candidate.id === mechanismId)!;
+  const mechanism = mechanismById(changed, mechanismId);
   const path = resolvePath(changed, mechanism, jobId);
   if (path.machine !== 'step') throw new Error(`${label} takes no pulses`);
   const result = judge(path);

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import { drivePoint } from '../controller/drivePoint.js';
 import { brakePoint } from '../controller/brakePoint.js';
 import { dayOf } from '../duty/day.js';
@@ -110,7 +111,7 @@ const partsOf = ({ machine, motors, branch }: AnyPath): number =>
 
 /** What n motors and their controllers weigh and still cost: what is owned already costs nothing more. */
 function costOf(plan: Plan, mechanismId: string): Pick<VariantResult, 'mass' | 'price'> {
-  const mechanism = plan.mechanisms.find(({ id }) => id === mechanismId)!;
+  const mechanism = mechanismById(plan, mechanismId);
   const { drive } = currentChoice(mechanism);
   const motors = countOf(drive);
   const parts = partIdsOf(drive).map((id) => plan.parts[id]?.part);

@@ -1,10 +1,11 @@
+import { mechanismById } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import { rewound } from '../motor/rewound.js';
 import type { MotorConstants } from '../motor/constants.js';
 import { motorConstant } from '../motor/constants.js';
 import type { Change } from '../plan/change.js';
 import type { MotorPart } from '../plan/part.js';
-import { dcDriveOf, type Mechanism, type Plan } from '../plan/plan.js';
+import { dcDriveOf, type Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import { constantsOf } from '../sizing/constantsOf.js';
@@ -98,7 +99,7 @@ function motorChanges({ plan, choiceAt }: Design, part: MotorPart): readonly Cha
 function geared(design: Design, changes: readonly Change[], faster: number, regear: boolean): readonly Change[] {
   if (!regear || faster === 1) return changes;
   const plan = applyChanges(design.plan, changes);
-  const mechanism = plan.mechanisms.find(({ id }) => id === design.mechanism.id) as Mechanism;
+  const mechanism = mechanismById(plan, design.mechanism.id);
   const path = resolvePath(plan, mechanism, mechanism.jobs[0]!.id);
   const change = tuneTotal(plan, mechanism, path, path.train.total * faster);
   return change ? [...changes, change] : changes;

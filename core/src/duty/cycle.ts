@@ -3,7 +3,7 @@ import { operatingAt } from '../powerpath/operating.js';
 import { worstHoldingPlace, type DcPath } from '../powerpath/path.js';
 import { drivePoint } from '../controller/drivePoint.js';
 import { supplyForMotorCurrent } from '../controller/currents.js';
-import { shotAt } from '../motion/shot.js';
+import { throwAt } from '../motion/throw.js';
 import { systemOf } from '../motion/system.js';
 
 /** A stretch of time with steady heating. Currents of one motor unless it says otherwise. */
@@ -34,7 +34,7 @@ const AT_REST_BRUSHLESS = 2;
 
 /** The duty of a job from its run. A go that takes longer than the time between two starts makes that time longer. */
 export function cycleOf(path: DcPath, run: Run): Cycle {
-  if (path.shot) return shootingCycle(path, run);
+  if (path.thrown) return throwingCycle(path, run);
   const { asked } = path;
   const work = run.samples.length > 1 ? piecesOf(path, run) : [stalled(path)];
   const holdCurrent = holdCurrentOf(path);
@@ -116,12 +116,12 @@ function piecesOf(path: DcPath, run: Run): readonly Segment[] {
     }));
 }
 
-/** Spin up once; then, shot after shot, back to speed and kept there. */
-function shootingCycle(path: DcPath, run: Run): Cycle {
+/** Spin up once; then, throw after throw, back to speed and kept there. */
+function throwingCycle(path: DcPath, run: Run): Cycle {
   const { drive, asked, load } = path;
   const target = asked.target ?? 0;
-  const shot = shotAt(systemOf(path), path.shot!, target);
-  const recovering = Math.min(shot.recovery, asked.every);
+  const thrown = throwAt(systemOf(path), path.thrown!, target);
+  const recovering = Math.min(thrown.recovery, asked.every);
   const full = drivePoint(drive, target * path.train.total);
   const steady = operatingAt(path, load.force(0, target), target);
   const { torqueConstant, backEmfConstant, freeCurrent } = drive.motor;

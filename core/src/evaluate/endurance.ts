@@ -20,7 +20,7 @@ const AT_REST = Math.SQRT2;
 
 /** `undefined` where a figure is missing. */
 export function enduranceOf(path: DcPath, run: Run | undefined): Endurance | undefined {
-  if (!run || lacksOf(path, [...RUN_NEEDS, 'heat', 'shot']).length > 0) return undefined;
+  if (!run || lacksOf(path, [...RUN_NEEDS, 'heat', 'throw']).length > 0) return undefined;
   const { drive, motor } = path;
   const hottest = motor.type === 'brushless' ? AT_REST : 1;
   const seconds = (current: number) => timeToLimit(drive.motor.resistance, motor.thermal, hottest * current);

@@ -11,4 +11,7 @@ export * from './brakeReach.js';
 export * from './endurance.js';
 export * from './bind.js';
 export * from './wireLoss.js';
+export * from './slowest.js';
+export * from './pulseSums.js';
+export * from './turningRound.js';
 export * from './workingOf.js';

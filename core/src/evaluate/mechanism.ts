@@ -5,7 +5,7 @@ import type { Ladder } from './rung.js';
 import type { LimitId } from '../limits/limit.js';
 import { machineOf } from '../machine/table.js';
 import { SITUATIONS, type SituationId } from '../limits/situation.js';
-import { worstVerdict, type Verdict } from './verdict.js';
+import { worstVerdict, type Verdict, compareVerdicts } from './verdict.js';
 import type { Run } from '../motion/run.js';
 import type { JobKind } from '../plan/job.js';
 import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
@@ -90,6 +90,14 @@ export function judge(path: AnyPath): JobResult {
     ...(run ? { run } : {}),
   };
 }
+
+/** The situation of a job to look at first: the worst, and of equals the one that gives at the least multiple. */
+export const worstSituation = ({ ladders }: Pick<JobResult, 'ladders'>): SituationId =>
+  SITUATIONS.reduce((worst, id) => {
+    const [a, b] = [ladders[worst], ladders[id]];
+    const by = compareVerdicts(b.verdict, a.verdict);
+    return by > 0 || (by === 0 && (b.first?.multiple ?? Infinity) < (a.first?.multiple ?? Infinity)) ? id : worst;
+  });
 
 /** Judges a mechanism over all its jobs. */
 export function evaluateMechanism(plan: Plan, mechanism: Mechanism): MechanismResult {

@@ -24,7 +24,7 @@ export interface Reach {
   /** Where full effort meets the load; absent where it cannot move it. */
   readonly settles?: number;
   /** What the tyres carry. */
-  readonly grip?: number;
+  readonly traction?: number;
 }
 
 /** Output force at a speed of q, and the speed at which nothing is left. */
@@ -35,7 +35,7 @@ interface Envelope {
 
 /** The envelope of a path at full effort; `undefined` where a figure is missing. */
 export function reachOf(path: AnyPath, count = 80): Reach | undefined {
-  if (lacksOf(path, [...FLOW_NEEDS, 'grip']).length > 0) return undefined;
+  if (lacksOf(path, [...FLOW_NEEDS, 'traction']).length > 0) return undefined;
   // A linkage that does not get to the end of the way has no envelope along it.
   if (path.machine === 'servo' && (path.linked === undefined || path.linked.short)) return undefined;
   const { load, asked } = path;
@@ -58,7 +58,7 @@ export function reachOf(path: AnyPath, count = 80): Reach | undefined {
     load: resists,
     wanted: asked.speed,
     ...(settles === undefined ? {} : { settles }),
-    ...(load.grip === undefined ? {} : { grip: load.grip }),
+    ...(load.traction === undefined ? {} : { traction: load.traction }),
   };
 }
 

@@ -1,7 +1,14 @@
 /** enough: at least the wanted margin. tight: at least 1×. gives way: under 1×. not known: a figure is missing. */
 export type Verdict = 'enough' | 'tight' | 'gives way' | 'not known';
 
+/**
+ * How bad a verdict is. What is known to be tight is worse than what is not known: it says more. Lists, headlines, the
+ * situation to open first and the order of finds all go by this one.
+ */
 const SEVERITY: Readonly<Record<Verdict, number>> = { enough: 0, 'not known': 1, tight: 2, 'gives way': 3 };
+
+/** Sorts what is better first: under 0 where `a` is better than `b`. */
+export const compareVerdicts = (a: Verdict, b: Verdict): number => SEVERITY[a] - SEVERITY[b];
 
 /** The verdict of a multiple against the margin wanted; under `floor` it gives way. */
 export function verdictOf(multiple: number, wants: number, floor = 1): Verdict {
@@ -12,7 +19,7 @@ export function verdictOf(multiple: number, wants: number, floor = 1): Verdict {
 /** The worst of some verdicts; `enough` where there are none. */
 export function worstVerdict(verdicts: readonly Verdict[]): Verdict {
   return verdicts.reduce<Verdict>(
-    (worst, verdict) => (SEVERITY[verdict] > SEVERITY[worst] ? verdict : worst),
+    (worst, verdict) => (compareVerdicts(verdict, worst) > 0 ? verdict : worst),
     'enough',
   );
 }

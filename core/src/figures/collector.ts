@@ -1,5 +1,6 @@
 import type { Quantity } from '../plan/quantity.js';
-import type { Figure, Lack, Need, Place } from './figure.js';
+import type { Figure, Lack, Need } from './figure.js';
+import type { Place } from '../plan/place.js';
 import { figureMeta, type FigureName } from './table.js';
 
 /** A value that a rule worked out from other figures, and why. `undefined` where the rule lacks one itself. */

@@ -1,3 +1,4 @@
+import type { Place } from '../plan/place.js';
 import type { Source } from '../plan/quantity.js';
 import type { Dimension } from '../words/dimension.js';
 
@@ -18,7 +19,7 @@ export type Need =
   | 'main breaker'
   | 'train'
   | 'output'
-  | 'grip'
+  | 'traction'
   | 'rope'
   | 'load'
   | 'job'
@@ -28,7 +29,7 @@ export type Need =
   | 'charge'
   | 'start'
   | 'creep'
-  | 'shot'
+  | 'throw'
   | 'settling'
   | 'shaft'
   | 'driver'
@@ -48,9 +49,6 @@ export type Need =
 
 /** The link of the power path a figure, a rung or a check belongs to. */
 export type LinkKind = 'pack' | 'branch' | 'rail' | 'controller' | 'motor' | 'linkage' | 'stage' | 'output' | 'load';
-
-/** Where a figure is kept in the plan, as the keys that lead to it. */
-export type Place = readonly (string | number)[];
 
 /** One input of the computation: its value in SI, what it is, and where it came from. */
 export interface Figure {

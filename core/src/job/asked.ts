@@ -1,5 +1,5 @@
 import type { FigureCollector } from '../figures/collector.js';
-import type { Place } from '../figures/figure.js';
+import type { Place } from '../plan/place.js';
 import type { Asked } from '../load/load.js';
 import type { Job, Profile } from '../plan/job.js';
 

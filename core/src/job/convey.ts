@@ -6,7 +6,7 @@ import type { PowerPath } from '../powerpath/path.js';
 import { add, mul, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
-import type { JobKind } from './kind.js';
+import type { JobKindSpec } from './kind.js';
 import { diameterText, figureText } from './words.js';
 
 /** A roller or conveyor that pulls something along, and may jam. */
@@ -15,7 +15,7 @@ const PULL_SHARE = 0.5;
 
 const uphill = (path: PowerPath): Expression => mul(weightOf(path, 'job.conveyMass'), sin(figureOf(path, 'job.slope')));
 
-export const convey: JobKind<ConveyJob, RollerOutput> = {
+export const convey: JobKindSpec<ConveyJob, RollerOutput> = {
   output: 'roller',
   read: (job, output, at, collect) => {
     const mass = collect.take('job.conveyMass', job.mass, [...at.job, 'mass']);

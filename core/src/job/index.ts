@@ -1,2 +1,2 @@
-export type { JobKind as JobKindSpec } from './kind.js';
+export type { JobKindSpec } from './kind.js';
 export * from './table.js';

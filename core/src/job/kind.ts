@@ -1,5 +1,5 @@
 import type { FigureCollector } from '../figures/collector.js';
-import type { Place } from '../figures/figure.js';
+import type { Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
 import type { Job } from '../plan/job.js';
 import type { Output } from '../plan/plan.js';
@@ -29,7 +29,7 @@ export interface JobTerms {
 }
 
 /** One kind of job: one file each. */
-export interface JobKind<J extends Job = Job, O extends Output = Output> {
+export interface JobKindSpec<J extends Job = Job, O extends Output = Output> {
   readonly output: O['kind'];
   read(job: J, output: O, at: Places, collect: FigureCollector): ResolvedJob;
   /** The figure that mends by being lighter. */

@@ -8,7 +8,7 @@ import { spoolRadius } from '../reduction/spool.js';
 import { add, div, found, mul, neg, pow, sin, sub, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
-import type { JobKind, JobTerms, Places } from './kind.js';
+import type { JobKindSpec, JobTerms, Places } from './kind.js';
 import { diameterText, figureText } from './words.js';
 
 /** What hangs on a rope and a drum: the straight lift, up and down, and the climb. */
@@ -87,7 +87,7 @@ const balanced = (path: PowerPath): Expression =>
 
 const goesDown = (path: PowerPath): boolean => path.job.kind === 'raise' && path.job.direction === 'down';
 
-export const raise: JobKind<RaiseJob, DrumOutput> = {
+export const raise: JobKindSpec<RaiseJob, DrumOutput> = {
   ...common,
   read: (job, output, at, collect) => {
     const { figures, resolved } = readRope(job, output, at, collect);
@@ -107,7 +107,7 @@ export const raise: JobKind<RaiseJob, DrumOutput> = {
   },
 };
 
-export const haul: JobKind<HaulJob, DrumOutput> = {
+export const haul: JobKindSpec<HaulJob, DrumOutput> = {
   ...common,
   read: (job, output, at, collect) => {
     const { figures, resolved } = readRope(job, output, at, collect);

@@ -7,7 +7,7 @@ import { END_FACTOR } from '../reduction/screwLoad.js';
 import { add, mul, num, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
-import type { JobKind } from './kind.js';
+import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
 
 /** A carriage on a lead screw. The screw is a stage: turns become metres there, so that radius is 1. */
@@ -17,7 +17,7 @@ const FRICTION_SHARE = 0.05;
 const alone = (path: PowerPath): Expression =>
   add(mul(weightOf(path, 'job.mass'), sin(figureOf(path, 'job.slope'))), figureOf(path, 'job.slidePush'));
 
-export const slide: JobKind<SlideJob, CarriageOutput> = {
+export const slide: JobKindSpec<SlideJob, CarriageOutput> = {
   output: 'carriage',
   read: (job, output, at, collect) => {
     const mass = collect.take('job.mass', job.mass, [...at.job, 'mass']);

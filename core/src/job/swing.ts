@@ -6,7 +6,7 @@ import type { PowerPath } from '../powerpath/path.js';
 import { add, cos, max, mul, named, neg, num, pow, sub, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
-import type { JobKind } from './kind.js';
+import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
 
 /** An arm swung from one angle to another. */
@@ -38,7 +38,7 @@ function alone(path: PowerPath, place: number): Expression {
   return sub(mul(weightTorque(path), cos(angle)), spring);
 }
 
-export const swing: JobKind<SwingJob, ArmOutput> = {
+export const swing: JobKindSpec<SwingJob, ArmOutput> = {
   output: 'arm',
   read: (job, output, at, collect) => {
     const length = collect.take('output.armLength', output.length, [...at.output, 'length']);

@@ -1,14 +1,14 @@
 import type { FigureCollector } from '../figures/collector.js';
-import type { Job, JobKind as JobKindId } from '../plan/job.js';
+import type { Job, JobKind } from '../plan/job.js';
 import type { MechanismKind, Output } from '../plan/plan.js';
-import { clamp } from './clamp.js';
+import { grip } from './grip.js';
 import { convey } from './convey.js';
-import type { JobKind, Places } from './kind.js';
+import type { JobKindSpec, Places } from './kind.js';
 import type { ResolvedJob } from '../powerpath/resolvedJob.js';
 import { haul, raise } from './rope.js';
-import { shoot } from './shoot.js';
+import { throwPiece } from './throw.js';
 import { slide } from './slide.js';
-import { step } from './step.js';
+import { stride } from './stride.js';
 import { swing } from './swing.js';
 import { turn } from './turn.js';
 import { push, sprint } from './wheels.js';
@@ -20,32 +20,32 @@ const KINDS = {
   raise,
   swing,
   haul,
-  shot: shoot,
+  throw: throwPiece,
   convey,
   turn,
   slide,
-  clamp,
-  step,
-} satisfies { readonly [K in JobKindId]: { readonly output: Output['kind'] } };
+  grip,
+  stride,
+} satisfies { readonly [K in JobKind]: { readonly output: Output['kind'] } };
 
 /** The jobs a kind of mechanism does, the first one first, and what it ends in. */
 export const MECHANISM_JOBS: Readonly<
-  Record<MechanismKind, { readonly jobs: readonly JobKindId[]; readonly output: Output['kind'] }>
+  Record<MechanismKind, { readonly jobs: readonly JobKind[]; readonly output: Output['kind'] }>
 > = {
   'drive-base': { jobs: ['sprint', 'push'], output: 'wheels' },
   lift: { jobs: ['raise'], output: 'drum' },
   arm: { jobs: ['swing'], output: 'arm' },
   climb: { jobs: ['haul'], output: 'drum' },
-  shooter: { jobs: ['shot'], output: 'flywheel' },
+  thrower: { jobs: ['throw'], output: 'flywheel' },
   roller: { jobs: ['convey'], output: 'roller' },
   turntable: { jobs: ['turn'], output: 'turntable' },
   carriage: { jobs: ['slide'], output: 'carriage' },
-  grip: { jobs: ['clamp'], output: 'jaw' },
-  leg: { jobs: ['step'], output: 'leg' },
+  grip: { jobs: ['grip'], output: 'grip' },
+  leg: { jobs: ['stride'], output: 'leg' },
 };
 
 /** What is known of a kind of job. */
-export const jobKindOf = (kind: JobKindId): JobKind => KINDS[kind] as unknown as JobKind;
+export const jobKindOf = (kind: JobKind): JobKindSpec => KINDS[kind] as unknown as JobKindSpec;
 
 /** Reads a job and the output that does it. Throws where the document pairs a job with another kind of output. */
 export function resolveJob(job: Job, output: Output, at: Places, collect: FigureCollector): ResolvedJob {

@@ -4,11 +4,11 @@ import type { TurntableOutput } from '../plan/plan.js';
 import { num } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
-import type { JobKind } from './kind.js';
+import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
 
 /** A turntable turned by an angle. */
-export const turn: JobKind<TurnJob, TurntableOutput> = {
+export const turn: JobKindSpec<TurnJob, TurntableOutput> = {
   output: 'turntable',
   read: (job, output, at, collect) => {
     const travel = collect.take('job.angle', job.angle, [...at.job, 'angle']);

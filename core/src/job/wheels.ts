@@ -6,7 +6,7 @@ import type { PowerPath } from '../powerpath/path.js';
 import { add, cos, mul, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked, readTiming } from './asked.js';
-import type { JobKind, JobTerms, Places } from './kind.js';
+import type { JobKindSpec, JobTerms, Places } from './kind.js';
 import { diameterText, figureText } from './words.js';
 
 /** The two jobs of a drive base: sprint and push. */
@@ -59,7 +59,7 @@ const common = {
   outputDetail: diameterText,
 } as const;
 
-export const sprint: JobKind<SprintJob, WheelsOutput> = {
+export const sprint: JobKindSpec<SprintJob, WheelsOutput> = {
   ...common,
   read: (job, output, at, collect) => {
     const { radius, base } = readWheels(job, output, at, collect);
@@ -70,7 +70,7 @@ export const sprint: JobKind<SprintJob, WheelsOutput> = {
   terms: { ...terms, travel: (path) => figureOf(path, 'job.distance') },
 };
 
-export const push: JobKind<PushJob, WheelsOutput> = {
+export const push: JobKindSpec<PushJob, WheelsOutput> = {
   ...common,
   read: (job, output, at, collect) => {
     const { radius, base } = readWheels(job, output, at, collect);

@@ -11,7 +11,7 @@ export type LeverId =
   | 'counterforce'
   | 'smaller-drum'
   | 'stronger-rope'
-  | 'grip'
+  | 'better-tread'
   | 'holder'
   | 'stator-limit'
   | 'stator-limit-down'

@@ -34,8 +34,8 @@ export interface Situation {
 
 /** The figures a situation's demand rests on. */
 export const SITUATION_NEEDS: Readonly<Record<SituationId, readonly Need[]>> = {
-  starting: ['load', 'output', 'shot', 'job'],
-  working: ['load', 'output', 'shot', 'job'],
+  starting: ['load', 'output', 'throw', 'job'],
+  working: ['load', 'output', 'throw', 'job'],
   holding: ['load', 'output'],
 };
 
@@ -88,7 +88,7 @@ export function demandWorking(path: PowerPath, id: SituationId): Expression {
 
 /** What resists at rest: a wheel's air drag is not there yet. */
 const atRest = (path: PowerPath, place: number): Expression =>
-  path.shot ? figureOf(path, 'output.flywheelFriction') : resistingOf(path, place);
+  path.thrown ? figureOf(path, 'output.flywheelFriction') : resistingOf(path, place);
 
 /** v of a situation as a term. */
 export const speedWorking = (path: PowerPath, id: SituationId): Expression =>

@@ -21,6 +21,6 @@ export function driveBase({ mass, rollingResistance, grip, drivenShare, slope, p
     force: () => resisting,
     holdForce: () => uphill,
     inertia: () => mass,
-    grip: grip * weight * Math.cos(slope) * drivenShare,
+    traction: grip * weight * Math.cos(slope) * drivenShare,
   };
 }

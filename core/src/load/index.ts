@@ -8,5 +8,5 @@ export * from './leg.js';
 export * from './lift.js';
 export * from './load.js';
 export * from './roller.js';
-export * from './shot.js';
+export * from './throw.js';
 export * from './turntable.js';

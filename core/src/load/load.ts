@@ -10,7 +10,7 @@ export interface Load {
   /** Moved inertia seen on q, kg or kg·m². */
   inertia(q: number): number;
   /** The greatest force the tyres carry before they slip; absent where nothing can slip. */
-  readonly grip?: number;
+  readonly traction?: number;
   /** A rope can pull but not push: on the way up its force is never under 0, on the way down never over. */
   readonly rope?: 'up' | 'down';
   /** Places between start and end where the force may be greatest or least, besides the two ends. */
@@ -32,7 +32,7 @@ export interface Asked {
   readonly speed: number;
   /** Acceleration the job needs: typed, else 2·travel/time². */
   readonly acceleration: number;
-  /** Torque or force, besides the load's own, that brings it back after each go: a shot's. */
+  /** Torque or force, besides the load's own, that brings it back after each go: a throw's. */
   readonly recovery?: number;
   /** Slowest speed it must keep steadily; absent where it need not creep. */
   readonly creep?: number;

@@ -1,5 +1,5 @@
+import { choiceAt, type Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
-import { currentChoice } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import type { Lever, LeverContext } from './lever.js';
 import type { LeverId } from '../limits/leverId.js';
@@ -36,11 +36,6 @@ export function roundOutwards(value: number, up: boolean): number {
   return Number(rounded.toPrecision(6));
 }
 
-export const choiceAt = ({ plan, mechanism }: LeverContext) => {
-  const choice = currentChoice(mechanism);
-  return ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice)];
-};
-
-export const driveAt = (context: LeverContext) => [...choiceAt(context), 'drive'];
+export const driveAt = ({ plan, mechanism }: LeverContext): Place => [...choiceAt(plan, mechanism), 'drive'];
 
 export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,3 +1,4 @@
+import { mechanismById, choiceAt, supplyAt } from '../plan/place.js';
 import { digits, show } from '../words/show.js';
 import { GRAVITY } from '../load/gravity.js';
 import type { Change } from '../plan/change.js';
@@ -14,7 +15,7 @@ import { worstHoldingPlace } from '../powerpath/path.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import type { Lever, LeverContext } from './lever.js';
 import type { LeverId } from '../limits/leverId.js';
-import { capital, choiceAt, driveAt, figureLever, roundOutwards } from './leverTools.js';
+import { capital, driveAt, figureLever, roundOutwards } from './leverTools.js';
 import { freshId } from '../plan/freshId.js';
 import { SERVO_LEVERS } from './servoLevers.js';
 import { STAGE_LEVERS } from './stageLevers.js';
@@ -37,7 +38,7 @@ function ratioLever(id: 'deeper' | 'shallower', factor: number, words: string): 
       const change = tuneTotal(plan, mechanism, path, value, factor > 1 ? 'up' : 'down');
       if (!change) return undefined;
       const changed = applyChanges(plan, [change]);
-      const after = changed.mechanisms.find(({ id: same }) => same === mechanism.id)!;
+      const after = mechanismById(changed, mechanism.id);
       const total = resolvePath(changed, after, path.job.id).train.total;
       return { changes: [change], label: `${words} ${digits(total)}:1` };
     },
@@ -117,7 +118,7 @@ const holder: Lever = {
   id: 'holder',
   span: ({ path }) => (path.lifted && path.holder !== 'ratchet' ? { from: 1, to: 2 } : undefined),
   set: (context) => ({
-    changes: [{ at: [...choiceAt(context), 'output', 'holder'], to: 'ratchet' }],
+    changes: [{ at: [...choiceAt(context.plan, context.mechanism), 'output', 'holder'], to: 'ratchet' }],
     label: `A ratchet on the ${jobKindOf(context.path.job.kind).outputTitle.toLowerCase()}`,
   }),
 };
@@ -183,7 +184,7 @@ function breakerAtLeast(context: LeverContext, needed: number): { changes: Chang
   const { plan, path } = context;
   const id = freshId(plan.parts, 'breaker');
   const part = plan.parts[node.breaker]!.part as BreakerPart;
-  const nodeAt = ['supply', plan.supply.indexOf(node)];
+  const nodeAt = supplyAt(plan, node.id);
   const changes: Change[] = [
     {
       at: ['parts', id],
@@ -229,7 +230,7 @@ function wireLever(id: 'thicker-wire' | 'thicker-main', where: 'branch' | 'main'
       const node = nodeOf(context)!;
       const gauge = GAUGES.find((size) => size <= value + 1e-9) ?? thickest;
       const wire = { ...node.wire, gauge: quantityOf(gauge, `${gauge} AWG`) };
-      const change = { at: ['supply', context.plan.supply.indexOf(node), 'wire'], to: wire };
+      const change = { at: [...supplyAt(context.plan, node.id), 'wire'], to: wire };
       return { changes: [change], label: where === 'branch' ? `${gauge} AWG wire` : `${gauge} AWG main wire` };
     },
   };
@@ -294,7 +295,13 @@ export const LEVERS: Readonly<Record<LeverId, Lever>> = {
     (value) => `Rope of ${newtons(value)}`,
     newtons,
   ),
-  grip: figureLever('grip', 'output.grip', 1.6, (value) => `Tread with a grip of ${digits(value)}`, digits),
+  'better-tread': figureLever(
+    'better-tread',
+    'output.grip',
+    1.6,
+    (value) => `Tread with a grip of ${digits(value)}`,
+    digits,
+  ),
   holder,
   'stator-limit': limitLever('stator-limit', 'statorLimit', true),
   'stator-limit-down': limitLever('stator-limit-down', 'statorLimit', false),

@@ -1,6 +1,7 @@
+import { mechanismById } from '../plan/place.js';
 import { evaluateMechanism, type JobResult, type MechanismResult } from '../evaluate/mechanism.js';
 import { applyChanges, type Change } from '../plan/change.js';
-import type { Mechanism, Plan } from '../plan/plan.js';
+import type { Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import { SITUATIONS } from '../limits/situation.js';
 import type { Lever, LeverContext, LeverSetting } from './lever.js';
@@ -25,7 +26,7 @@ const HALVINGS = 14;
 
 /** Yields each mend as it is found, so that a worker can stop between two. */
 export function* findMends(plan: Plan, mechanismId: string, target: Target): Generator<Mend | undefined> {
-  const mechanism = mechanismOf(plan, mechanismId);
+  const mechanism = mechanismById(plan, mechanismId);
   const before = evaluateMechanism(plan, mechanism);
   const path = resolvePath(plan, mechanism, target.jobId);
   const stage = stageOf(path, target);
@@ -39,12 +40,6 @@ export function* findMends(plan: Plan, mechanismId: string, target: Target): Gen
 /** All mends at once. Empty where no single change does it. */
 export function mendsFor(plan: Plan, mechanismId: string, target: Target): readonly Mend[] {
   return [...findMends(plan, mechanismId, target)].filter((mend) => mend !== undefined);
-}
-
-function mechanismOf(plan: Plan, id: string): Mechanism {
-  const found = plan.mechanisms.find((mechanism) => mechanism.id === id);
-  if (!found) throw new Error(`the plan has no mechanism ${id}`);
-  return found;
 }
 
 /** The least setting of a lever that meets the target: a coarse search outwards, then halving. */
@@ -75,7 +70,7 @@ function solve(context: LeverContext, lever: Lever, target: Target): LeverSettin
 
 function meets({ plan, mechanism }: LeverContext, setting: LeverSetting, target: Target): boolean {
   const changed = applyChanges(plan, setting.changes);
-  return metBy(changed, mechanismOf(changed, mechanism.id), target) >= 1;
+  return metBy(changed, mechanismById(changed, mechanism.id), target) >= 1;
 }
 
 /** Looks at the whole mechanism afterwards: a mend that makes anything else give way is none. */
@@ -88,7 +83,7 @@ function judge(
   setting: LeverSetting,
 ): Mend | undefined {
   const changed = applyChanges(plan, setting.changes);
-  const after = evaluateMechanism(changed, mechanismOf(changed, mechanismId));
+  const after = evaluateMechanism(changed, mechanismById(changed, mechanismId));
   if (
     after.jobs.some((job) =>
       [...givingWay(job)].some((item) => !givingWay(before.jobs.find((same) => same.jobId === job.jobId)!).has(item)),

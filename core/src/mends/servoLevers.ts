@@ -1,3 +1,4 @@
+import { supplyAt } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import { currentChoice } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
@@ -14,7 +15,7 @@ function railOf({ plan, mechanism }: LeverContext): { node: RailNode; at: readon
   const { drive } = currentChoice(mechanism);
   if (drive.kind !== 'servo') return undefined;
   const node = railNodeOf(plan, drive.node);
-  return { node, at: ['supply', plan.supply.indexOf(node)] };
+  return { node, at: supplyAt(plan, node.id) };
 }
 
 /** A shorter horn on the servo moves the output less far for more torque. */

@@ -1,3 +1,4 @@
+import { choiceAt } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import type { Change } from '../plan/change.js';
 import { currentChoice } from '../plan/plan.js';
@@ -10,7 +11,7 @@ import { SHAFT_ALLOWABLE, type ShaftMaterial } from '../reduction/shaft.js';
 import { withoutLength } from '../sizing/tuneTotal.js';
 import type { Lever, LeverContext } from './lever.js';
 import type { LeverId } from '../limits/leverId.js';
-import { capital, choiceAt, roundOutwards } from './leverTools.js';
+import { capital, roundOutwards } from './leverTools.js';
 
 /** Ways to change the one stage that gives. */
 
@@ -25,7 +26,9 @@ function stageHere(context: LeverContext): StageHere | undefined {
   const index = stages.findIndex(({ id }) => id === context.stage);
   const stage = stages[index];
   const parts = context.path.stageParts[index];
-  return stage && parts ? { stage, parts, at: [...choiceAt(context), 'stages', index] } : undefined;
+  return stage && parts
+    ? { stage, parts, at: [...choiceAt(context.plan, context.mechanism), 'stages', index] }
+    : undefined;
 }
 
 const toothedHere = (context: LeverContext): (StageHere & { readonly stage: ToothedStage }) | undefined => {

@@ -1,3 +1,4 @@
+import { jobAt } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import { partOf } from '../resolve/resolveSupply.js';
 import { quantityOf } from '../plan/quantityOf.js';
@@ -103,10 +104,9 @@ const gentler: Lever = {
     const { path, plan, mechanism } = context;
     const rounded = roundOutwards(value * path.asked.perCoordinate, false);
     const unit = path.load.unit === 'm' ? 'm/s²' : 'rad/s²';
-    const jobAt = ['mechanisms', plan.mechanisms.indexOf(mechanism), 'jobs', mechanism.jobs.indexOf(path.job)];
     const text = `${digits(rounded)} ${unit}`;
     return {
-      changes: [{ at: [...jobAt, 'acceleration'], to: quantityOf(rounded, text) }],
+      changes: [{ at: [...jobAt(plan, mechanism, path.job.id), 'acceleration'], to: quantityOf(rounded, text) }],
       label: `Speed up with ${text}`,
     };
   },

@@ -82,11 +82,11 @@ function withFlow(system: MotionSystem, q: number, speed: number, point: Flow): 
   } else if (load.rope === 'down') {
     acceleration = -force / mass;
   }
-  const { grip } = load;
-  if (grip !== undefined) {
+  const { traction } = load;
+  if (traction !== undefined) {
     const carried = mass * acceleration + force;
-    if (carried > grip) return { acceleration: (grip - force) / mass, point, slipping: true };
-    if (carried < -grip) return { acceleration: -(grip + force) / mass, point, slipping: true };
+    if (carried > traction) return { acceleration: (traction - force) / mass, point, slipping: true };
+    if (carried < -traction) return { acceleration: -(traction + force) / mass, point, slipping: true };
   }
   return { acceleration, point, slipping: false };
 }

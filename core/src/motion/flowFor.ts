@@ -39,4 +39,5 @@ export function flowFor(
   return { pull: { acceleration, point, slipping: slips(system, mesh) }, multiple };
 }
 
-const slips = ({ load }: MotionSystem, mesh: number): boolean => load.grip !== undefined && Math.abs(mesh) > load.grip;
+const slips = ({ load }: MotionSystem, mesh: number): boolean =>
+  load.traction !== undefined && Math.abs(mesh) > load.traction;

@@ -6,7 +6,7 @@ export * from './fullEffort.js';
 export * from './run.js';
 export * from './runOf.js';
 export * from './settle.js';
-export * from './shot.js';
+export * from './throw.js';
 export * from './stopThere.js';
 export * from './system.js';
 export * from './trapezoid.js';

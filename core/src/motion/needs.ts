@@ -10,7 +10,7 @@ export const RUN_NEEDS: readonly Need[] = [
   'train',
   'output',
   'load',
-  'grip',
+  'traction',
   'job',
 ];
 
@@ -24,7 +24,7 @@ export const STEP_RUN_NEEDS: readonly Need[] = [
   'train',
   'output',
   'load',
-  'shot',
+  'throw',
   'job',
 ];
 
@@ -38,7 +38,7 @@ export const SERVO_RUN_NEEDS: readonly Need[] = [
   'train',
   'output',
   'load',
-  'shot',
+  'throw',
   'job',
 ];
 

@@ -1,3 +1,4 @@
+import { mechanismAt, mechanismById } from './place.js';
 import { applyChanges, type Change } from './change.js';
 import { currentChoice, type Choice, type Mechanism, type Plan } from './plan.js';
 
@@ -17,17 +18,29 @@ export function besideChanges(
   changes: readonly Change[],
   name: string,
 ): readonly Change[] {
-  const m = plan.mechanisms.findIndex(({ id }) => id === mechanismId);
-  const mechanism = plan.mechanisms[m];
-  if (!mechanism) throw new Error(`the plan has no mechanism ${mechanismId}`);
+  const mechanism = mechanismById(plan, mechanismId);
+  const made = currentChoice(mechanismById(applyChanges(plan, changes), mechanismId));
+  return besideChoice(plan, mechanism, { ...made, name: name.slice(0, LONGEST_NAME) }, changes);
+}
+
+/**
+ * A choice put beside those of a mechanism and in force; what `changes` do outside of mechanisms stays. Throws where as
+ * many are kept as there may be.
+ */
+export function besideChoice(
+  plan: Plan,
+  mechanism: Mechanism,
+  made: Choice,
+  changes: readonly Change[],
+): readonly Change[] {
   if (mechanism.choices.length >= MOST_CHOICES)
     throw new Error(`${MOST_CHOICES} choices are kept side by side: remove one first`);
-  const made = currentChoice(applyChanges(plan, changes).mechanisms[m]!);
-  const added: Choice = { ...made, id: freshLetter(mechanism), name: name.slice(0, LONGEST_NAME) };
+  const at = mechanismAt(plan, mechanism.id);
+  const added: Choice = { ...made, id: freshLetter(mechanism) };
   return [
-    ...changes.filter(({ at }) => at[0] !== 'mechanisms'),
-    { at: ['mechanisms', m, 'choices', mechanism.choices.length], to: added },
-    { at: ['mechanisms', m, 'current'], to: added.id },
+    ...changes.filter((change) => change.at[0] !== 'mechanisms'),
+    { at: [...at, 'choices', mechanism.choices.length], to: added },
+    { at: [...at, 'current'], to: added.id },
   ];
 }
 

@@ -3,6 +3,7 @@ export * from './besideChoice.js';
 export * from './change.js';
 export * from './job.js';
 export * from './part.js';
+export * from './place.js';
 export * from './plan.js';
 export * from './quantity.js';
 export * from './stage.js';

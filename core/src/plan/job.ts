@@ -68,10 +68,10 @@ export interface HaulJob extends JobBase {
   readonly friction?: Quantity;
 }
 
-/** Flywheel shooter: spin up within `time`, shoot, be back at speed within `recover`. */
-export interface ShotJob extends JobBase {
-  readonly kind: 'shot';
-  readonly shotMass?: Quantity;
+/** Flywheel thrower: spin up within `time`, throw, be back at speed within `recover`. */
+export interface ThrowJob extends JobBase {
+  readonly kind: 'throw';
+  readonly pieceMass?: Quantity;
   readonly exitSpeed?: Quantity;
   readonly time?: Quantity;
   readonly recover?: Quantity;
@@ -107,8 +107,8 @@ export interface SlideJob extends JobBase {
 }
 
 /** Grip: close on an object and hold it. */
-export interface ClampJob extends JobBase {
-  readonly kind: 'clamp';
+export interface GripJob extends JobBase {
+  readonly kind: 'grip';
   readonly mass?: Quantity;
   readonly gripForce?: Quantity;
   readonly angle?: Quantity;
@@ -120,8 +120,8 @@ export interface ClampJob extends JobBase {
 }
 
 /** Leg joint: carry its share of the robot while it swings by an angle. */
-export interface StepJob extends JobBase {
-  readonly kind: 'step';
+export interface StrideJob extends JobBase {
+  readonly kind: 'stride';
   readonly mass?: Quantity;
   readonly legsDown?: Quantity;
   readonly angle?: Quantity;
@@ -129,5 +129,5 @@ export interface StepJob extends JobBase {
 }
 
 export type Job =
-  StepJob | SprintJob | PushJob | RaiseJob | SwingJob | HaulJob | ShotJob | ConveyJob | TurnJob | SlideJob | ClampJob;
+  StrideJob | SprintJob | PushJob | RaiseJob | SwingJob | HaulJob | ThrowJob | ConveyJob | TurnJob | SlideJob | GripJob;
 export type JobKind = Job['kind'];

@@ -88,8 +88,8 @@ export interface CarriageOutput {
   readonly holder?: Holder;
 }
 
-export interface JawOutput {
-  readonly kind: 'jaw';
+export interface GripOutput {
+  readonly kind: 'grip';
   readonly fingerLength?: Quantity;
   readonly inertia?: Quantity;
 }
@@ -110,7 +110,7 @@ export type Output =
   | RollerOutput
   | TurntableOutput
   | CarriageOutput
-  | JawOutput;
+  | GripOutput;
 
 /** A direct-current drive, brushed or brushless: motors of one part on one gearbox. */
 export interface DcDrive {
@@ -238,7 +238,7 @@ export interface Choice {
 }
 
 export type MechanismKind =
-  'drive-base' | 'lift' | 'arm' | 'climb' | 'shooter' | 'roller' | 'turntable' | 'carriage' | 'grip' | 'leg';
+  'drive-base' | 'lift' | 'arm' | 'climb' | 'thrower' | 'roller' | 'turntable' | 'carriage' | 'grip' | 'leg';
 
 export interface Mechanism {
   readonly id: string;
@@ -251,7 +251,7 @@ export interface Mechanism {
 }
 
 export const PLAN_FORMAT = 'rough-gear-plan';
-export const PLAN_VERSION = 2;
+export const PLAN_VERSION = 3;
 
 /** How a day goes: matches of a length, with rests between. */
 export interface MatchPlan {

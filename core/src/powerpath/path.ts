@@ -78,7 +78,7 @@ export interface PowerPath {
   readonly lifted: boolean;
   /** Present where the output hangs on a rope of known strength. */
   readonly rope?: ResolvedJob['rope'];
-  readonly shot?: ResolvedJob['shot'];
+  readonly thrown?: ResolvedJob['thrown'];
   readonly buckling?: ResolvedJob['buckling'];
   readonly settling?: ResolvedJob['settling'];
   readonly jam?: number;

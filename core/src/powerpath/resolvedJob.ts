@@ -1,5 +1,5 @@
 import type { Asked, Load } from '../load/load.js';
-import type { ShotFigures } from '../load/shot.js';
+import type { ThrowFigures } from '../load/throw.js';
 
 /** The load side of a path: how the output turns into q, what resists, and what is asked. */
 export interface ResolvedJob {
@@ -10,7 +10,7 @@ export interface ResolvedJob {
   readonly load: Load;
   readonly asked: Asked;
   readonly rope?: { readonly strength: number; readonly knotted: boolean };
-  readonly shot?: ShotFigures;
+  readonly thrown?: ThrowFigures;
   readonly buckling?: { readonly diameter: number; readonly length: number; readonly endFactor: number };
   readonly settling?: { readonly window: number; readonly counts: number | undefined; readonly backlash: number };
   /** Something falls when the power goes. */

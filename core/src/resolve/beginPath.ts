@@ -1,5 +1,5 @@
 import { FigureCollector } from '../figures/collector.js';
-import type { Place } from '../figures/figure.js';
+import { choiceAt, jobAt, type Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
 import { resolveJob } from '../job/table.js';
 import type { Job } from '../plan/job.js';
@@ -26,18 +26,16 @@ export interface Begun {
 /** Throws where the mechanism has no such job. */
 export function beginPath(plan: Plan, mechanism: Mechanism, jobId: string, adjust?: Adjust): Begun {
   const choice = currentChoice(mechanism);
-  const jobIndex = mechanism.jobs.findIndex((job) => job.id === jobId);
-  const job = mechanism.jobs[jobIndex];
+  const job = mechanism.jobs.find(({ id }) => id === jobId);
   if (!job) throw new Error(`mechanism ${mechanism.name} has no job ${jobId}`);
-  const mechanismAt = ['mechanisms', plan.mechanisms.indexOf(mechanism)];
   return {
     plan,
     mechanism,
     choice,
     job,
     collect: new FigureCollector(adjust),
-    choiceAt: [...mechanismAt, 'choices', mechanism.choices.indexOf(choice)],
-    jobAt: [...mechanismAt, 'jobs', jobIndex],
+    choiceAt: choiceAt(plan, mechanism),
+    jobAt: jobAt(plan, mechanism, jobId),
   };
 }
 

@@ -1,5 +1,5 @@
 import type { FigureCollector } from '../figures/collector.js';
-import type { Place } from '../figures/figure.js';
+import type { Place } from '../plan/place.js';
 import { LEAST_ERPM } from '../controller/leastSpeed.js';
 import type { ControllerPart, MotorPart, StartStyle } from '../plan/part.js';
 import type { DcDrive, Plan } from '../plan/plan.js';

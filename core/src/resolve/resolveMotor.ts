@@ -6,7 +6,7 @@ import { motorFromSheet } from '../motor/fromSheet.js';
 import { motorFromTurns } from '../motor/fromTurns.js';
 import { continuousCurrent, thermalFromMass, type MotorThermal } from '../motor/heat.js';
 import type { MotorPart } from '../plan/part.js';
-import type { Place } from '../figures/figure.js';
+import type { Place } from '../plan/place.js';
 
 export interface ResolvedMotor {
   readonly constants: MotorConstants;

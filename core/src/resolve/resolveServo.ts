@@ -1,5 +1,6 @@
+import { ifFinite } from '../figures/ifFinite.js';
 import { FigureCollector } from '../figures/collector.js';
-import type { Place } from '../figures/figure.js';
+import { supplyAt, type Place } from '../plan/place.js';
 import type { ServoPart } from '../plan/part.js';
 import { currentChoice, type LinkagePlan, type Mechanism, type Plan, type ServoDrive } from '../plan/plan.js';
 import type { RailNode } from '../plan/supply.js';
@@ -100,7 +101,7 @@ function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoF
       'servo.stallCurrent',
       point.stallCurrent,
       [...pointAt, 'stallCurrent'],
-      { value: known(estimate), why: 'Ts·ω0/(0.6·V): measure it idle, moving and stalled' },
+      { value: ifFinite(estimate), why: 'Ts·ω0/(0.6·V): measure it idle, moving and stalled' },
       key('stallCurrent'),
     );
     return { voltage, stallTorque, freeSpeed, stallCurrent };
@@ -132,11 +133,11 @@ function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoF
     points,
     idleCurrent: collect.take('servo.idleCurrent', part.idleCurrent, [...at, 'idleCurrent']),
     runningCurrent: collect.take('servo.runningCurrent', part.runningCurrent, [...at, 'runningCurrent'], {
-      value: known(RUNNING_SHARE * stall),
+      value: ifFinite(RUNNING_SHARE * stall),
       why: 'a sixth of the stall current: measure it idle, moving and stalled',
     }),
     highestVoltage: collect.take('servo.highestVoltage', part.highestVoltage, [...at, 'highestVoltage'], {
-      value: known(highestPoint),
+      value: ifFinite(highestPoint),
       why: 'that of its highest rating',
     }),
     lowestPoint: Math.min(...points.map(({ voltage }) => voltage)),
@@ -153,9 +154,6 @@ function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoF
     rotorAtHorn: linear ? 0 : rotorAtHorn(rotorInertia, insideRatio),
   };
 }
-
-const known = (value: number): number | undefined => (Number.isFinite(value) ? value : undefined);
-
 /** The rail a servo hangs on. Throws where the node is none. */
 export function railNodeOf(plan: Plan, id: string): RailNode {
   const node = plan.supply.find((candidate) => candidate.id === id);
@@ -167,7 +165,7 @@ type RailFigures = Omit<PathRail, 'servos' | 'budget' | 'others'>;
 
 function readRail(plan: Plan, id: string, pack: PathPack, rest: number, collect: FigureCollector): RailFigures {
   const node = railNodeOf(plan, id);
-  const at = ['supply', plan.supply.indexOf(node)];
+  const at = supplyAt(plan, node.id);
   const source = node.source ?? 'regulator';
   // A rail on the pack has the pack's own volts; a regulator holds its own, full pack or empty.
   const voltage = source === 'pack' ? rest : collect.take('rail.voltage', node.voltage, [...at, 'voltage']);
@@ -183,7 +181,7 @@ function readRail(plan: Plan, id: string, pack: PathPack, rest: number, collect:
     full: source === 'pack' ? pack.full : voltage,
     continuous,
     burst: collect.take('rail.burst', node.burst, [...at, 'burst'], {
-      value: known(continuous),
+      value: ifFinite(continuous),
       why: 'what it gives steadily',
     }),
     resistance: collect.take('rail.resistance', node.resistance, [...at, 'resistance']),
@@ -238,7 +236,7 @@ function readChain(drive: ServoDrive, servo: ServoFigures, at: Place, collect: F
         'chain.error',
         error,
         [...at, i, 'error'],
-        { value: known(own), why: 'half of deadband and play of this servo' },
+        { value: ifFinite(own), why: 'half of deadband and play of this servo' },
         key('error'),
       ),
     };
@@ -269,8 +267,8 @@ const remembered = new WeakMap<Mechanism, Remembered>();
 
 function railServoOf(plan: Plan, mechanism: Mechanism, drive: ServoDrive, voltage: number): RailServo {
   const part = partOf(plan, drive.servo, 'servo');
-  const known = remembered.get(mechanism);
-  if (known?.part === part && known.voltage === voltage) return known.servo;
+  const before = remembered.get(mechanism);
+  if (before?.part === part && before.voltage === voltage) return before.servo;
   const figures = readServo(part, [], new FigureCollector());
   const rating = ratingAt(figures.points, voltage);
   const moving = loadedCurrent(rating, figures.runningCurrent, worstTorqueOf(plan, mechanism, drive));

@@ -1,5 +1,6 @@
+import { ifFinite } from '../figures/ifFinite.js';
 import type { FigureCollector } from '../figures/collector.js';
-import type { Place } from '../figures/figure.js';
+import type { Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
 import { GRAVITY } from '../load/gravity.js';
 import type { Quantity } from '../plan/quantity.js';
@@ -25,7 +26,7 @@ export function resolveStageParts(stage: Stage, index: number, at: Place, collec
   const take: Take = (name, quantity, key, estimate) =>
     collect.take(name, quantity, [...at, ...key], estimate && { source: 'typical', ...estimate }, keyOf(name));
   const optional = (name: FigureName, quantity: Quantity | undefined, key: string[]) =>
-    known(collect.take(name, quantity, [...at, ...key], undefined, keyOf(name)));
+    ifFinite(collect.take(name, quantity, [...at, ...key], undefined, keyOf(name)));
   const base = {
     id: stage.id,
     index,
@@ -58,9 +59,6 @@ type Take = (
   estimate?: { value: number | undefined; why: string; source?: 'typical' | 'estimated' },
 ) => number;
 
-/** What is not a number is no estimate: the figure it rests on is named as missing, and this one with it. */
-const known = (value: number): number | undefined => (Number.isNaN(value) ? undefined : value);
-
 function resolveShaft(
   stage: Stage,
   take: Take,
@@ -81,7 +79,7 @@ function resolveGears(stage: GearStage, take: Take) {
   const { driver, driven, idler } = stage;
   const pitch = take('gear.module', stage.pitch, ['pitch']);
   const face = take('gear.face', stage.face, ['face'], {
-    value: known(TYPICAL_FACE_MODULES * pitch),
+    value: ifFinite(TYPICAL_FACE_MODULES * pitch),
     why: 'ten modules',
   });
   return {
@@ -121,7 +119,7 @@ function resolveChain(stage: ChainStage, take: Take) {
   const size = chainSizeOf(pitch);
   const [small, large] = sorted(driver, driven);
   const wanted = take('chain.centre', stage.centre, ['centre'], {
-    value: known(Math.max(TYPICAL_CENTRE * pitch, 1.2 * runRadius(pitch, driver + driven))),
+    value: ifFinite(Math.max(TYPICAL_CENTRE * pitch, 1.2 * runRadius(pitch, driver + driven))),
     why: 'thirty pitches',
   });
   const length = Number.isNaN(pitch) ? NaN : linksOf(stage, pitch, wanted);
@@ -148,7 +146,7 @@ function resolveChain(stage: ChainStage, take: Take) {
       ['tension'],
       takeUp === 'tensioner'
         ? { value: TENSIONER_PULL, why: 'a light sprung tensioner' }
-        : { value: known(hanging), why: 'the strand’s own weight, hanging 2 % of the span' },
+        : { value: ifFinite(hanging), why: 'the strand’s own weight, hanging 2 % of the span' },
     ),
     strength: take('chain.strength', stage.strength, ['strength'], {
       value: size?.strength,
@@ -166,7 +164,7 @@ function resolveBelt(stage: BeltStage, take: Take) {
   const pitch = take('belt.pitch', stage.pitch, ['pitch']);
   const [small, large] = sorted(driver, driven);
   const wanted = take('belt.centre', stage.centre, ['centre'], {
-    value: known(Math.max(TYPICAL_CENTRE * pitch, 1.2 * runRadius(pitch, driver + driven))),
+    value: ifFinite(Math.max(TYPICAL_CENTRE * pitch, 1.2 * runRadius(pitch, driver + driven))),
     why: 'thirty pitches',
   });
   const length = stage.beltTeeth ?? pitchesAround(pitch, small, large, wanted);
@@ -196,11 +194,11 @@ function resolveBelt(stage: BeltStage, take: Take) {
     idler: stage.idler ?? false,
     ratedPull,
     tension: take('belt.tension', stage.tension, ['tension'], {
-      value: known(ratedPull / 2),
+      value: ifFinite(ratedPull / 2),
       why: 'half the belt’s typical pull',
     }),
     strength: take('belt.strength', stage.strength, ['strength'], {
-      value: known(CORD_OVER_PULL * ratedPull),
+      value: ifFinite(CORD_OVER_PULL * ratedPull),
       why: 'four times the typical pull, glass cord',
     }),
   };

@@ -1,5 +1,5 @@
 import type { FigureCollector } from '../figures/collector.js';
-import type { Place } from '../figures/figure.js';
+import type { Place } from '../plan/place.js';
 import type { ScrewStage, Stage, StageKind, WormStage } from '../plan/stage.js';
 import { screwBackEfficiency, screwEfficiency } from '../reduction/screwEfficiency.js';
 import { selfHolding } from '../reduction/selfHolding.js';

@@ -1,5 +1,6 @@
+import { ifFinite } from '../figures/ifFinite.js';
 import type { FigureCollector } from '../figures/collector.js';
-import type { Place } from '../figures/figure.js';
+import type { Place } from '../plan/place.js';
 import { thermalFromMass } from '../motor/heat.js';
 import type { BoardPart, DriverPart, StepperPart, StepServoPart } from '../plan/part.js';
 import type { Plan, StepDrive } from '../plan/plan.js';
@@ -175,17 +176,16 @@ function resolveStepServo(
   const ratedVoltage = take('ratedVoltage');
   const ratedTorque = take('ratedTorque');
   const ratedSpeed = take('ratedSpeed');
-  const known = (value: number) => (Number.isNaN(value) ? undefined : value);
   const peakTorque = collect.take('stepServo.peakTorque', part.peakTorque, [...at, 'peakTorque'], {
-    value: known(ratedTorque),
+    value: ifFinite(ratedTorque),
     why: 'the rated torque',
   });
   const topSpeed = collect.take('stepServo.topSpeed', part.topSpeed, [...at, 'topSpeed'], {
-    value: known(TOP_OVER_RATED * ratedSpeed),
+    value: ifFinite(TOP_OVER_RATED * ratedSpeed),
     why: '1.3 times the rated speed',
   });
   const rotorInertia = collect.take('stepServo.rotorInertia', part.rotorInertia, [...at, 'rotorInertia'], {
-    value: known(SERVO_INERTIA * ratedTorque),
+    value: ifFinite(SERVO_INERTIA * ratedTorque),
     why: '0.45 kg·cm² for each N·m of rated torque',
   });
   return {

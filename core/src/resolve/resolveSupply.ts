@@ -1,3 +1,4 @@
+import { supplyAt } from '../plan/place.js';
 import type { FigureCollector } from '../figures/collector.js';
 import { CELLS } from '../pack/cells.js';
 import { floorVoltage, fullVoltage, packResistance, packRestVoltage } from '../pack/pack.js';
@@ -71,7 +72,7 @@ function pathToPack(supply: readonly SupplyNode[], from: string): SupplyNode[] {
 
 function resolvePack(plan: Plan, node: PackNode, collect: FigureCollector): PathPack {
   const part: PackPart = partOf(plan, node.part, 'pack');
-  const nodeAt = ['supply', plan.supply.indexOf(node)];
+  const nodeAt = supplyAt(plan, node.id);
   const partAt = ['parts', node.part, 'part'];
   const capacity = collect.takeOptional('pack.capacity', part.capacity, [...partAt, 'capacity']);
   const cell = CELLS[part.chemistry];
@@ -137,7 +138,7 @@ function resolveProtection(
   where: 'main' | 'branch',
   collect: FigureCollector,
 ): PathProtection {
-  const wireAt = ['supply', plan.supply.indexOf(node), 'wire'];
+  const wireAt = [...supplyAt(plan, node.id), 'wire'];
   const gauge = collect.take(`${where}.gauge`, node.wire?.gauge, [...wireAt, 'gauge']);
   const length = collect.take(`${where}.length`, node.wire?.length, [...wireAt, 'length']);
   const connectors = collect.take(`${where}.connectors`, node.wire?.connectors, [...wireAt, 'connectors']);

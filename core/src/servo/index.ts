@@ -1,5 +1,6 @@
 export * from './calibration.js';
 export * from './fourBar.js';
+export * from './inside.js';
 export * from './linked.js';
 export * from './moveTime.js';
 export * from './precision.js';

@@ -1,3 +1,4 @@
+import { choiceAt, mechanismById } from '../plan/place.js';
 import { besideChanges, LONGEST_NAME } from '../plan/besideChoice.js';
 import { digits } from '../words/show.js';
 import { applyChanges, type Change } from '../plan/change.js';
@@ -16,16 +17,13 @@ export type AdoptAs = 'replace' | 'beside';
  * Throws where it shall stand beside as many choices as are kept.
  */
 export function adoptFound(plan: Plan, mechanismId: string, found: Found, as: AdoptAs): readonly Change[] {
-  const m = plan.mechanisms.findIndex(({ id }) => id === mechanismId);
-  const mechanism = plan.mechanisms[m];
-  if (!mechanism) throw new Error(`the plan has no mechanism ${mechanismId}`);
+  const mechanism = mechanismById(plan, mechanismId);
   const name = foundWords(found).slice(0, LONGEST_NAME);
   if (as === 'beside') return besideChanges(plan, mechanismId, found.changes, name);
   const changed = applyChanges(plan, found.changes);
-  const made = currentChoice(changed.mechanisms[m]!);
+  const made = currentChoice(mechanismById(changed, mechanismId));
   const outside = found.changes.filter(({ at }) => at[0] !== 'mechanisms');
-  const c = mechanism.choices.findIndex(({ id }) => id === mechanism.current);
-  const changes: readonly Change[] = [...outside, { at: ['mechanisms', m, 'choices', c], to: { ...made, name } }];
+  const changes: readonly Change[] = [...outside, { at: choiceAt(plan, mechanism), to: { ...made, name } }];
   return [...changes, ...withoutUnused(applyChanges(plan, changes))];
 }
 

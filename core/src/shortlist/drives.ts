@@ -1,3 +1,4 @@
+import { choiceAt } from '../plan/place.js';
 import { freshId } from '../plan/freshId.js';
 import type { Change } from '../plan/change.js';
 import type {
@@ -67,11 +68,7 @@ export function drivesOf(
     mechanism,
     query,
     shelf,
-    driveAt: [
-      ...['mechanisms', plan.mechanisms.indexOf(mechanism)],
-      ...['choices', mechanism.choices.indexOf(choice)],
-      'drive',
-    ],
+    driveAt: [...choiceAt(plan, mechanism), 'drive'],
     ids: {
       motor: freshId(plan.parts, drive.kind === 'servo' ? 'servo' : 'motor'),
       controller: freshId(plan.parts, drive.kind === 'step' ? 'driver' : 'controller'),

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import type { Plan } from '../plan/plan.js';
 import type { Shelved } from '../sizing/proposal.js';
 import { commonOn, usedElsewhere } from '../wants/stockOf.js';
@@ -14,7 +15,7 @@ export function everyCandidate(
   shelf: readonly Shelved[],
   totalsOf: (driveKey: string) => readonly number[],
 ): { readonly front: readonly Found[]; readonly held: number; readonly tried: number } {
-  const mechanism = plan.mechanisms.find(({ id }) => id === query.mechanismId)!;
+  const mechanism = mechanismById(plan, query.mechanismId);
   const common = commonOn(shelf);
   const used = usedElsewhere(plan, mechanism.id);
   const front = new Front<Found>();

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import type { Verdict } from '../evaluate/verdict.js';
 import type { Change } from '../plan/change.js';
 import type { Figures } from '../wants/wants.js';
@@ -38,7 +39,7 @@ export function judgeChanges(
 ): Judged {
   const { plan, mechanism, option } = trial;
   const changed = applyChanges(plan, changes);
-  const there = changed.mechanisms.find(({ id }) => id === mechanism.id)!;
+  const there = mechanismById(changed, mechanism.id);
   const { headline, figures, unknown } = measure(changed, there, jobId, commonHere, used);
   if (headline.verdict === 'gives way')
     return { fell: headline.situation ? `${headline.name}, ${headline.situation}` : headline.name };

@@ -1,3 +1,4 @@
+import { mechanismById, choiceAt } from '../plan/place.js';
 import { applyChanges } from '../plan/change.js';
 import { currentChoice, type Plan } from '../plan/plan.js';
 import type { Part } from '../plan/part.js';
@@ -49,8 +50,7 @@ export function* inTeeth(
   teeth: TeethQuery,
 ): Generator<InTeeth, InTeeth> {
   const changed = applyChanges(plan, found.changes);
-  const m = changed.mechanisms.findIndex(({ id }) => id === query.mechanismId);
-  const mechanism = changed.mechanisms[m]!;
+  const mechanism = mechanismById(changed, query.mechanismId);
   const choice = currentChoice(mechanism);
   const [open, ...kept] = choice.stages;
   const fallen = new Fallen();
@@ -81,7 +81,7 @@ export function* inTeeth(
 
   const common = commonOn(shelf);
   const used = usedElsewhere(plan, query.mechanismId);
-  const at = ['mechanisms', m, 'choices', mechanism.choices.indexOf(choice)];
+  const at = choiceAt(changed, mechanism);
   const { drive } = choice;
   const shaft = drive.kind === 'servo' ? undefined : shaftOf(changed.parts[drive.motor]?.part);
   for (const train of latest.value.trains) {

@@ -1,3 +1,4 @@
+import { mechanismById, choiceAt } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import { idleBecause } from '../evaluate/ladder.js';
 import type { CheckId, CheckRule } from '../limits/check.js';
@@ -73,7 +74,7 @@ function openEfficiency(mechanism: Mechanism): Quantity {
 /** The changes that give an open train this total; its losses are those of the train that is there. */
 export function totalChanges(plan: Plan, mechanism: Mechanism, ratio: number, efficiency: Quantity): readonly Change[] {
   const choice = currentChoice(mechanism);
-  const at = ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice)];
+  const at = choiceAt(plan, mechanism);
   const open: Stage = {
     id: OPEN,
     kind: 'ratio',
@@ -95,7 +96,7 @@ export function trialOf(plan: Plan, mechanism: Mechanism, query: ShortlistQuery,
     ...option.changes,
     ...(open ? totalChanges(plan, mechanism, 1, efficiency) : []),
   ]);
-  const there = changed.mechanisms.find(({ id }) => id === mechanism.id)!;
+  const there = mechanismById(changed, mechanism.id);
   const jobs = there.jobs.map((job) => trialJob(resolvePath(changed, there, job.id)));
   return {
     option,

@@ -1,14 +1,11 @@
+import type { WishMachine } from './wishMachine.js';
 import type { Change } from '../plan/change.js';
 import type { BreakerPart, PackPart, Part } from '../plan/part.js';
 import type { MechanismKind, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import type { MachineKind } from '../powerpath/path.js';
 import { thinnestWire } from '../protection/wire.js';
 import type { ServoUseId } from './servoGuide.js';
 import type { WishValues } from './wish.js';
-
-/** What may be asked for: a motor that takes pulses is a stepper, or a step-driven servo. */
-export type WishMachine = MachineKind | 'step-servo';
 
 /** A kind of mechanism and the numbers that decide, as the person gave them. */
 export interface Wish {

@@ -6,7 +6,8 @@ import type { Proposal, Shelved, Wish } from './proposal.js';
 import { SERVO_USES } from './servoGuide.js';
 import { WISHES, type WishPlan } from './wish.js';
 
-export type { Proposal, Shelved, Wish, WishMachine } from './proposal.js';
+export type { Proposal, Shelved, Wish } from './proposal.js';
+export type { WishMachine } from './wishMachine.js';
 
 /**
  * A first path for a wish, all marked typical, so that the gauge can answer at once. Throws where the shelf has
@@ -19,7 +20,7 @@ export function proposeMechanism(plan: Plan, wish: Wish, shelf: readonly Shelved
 
 /** The same for jobs and an output that are there already. */
 export function proposeFor(plan: Plan, wish: Wish, wished: WishPlan, shelf: readonly Shelved[]): Proposal {
-  switch (wish.machine ?? (wish.kind === 'leg' ? 'servo' : 'dc')) {
+  switch (wish.machine ?? WISHES[wish.kind].machine) {
     case 'dc':
       return proposeDc(plan, wish, wished, shelf);
     case 'step':

@@ -1,9 +1,11 @@
-import { freshLetter, MOST_CHOICES } from '../plan/besideChoice.js';
+import { mechanismById } from '../plan/place.js';
+import { besideChoice, MOST_CHOICES } from '../plan/besideChoice.js';
 import { situationOf } from '../limits/situation.js';
 import { applyChanges, type Change } from '../plan/change.js';
-import { currentChoice, type Choice, type Plan } from '../plan/plan.js';
+import { currentChoice, type Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
-import type { Shelved, WishMachine } from './proposal.js';
+import type { Shelved } from './proposal.js';
+import type { WishMachine } from './wishMachine.js';
 import { proposeFor } from './propose.js';
 
 /**
@@ -16,9 +18,7 @@ export function proposeChoice(
   machine: WishMachine,
   shelf: readonly Shelved[],
 ): readonly Change[] {
-  const at = plan.mechanisms.findIndex(({ id }) => id === mechanismId);
-  const mechanism = plan.mechanisms[at];
-  if (!mechanism) throw new Error(`the plan has no mechanism ${mechanismId}`);
+  const mechanism = mechanismById(plan, mechanismId);
   if (mechanism.choices.length >= MOST_CHOICES)
     throw new Error(`${MOST_CHOICES} choices are kept side by side: remove one first`);
   const choice = currentChoice(mechanism);
@@ -36,12 +36,6 @@ export function proposeChoice(
   };
   const proposed = proposeFor(plan, { kind: mechanism.kind, name: mechanism.name, values: {}, machine }, wished, shelf);
   const changed = applyChanges(plan, proposed.changes);
-  const made = changed.mechanisms.find(({ id }) => id === proposed.id)!;
-  const id = freshLetter(mechanism);
-  const added: Choice = { ...currentChoice(made), id };
-  return [
-    ...proposed.changes.filter((change) => change.at[0] !== 'mechanisms'),
-    { at: ['mechanisms', at, 'choices', mechanism.choices.length], to: added },
-    { at: ['mechanisms', at, 'current'], to: id },
-  ];
+  const made = mechanismById(changed, proposed.id);
+  return besideChoice(plan, mechanism, currentChoice(made), proposed.changes);
 }

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import { evaluateMechanism } from '../evaluate/mechanism.js';
 import { CELLS } from '../pack/cells.js';
 import { applyChanges, type Change } from '../plan/change.js';
@@ -111,7 +112,7 @@ function newRail(plan: Plan, id: string, shelf: readonly Shelved[]): { node: str
 /** Whether neither torque nor time is wanting in any job. */
 function does(plan: Plan, { id, changes }: Proposal): boolean {
   const changed = applyChanges(plan, changes);
-  const mechanism = changed.mechanisms.find((candidate) => candidate.id === id)!;
+  const mechanism = mechanismById(changed, id);
   return evaluateMechanism(changed, mechanism).jobs.every(
     (job) =>
       job.checks.find((check) => check.id === 'in-time')?.verdict !== 'gives way' &&

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import type { CheckId } from '../limits/check.js';
 import { evaluateMechanism } from '../evaluate/mechanism.js';
@@ -148,7 +149,7 @@ function stepProposal(
 /** What is wanting in any job: torque, or only what a better board would mend. */
 function doneBy(plan: Plan, { id, changes }: Proposal): 'all' | 'pulses' | 'no torque' {
   const changed = applyChanges(plan, changes);
-  const mechanism = changed.mechanisms.find((candidate) => candidate.id === id)!;
+  const mechanism = mechanismById(changed, id);
   const { jobs } = evaluateMechanism(changed, mechanism);
   const well = (check: CheckId): boolean =>
     jobs.every((job) => (job.checks.find((one) => one.id === check)?.verdict ?? 'enough') === 'enough');

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import { drivePoint } from '../controller/drivePoint.js';
 import { judge } from '../evaluate/mechanism.js';
 import { forceOf } from '../limits/electric/electricLimit.js';
@@ -45,8 +46,7 @@ export function* sweepMechanism(
   high: number,
   count: number,
 ): Generator<RatioPoint> {
-  const m = plan.mechanisms.findIndex(({ id }) => id === mechanismId);
-  const mechanism = plan.mechanisms[m]!;
+  const mechanism = mechanismById(plan, mechanismId);
   const path = resolvePath(plan, mechanism, jobId);
   let before = 0;
   for (let i = 0; i < count; i++) {
@@ -54,7 +54,7 @@ export function* sweepMechanism(
     const change = tuneTotal(plan, mechanism, path, wanted);
     if (!change) return;
     const changed = applyChanges(plan, [change]);
-    const tuned = resolvePath(changed, changed.mechanisms[m]!, jobId);
+    const tuned = resolvePath(changed, mechanismById(changed, mechanismId), jobId);
     const { total } = tuned.train;
     if (!Number.isFinite(total) || total === before) continue;
     before = total;
@@ -164,8 +164,8 @@ function plateauAround(points: readonly RatioPoint[], fastest: RatioPoint): read
  * `undefined` where nothing slips, or a figure is missing.
  */
 export function tractionTotal(path: AnyPath): number | undefined {
-  if (path.machine !== 'dc' || path.load.grip === undefined) return undefined;
-  const needs = ['motor', 'pack', 'wiring', 'controller', 'train', 'output', 'grip', 'load'] as const;
+  if (path.machine !== 'dc' || path.load.traction === undefined) return undefined;
+  const needs = ['motor', 'pack', 'wiring', 'controller', 'train', 'output', 'traction', 'load'] as const;
   if (lacksOf(path, needs).length > 0) return undefined;
   const one = withTotal(path, 1);
   const pull = forceOf(
@@ -173,7 +173,7 @@ export function tractionTotal(path: AnyPath): number | undefined {
     { ...situationOf(one, 'starting'), acceleration: 0 },
     drivePoint(one.drive, 0).motorCurrent,
   );
-  return pull > 0 ? path.load.grip / pull : undefined;
+  return pull > 0 ? path.load.traction / pull : undefined;
 }
 
 /** Two schools of choosing a total, each with its reasons. Neither is right for every mechanism. */

@@ -18,7 +18,7 @@ import {
 } from './wish.js';
 
 /** A use of a servo, and the kind of mechanism it becomes. */
-export interface ServoUse extends WishKind {
+export interface ServoUse extends Omit<WishKind, 'machine'> {
   readonly kind: MechanismKind;
 }
 
@@ -76,8 +76,8 @@ function braking(values: WishValues): WishPlan {
   return {
     jobs: [
       {
-        id: 'clamp',
-        kind: 'clamp',
+        id: 'grip',
+        kind: 'grip',
         name: 'Brake',
         gripForce: force,
         angle,
@@ -85,7 +85,7 @@ function braking(values: WishValues): WishPlan {
         ...timing(values),
       },
     ],
-    output: { kind: 'jaw', fingerLength: length },
+    output: { kind: 'grip', fingerLength: length },
     behind: [],
     shaftSpeed: speed,
     power: force.si * length.si * speed,
@@ -93,13 +93,13 @@ function braking(values: WishValues): WishPlan {
   };
 }
 
-function gripping(values: WishValues): WishPlan {
+function gripWish(values: WishValues): WishPlan {
   const [mass, fingerLength] = [need(values, 'mass'), need(values, 'length')];
   const angle = typicalOf(60 * DEGREE, '60°');
   const speed = angle.si / need(values, 'time').si;
   return {
-    jobs: [{ id: 'clamp', kind: 'clamp', name: 'Hold', mass, angle, held: typicalOf(30, '30 s'), ...timing(values) }],
-    output: { kind: 'jaw', fingerLength },
+    jobs: [{ id: 'grip', kind: 'grip', name: 'Hold', mass, angle, held: typicalOf(30, '30 s'), ...timing(values) }],
+    output: { kind: 'grip', fingerLength },
     behind: [],
     shaftSpeed: speed,
     power: gripForceFor(mass.si, 5, 2, 0.6) * fingerLength.si * speed,
@@ -156,7 +156,7 @@ const USES = {
     ],
     plan: braking,
   },
-  gripper: { ...WISHES.grip, kind: 'grip', title: 'Gripper', plan: gripping },
+  grip: { ...WISHES.grip, kind: 'grip', title: 'Grip', plan: gripWish },
   leg: { ...WISHES.leg, kind: 'leg' },
   pan: {
     kind: 'turntable',

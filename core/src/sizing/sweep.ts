@@ -33,10 +33,22 @@ export function rulerSpan(total: number): readonly [low: number, high: number] {
 
 /** Runs the job at log-spaced totals, one a step, so that a worker can stop between two. */
 export function* sweepRatios(path: AnyPath, low: number, high: number, count: number): Generator<SweepPoint> {
-  // A servo's linkage belongs to its reduction: there is nothing to sweep it over.
-  if (path.machine === 'servo') return;
-  const at = path.machine === 'dc' ? dcSweep(path) : stepSweep(path);
+  const at = sweepOf(path);
+  if (!at) return;
   for (let i = 0; i < count; i++) yield at(low * (high / low) ** (i / (count - 1)));
+}
+
+/** What a total makes of a path; `undefined` where there is nothing to sweep. */
+function sweepOf(path: AnyPath): ((total: number) => SweepPoint) | undefined {
+  switch (path.machine) {
+    case 'dc':
+      return dcSweep(path);
+    case 'step':
+      return stepSweep(path);
+    case 'servo':
+      // Its linkage belongs to its reduction.
+      return undefined;
+  }
 }
 
 function dcSweep(path: DcPath): (total: number) => SweepPoint {

@@ -1,3 +1,4 @@
+import { choiceAt } from '../plan/place.js';
 import type { Change } from '../plan/change.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import { digits } from '../words/show.js';
@@ -34,14 +35,7 @@ export function tuneTotal(
   const choice = currentChoice(mechanism);
   const index = choice.stages.indexOf(stage);
   const others = path.train.total / path.train.stages[index]!.ratio;
-  const at = [
-    'mechanisms',
-    plan.mechanisms.indexOf(mechanism),
-    'choices',
-    mechanism.choices.indexOf(choice),
-    'stages',
-    index,
-  ];
+  const at = [...choiceAt(plan, mechanism), 'stages', index];
   const ratio = wanted / others;
   if (!Number.isFinite(ratio)) return undefined;
   if (stage.kind === 'ratio' || stage.kind === 'planetary') {

@@ -1,8 +1,9 @@
+import type { WishMachine } from './wishMachine.js';
 import type { Dimension } from '../words/dimension.js';
 import { digits, show } from '../words/show.js';
 import { GRAVITY } from '../load/gravity.js';
 import { gripForceFor } from '../load/grip.js';
-import { HOODED } from '../load/shot.js';
+import { HOODED } from '../load/throw.js';
 import type { Job } from '../plan/job.js';
 import type { MechanismKind, Output } from '../plan/plan.js';
 import type { Quantity } from '../plan/quantity.js';
@@ -40,6 +41,8 @@ export interface WishKind {
   readonly says: string;
   readonly name: string;
   readonly fields: readonly WishField[];
+  /** What turns such a thing as a rule. */
+  readonly machine: WishMachine;
   plan(values: WishValues): WishPlan;
 }
 
@@ -153,12 +156,12 @@ const SLIP = 0.9;
 const SPIN_UP = 2;
 const WHEEL_INERTIA = 0.004;
 
-function shooting(values: WishValues): WishPlan {
-  const [shotMass, exitSpeed, every] = [need(values, 'mass'), need(values, 'exitSpeed'), need(values, 'every')];
+function throwerWish(values: WishValues): WishPlan {
+  const [pieceMass, exitSpeed, every] = [need(values, 'mass'), need(values, 'exitSpeed'), need(values, 'every')];
   const target = exitSpeed.si / (HOODED * SLIP * WHEEL);
-  const impulse = WHEEL * shotMass.si * exitSpeed.si;
+  const impulse = WHEEL * pieceMass.si * exitSpeed.si;
   return {
-    jobs: [{ id: 'shot', kind: 'shot', name: 'Throw', shotMass, exitSpeed, every, time: typicalOf(SPIN_UP, '2 s') }],
+    jobs: [{ id: 'throw', kind: 'throw', name: 'Throw', pieceMass, exitSpeed, every, time: typicalOf(SPIN_UP, '2 s') }],
     output: {
       kind: 'flywheel',
       radius: millimetres(WHEEL),
@@ -230,15 +233,13 @@ function sliding(values: WishValues): WishPlan {
 
 const CLOSING = 40;
 
-function gripping(values: WishValues): WishPlan {
+function gripWish(values: WishValues): WishPlan {
   const [mass, fingerLength] = [need(values, 'mass'), need(values, 'length')];
   const angle = (CLOSING * Math.PI) / 180;
   const speed = angle / need(values, 'time').si;
   return {
-    jobs: [
-      { id: 'clamp', kind: 'clamp', name: 'Hold', mass, angle: typicalOf(angle, `${CLOSING}°`), ...timing(values) },
-    ],
-    output: { kind: 'jaw', fingerLength },
+    jobs: [{ id: 'grip', kind: 'grip', name: 'Hold', mass, angle: typicalOf(angle, `${CLOSING}°`), ...timing(values) }],
+    output: { kind: 'grip', fingerLength },
     behind: [],
     shaftSpeed: 1.5 * speed,
     power: gripForceFor(mass.si, 5, 2, 0.6) * fingerLength.si * speed,
@@ -255,8 +256,8 @@ function stepping(values: WishValues): WishPlan {
   return {
     jobs: [
       {
-        id: 'step',
-        kind: 'step',
+        id: 'stride',
+        kind: 'stride',
         name: 'Step',
         mass,
         angle,
@@ -289,6 +290,7 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
       EVERY,
       { key: 'push', label: 'push with', dimension: 'force', hint: '0.4 of its weight, typical', optional: true },
     ],
+    machine: 'dc',
     plan: driving,
   },
   lift: {
@@ -296,6 +298,7 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     says: 'raises a load on a rope or slide',
     name: 'Lift',
     fields: [MASS('what: the load', '20 kg'), FAR('1.35 m'), TIME('1.6 s'), EVERY],
+    machine: 'dc',
     plan: (values) => lifting(values, 'raise', 'Raise', heavier(values) ? 0.022 : 0.012),
   },
   arm: {
@@ -309,6 +312,7 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
       TIME('1.2 s'),
       EVERY,
     ],
+    machine: 'dc',
     plan: swinging,
   },
   climb: {
@@ -321,9 +325,10 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
       TIME('4 s'),
       { ...EVERY, hint: 'once a match, typical' },
     ],
+    machine: 'dc',
     plan: (values) => lifting(values, 'haul', 'Haul', heavier(values) ? 0.02 : 0.01),
   },
-  shooter: {
+  thrower: {
     title: 'Thrower',
     says: 'a flywheel throws pieces',
     name: 'Thrower',
@@ -332,13 +337,15 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
       { key: 'exitSpeed', label: 'leaves at', dimension: 'velocity', hint: '9 m/s' },
       { key: 'every', label: 'one every', dimension: 'time', hint: '1.5 s' },
     ],
-    plan: shooting,
+    machine: 'dc',
+    plan: throwerWish,
   },
   roller: {
     title: 'Roller, conveyor',
     says: 'pulls pieces along',
     name: 'Roller',
     fields: [MASS('what: one piece', '1.2 kg'), FAR('0.35 m'), TIME('0.5 s'), EVERY],
+    machine: 'dc',
     plan: conveying,
   },
   turntable: {
@@ -352,6 +359,7 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
       TIME('1 s'),
       EVERY,
     ],
+    machine: 'dc',
     plan: turning,
   },
   carriage: {
@@ -359,6 +367,7 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     says: 'a nut on a lead screw',
     name: 'Carriage',
     fields: [MASS('what: moves', '2 kg'), FAR('0.3 m'), TIME('2 s'), EVERY],
+    machine: 'dc',
     plan: sliding,
   },
   grip: {
@@ -371,7 +380,8 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
       TIME('0.4 s'),
       EVERY,
     ],
-    plan: gripping,
+    machine: 'dc',
+    plan: gripWish,
   },
   leg: {
     title: 'Leg joint',
@@ -383,6 +393,7 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
       ANGLE('40°'),
       TIME('0.3 s'),
     ],
+    machine: 'servo',
     plan: stepping,
   },
 };

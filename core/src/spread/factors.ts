@@ -20,7 +20,7 @@ export const SPREAD_WORDS: Readonly<Record<SpreadFactor, { readonly name: string
 const MASSES: readonly FigureName[] = [
   'job.mass',
   'job.payload',
-  'job.shotMass',
+  'job.pieceMass',
   'job.conveyMass',
   'job.gripMass',
   'output.mass',

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { RevisionSummary, StoredPlan } from '@rough-gear/contract';
+import { migrate } from '@rough-gear/contract/migrate';
 import type { Plan } from '@rough-gear/core';
 import { IsNull, Not, type DataSource, type EntityManager } from 'typeorm';
 import { PlanEntity, RevisionEntity, type PlanRow } from '../db/entities.js';
@@ -96,12 +97,12 @@ export class PlanStore {
 
   async revision(id: string, revision: number): Promise<StoredPlan | undefined> {
     const row = await this.source.getRepository(RevisionEntity).findOneBy({ planId: id, revision });
-    return row ? { id, revision, savedAt: row.savedAt, document: JSON.parse(row.document) as Plan } : undefined;
+    return row ? { id, revision, savedAt: row.savedAt, document: readDocument(row.document) } : undefined;
   }
 
   private async stored(manager: EntityManager, { id, revision, savedAt }: PlanRow): Promise<StoredPlan> {
     const row = await manager.findOneByOrFail(RevisionEntity, { planId: id, revision });
-    return { id, revision, savedAt, document: JSON.parse(row.document) as Plan };
+    return { id, revision, savedAt, document: readDocument(row.document) };
   }
 
   private async write(manager: EntityManager, id: string, revision: number, document: Plan): Promise<StoredPlan> {
@@ -116,3 +117,6 @@ export class PlanStore {
     return { id, revision, savedAt, document };
   }
 }
+
+/** A stored document as this version of the program knows it: what was saved by an earlier one is brought up to date. */
+const readDocument = (text: string): Plan => migrate(JSON.parse(text)) as Plan;

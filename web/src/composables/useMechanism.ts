@@ -4,7 +4,9 @@ import {
   evaluateMechanism,
   resolvePath,
   SITUATIONS,
+  worstSituation,
   type AnyPath,
+  type JobResult,
   type Change,
   type Choice,
   type DcDrive,
@@ -13,7 +15,6 @@ import {
   type ServoPath,
   type StepDrive,
   type StepPath,
-  type JobResult,
   type Mechanism,
   type MechanismResult,
   type Plan,
@@ -143,15 +144,4 @@ export function useServoMechanism() {
     drive: computed(() => context.choice.value.drive as ServoDrive),
     driveAt: computed(() => [...context.choiceAt.value, 'drive']),
   };
-}
-
-/** The situation to open first: the worst, and of equals the one that gives at the least multiple. */
-export function worstSituation(job: JobResult): SituationId {
-  const severity = { enough: 0, 'not known': 1, tight: 2, 'gives way': 3 } as const;
-  return [...SITUATIONS].sort((a, b) => {
-    const [x, y] = [job.ladders[a], job.ladders[b]];
-    return (
-      severity[y.verdict] - severity[x.verdict] || (x.first?.multiple ?? Infinity) - (y.first?.multiple ?? Infinity)
-    );
-  })[0]!;
 }

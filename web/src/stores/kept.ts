@@ -1,3 +1,4 @@
+import { migrate } from '@rough-gear/contract/migrate';
 import type { Plan } from '@rough-gear/core';
 
 /** A plan as the browser keeps it: what the server had, and what it has not got yet. */
@@ -15,7 +16,10 @@ const key = (planId: string): string => `${PREFIX}${planId}`;
 export function readKept(planId: string, storage: Storage = localStorage): Kept | undefined {
   try {
     const text = storage.getItem(key(planId));
-    return text === null ? undefined : (JSON.parse(text) as Kept);
+    if (text === null) return undefined;
+    const kept = JSON.parse(text) as Kept;
+    // Kept by an earlier version of the program, perhaps.
+    return { ...kept, document: migrate(kept.document) as Plan };
   } catch {
     return undefined;
   }

@@ -53,7 +53,7 @@ export function dcLinks(path: DcPath, by: Judged): readonly Link[] {
 }
 
 function flowOf(path: DcPath): Operating | undefined {
-  const lacks = lacksOf(path, [...SITUATION_NEEDS.working, 'shot', 'motor', 'pack', 'wiring', 'controller', 'train']);
+  const lacks = lacksOf(path, [...SITUATION_NEEDS.working, 'throw', 'motor', 'pack', 'wiring', 'controller', 'train']);
   if (lacks.length > 0) return undefined;
   const working = situationOf(path, 'working');
   return operatingAt(path, working.demand, working.speed);

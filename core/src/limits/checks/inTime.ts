@@ -36,7 +36,7 @@ export const inTime: CheckRule = {
     'supply-limit',
     'stator-limit',
     'counterforce',
-    'grip',
+    'better-tread',
     'parallel',
     'spring',
     'brake-limit',

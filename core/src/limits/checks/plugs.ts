@@ -36,7 +36,7 @@ function plugCheck(where: 'main' | 'branch', words: Pick<CheckRule<AnyPath>, 'id
   return {
     ...words,
     link: 'branch',
-    needs: [...FLOW_NEEDS, 'shot'],
+    needs: [...FLOW_NEEDS, 'throw'],
     run: false,
     levers: ['deeper', 'motors', 'lighter', 'longer', 'less-push'],
     applies: (path) => path[where]?.connectorRated !== undefined,

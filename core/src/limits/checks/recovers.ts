@@ -1,5 +1,5 @@
 import { show } from '../../words/show.js';
-import { shotAt } from '../../motion/shot.js';
+import { throwAt } from '../../motion/throw.js';
 import { systemOf } from '../../motion/system.js';
 import { div, found, named } from '../../worked/expression.js';
 import { figureOf } from '../../terms/pathTerms.js';
@@ -7,32 +7,32 @@ import type { DcPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
 import { RUN_NEEDS } from '../../motion/needs.js';
 
-/** Is the wheel back at speed before the next shot wants it? */
+/** Is the wheel back at speed before the next throw wants it? */
 export const recovers: CheckRule<DcPath> = {
   id: 'recovers',
   name: 'back at speed',
   link: 'load',
-  needs: ['shot', ...RUN_NEEDS],
+  needs: ['throw', ...RUN_NEEDS],
   run: false,
   levers: ['shallower', 'deeper', 'motors', 'more-inertia', 'lighter', 'less-often', 'supply-limit', 'stator-limit'],
-  applies: (path) => path.shot !== undefined,
+  applies: (path) => path.thrown !== undefined,
   answer: (path) => {
-    const shot = shotAt(systemOf(path), path.shot!, path.asked.target!);
+    const thrown = throwAt(systemOf(path), path.thrown!, path.asked.target!);
     const allowed = path.figures['job.recover']!.value!;
     const asked = { value: allowed, dimension: 'time' as const };
-    if (!Number.isFinite(shot.recovery))
+    if (!Number.isFinite(thrown.recovery))
       return {
         outcome: { multiple: 0 },
         asked,
         there: 'never gets there',
-        sentence: 'At full effort the wheel never comes to the speed the shot needs.',
+        sentence: 'At full effort the wheel never comes to the speed the throw needs.',
       };
-    const taken = Math.max(shot.recovery, 1e-6);
+    const taken = Math.max(thrown.recovery, 1e-6);
     return {
       outcome: { multiple: allowed / taken },
       asked,
       there: { value: taken, dimension: 'time' },
-      sentence: `A shot takes ${show(shot.energy, 'energy')} and ${show(shot.drop, 'share')} of the speed; the wheel is back after ${show(taken, 'time')}: up to ${show(60 / taken, 'number', 2)} shots a minute.`,
+      sentence: `A throw takes ${show(thrown.energy, 'energy')} and ${show(thrown.drop, 'share')} of the speed; the wheel is back after ${show(taken, 'time')}: up to ${show(60 / taken, 'number', 2)} shots a minute.`,
       working: () =>
         named(
           'x',
@@ -40,7 +40,7 @@ export const recovers: CheckRule<DcPath> = {
           'number',
           div(
             figureOf(path, 'job.recover'),
-            found('t_r', 'time back to speed', 'time', taken, 'by stepping the motion from the speed after a shot'),
+            found('t_r', 'time back to speed', 'time', taken, 'by stepping the motion from the speed after a throw'),
           ),
         ),
     };

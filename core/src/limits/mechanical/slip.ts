@@ -13,10 +13,10 @@ export const slip: Limit = {
   goodFirst: true,
   electric: false,
   situations: ['starting', 'working'],
-  levers: ['grip', 'longer', 'less-push', 'lighter'],
-  needs: () => ['load', 'grip', 'job'],
-  applies: (path) => path.load.grip !== undefined,
-  capacity: (path) => path.load.grip ?? Infinity,
+  levers: ['better-tread', 'longer', 'less-push', 'lighter'],
+  needs: () => ['load', 'traction', 'job'],
+  applies: (path) => path.load.traction !== undefined,
+  capacity: (path) => path.load.traction ?? Infinity,
   working: (path) =>
     named(
       'C',

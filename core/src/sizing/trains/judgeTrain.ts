@@ -1,7 +1,8 @@
+import { mechanismById, choiceAt } from '../../plan/place.js';
 import { evaluateMechanism } from '../../evaluate/mechanism.js';
 import type { Verdict } from '../../evaluate/verdict.js';
 import { applyChanges, type Change } from '../../plan/change.js';
-import { currentChoice, type Mechanism, type Plan } from '../../plan/plan.js';
+import { type Mechanism, type Plan } from '../../plan/plan.js';
 import type { TrainFound } from './search.js';
 import { stagesOfTrain } from './stagesOf.js';
 
@@ -15,8 +16,7 @@ export interface TrainJudged {
 
 /** The changes that put a found train into the mechanism's choice: its slowest stage goes on the ruler. */
 export function adoptTrain(plan: Plan, mechanism: Mechanism, train: TrainFound): readonly Change[] {
-  const choice = currentChoice(mechanism);
-  const at = ['mechanisms', plan.mechanisms.indexOf(mechanism), 'choices', mechanism.choices.indexOf(choice)];
+  const at = choiceAt(plan, mechanism);
   const stages = stagesOfTrain(train);
   return [
     { at: [...at, 'stages'], to: stages },
@@ -26,12 +26,9 @@ export function adoptTrain(plan: Plan, mechanism: Mechanism, train: TrainFound):
 
 /** The mechanism with this train, judged as the screen would. */
 export function judgeTrain(plan: Plan, mechanismId: string, train: TrainFound): TrainJudged {
-  const mechanism = plan.mechanisms.find(({ id }) => id === mechanismId)!;
+  const mechanism = mechanismById(plan, mechanismId);
   const changed = applyChanges(plan, adoptTrain(plan, mechanism, train));
-  const { headline } = evaluateMechanism(
-    changed,
-    changed.mechanisms.find(({ id }) => id === mechanismId)!,
-  );
+  const { headline } = evaluateMechanism(changed, mechanismById(changed, mechanismId));
   const { verdict, name, multiple } = headline;
   return { verdict, name, ...(multiple === undefined ? {} : { multiple }) };
 }

@@ -1,5 +1,5 @@
 import type { Change } from '../../plan/change.js';
-import type { Place } from '../../figures/figure.js';
+import type { Place } from '../../plan/place.js';
 import { digits } from '../../words/show.js';
 import { quantityOf } from '../../plan/quantityOf.js';
 import type { StageParts } from '../../powerpath/stageParts.js';

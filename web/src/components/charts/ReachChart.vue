@@ -55,7 +55,7 @@ const option = computed(() => {
   const right = Math.max(speed(data.wanted), ...data.points.map((point) => speed(point.speed))) * 1.06;
   // A load near the bottom would run into the names down there.
   const low = force(data.load) < 0.2 * top;
-  const grip = data.grip !== undefined && force(data.grip) < top ? data.grip : undefined;
+  const traction = data.traction !== undefined && force(data.traction) < top ? data.traction : undefined;
   const level = (value: number, text: string, position: string) => ({
     yAxis: force(value),
     name: text,
@@ -100,9 +100,9 @@ const option = computed(() => {
           lineStyle: { color: pen, type: [4, 3], width: 1 },
           data: [
             level(data.load, `the load, ${show(data.load, units.value.force)}`, 'insideEndTop'),
-            ...(grip === undefined
+            ...(traction === undefined
               ? []
-              : [level(grip, `wheels slip, ${show(grip, units.value.force)}`, 'insideEndTop')]),
+              : [level(traction, `wheels slip, ${show(traction, units.value.force)}`, 'insideEndTop')]),
             {
               xAxis: speed(data.wanted),
               lineStyle: { color: act, type: 'solid', width: 1.5 },

@@ -37,7 +37,7 @@ const say = (key: string, dimension: 'velocity' | 'mass' | 'length' | 'time') =>
     />
     <g class="figures" font-size="11" fill="var(--ink)" stroke="none">
       <text x="186" :y="two ? 56 : 64 - wheel" text-anchor="end">{{ say('job.exitSpeed', 'velocity') }}</text>
-      <text x="186" :y="two ? 88 : 98 - wheel" text-anchor="end">{{ say('job.shotMass', 'mass') }}</text>
+      <text x="186" :y="two ? 88 : 98 - wheel" text-anchor="end">{{ say('job.pieceMass', 'mass') }}</text>
       <text x="4" y="134">⌀ {{ show(2 * (figure('output.flywheelRadius') ?? 0), 'length') }}</text>
       <text x="186" y="134" text-anchor="end">every {{ say('job.every', 'time') }}</text>
     </g>

@@ -21,7 +21,7 @@ const SKETCHES: Readonly<Record<Output['kind'], Component>> = {
   roller: RollerSketch,
   turntable: TurntableSketch,
   carriage: CarriageSketch,
-  jaw: GripSketch,
+  grip: GripSketch,
   leg: LegSketch,
 };
 

@@ -1,9 +1,15 @@
 <script setup lang="ts">
-import type { JobResult, Link, LinkKind, MachineKind, Output, Stage } from '@rough-gear/core';
-import { worstVerdict } from '@rough-gear/core';
+import { worstVerdict, type JobResult, type Link, type LinkKind } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../../composables/useMechanism.js';
-import type { DrawingKind } from './LinkDrawing.vue';
+import {
+  LINK_DRAWINGS,
+  LOAD_DRAWINGS,
+  MACHINE_DRAWINGS,
+  OUTPUT_DRAWINGS,
+  STAGE_DRAWINGS,
+  type Drawing,
+} from './drawings.js';
 import StripLink, { type LinkMark } from './StripLink.vue';
 
 /** The power path, pack to load: picture and navigation in one. */
@@ -31,49 +37,13 @@ function collapsed(all: readonly Link[]): readonly Link[] {
   return all.flatMap((link) => (link.kind !== 'stage' ? [link] : link === stages[0] ? [whole] : []));
 }
 
-const STAGE_DRAWINGS: Record<Stage['kind'], DrawingKind> = {
-  ratio: 'box',
-  planetary: 'box',
-  teeth: 'gears',
-  chain: 'chain',
-  belt: 'chain',
-  worm: 'screw',
-  screw: 'screw',
-};
-const DRAWINGS: Record<Exclude<LinkKind, 'stage'>, DrawingKind> = {
-  pack: 'pack',
-  branch: 'branch',
-  controller: 'controller',
-  motor: 'motor',
-  output: 'wheels',
-  load: 'lift',
-  rail: 'rail',
-  linkage: 'linkage',
-};
-const MACHINE_DRAWINGS = { dc: 'motor', step: 'stepper', servo: 'servo' } as const satisfies Record<
-  MachineKind,
-  DrawingKind
->;
-
-const OUTPUT_DRAWINGS: Record<Output['kind'], DrawingKind> = {
-  wheels: 'wheels',
-  drum: 'drum',
-  arm: 'arm',
-  flywheel: 'shooter',
-  roller: 'roller',
-  turntable: 'turntable',
-  carriage: 'screw',
-  jaw: 'grip',
-  leg: 'leg',
-};
-
-function drawingOf(link: Link): DrawingKind {
+function drawingOf(link: Link): Drawing {
   if (link.kind === 'stage')
     return STAGE_DRAWINGS[choice.value.stages.find(({ id }) => id === link.id)?.kind ?? 'ratio'];
   if (link.kind === 'output') return OUTPUT_DRAWINGS[choice.value.output.kind];
-  if (link.kind === 'load') return mechanism.value.kind;
-  if (link.kind === 'motor') return MACHINE_DRAWINGS[path.value.machine];
-  return DRAWINGS[link.kind];
+  if (link.kind === 'load') return LOAD_DRAWINGS[mechanism.value.kind];
+  if (link.kind === 'motor') return MACHINE_DRAWINGS[path.value.machine](path.value.motors);
+  return LINK_DRAWINGS[link.kind];
 }
 
 /** Of several stages the one it is about; where they are one link, that one. */
@@ -106,7 +76,6 @@ function markOn(link: Link, result: JobResult): LinkMark | undefined {
         :key="link.id"
         :link="link"
         :drawing="drawingOf(link)"
-        :count="link.kind === 'motor' ? path.motors : 1"
         :open="open === link.id"
         :mark="markOn(link, job)"
         :last="i === links.length - 1"

@@ -2,7 +2,8 @@
 import type { Link, Measured, Verdict } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
-import LinkDrawing, { type DrawingKind } from './LinkDrawing.vue';
+import type { Drawing } from './drawings.js';
+import LinkDrawing from './LinkDrawing.vue';
 import VerdictRing from '../verdict/VerdictRing.vue';
 import VerdictWord from '../verdict/VerdictWord.vue';
 
@@ -16,13 +17,11 @@ export interface LinkMark {
 const {
   link,
   drawing,
-  count = 1,
   open = false,
   mark = undefined,
 } = defineProps<{
   link: Link;
-  drawing: DrawingKind;
-  count?: number;
+  drawing: Drawing;
   open?: boolean;
   mark?: LinkMark | undefined;
   last: boolean;
@@ -61,7 +60,7 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
       >
         <b v-if="mark">{{ mark.text }}</b>
       </span>
-      <span class="flex h-10 justify-center"><LinkDrawing :kind="drawing" :count="count" /></span>
+      <span class="flex h-10 justify-center"><LinkDrawing :drawing="drawing" /></span>
       <span
         class="mt-1 flex min-w-0 grow flex-col px-2 pt-1 pb-2"
         :class="open ? 'bg-sheet outline-3 -outline-offset-3 outline-ink' : 'group-hover:bg-sheet/70'"

@@ -5,7 +5,14 @@ import ChartFrame from '../../components/charts/ChartFrame.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import CountField from '../../components/fields/CountField.vue';
 import LimitGauge from '../../components/gauge/LimitGauge.vue';
-import LinkDrawing, { type DrawingKind } from '../../components/strip/LinkDrawing.vue';
+import {
+  LINK_DRAWINGS,
+  LOAD_DRAWINGS,
+  MACHINE_DRAWINGS,
+  OUTPUT_DRAWINGS,
+  STAGE_DRAWINGS,
+} from '../../components/strip/drawings.js';
+import LinkDrawing from '../../components/strip/LinkDrawing.vue';
 import QuantityField from '../../components/fields/QuantityField.vue';
 import SourceTag from '../../components/fields/SourceTag.vue';
 import StripLink from '../../components/strip/StripLink.vue';
@@ -17,29 +24,17 @@ import { FIGURES_SHOWN, LADDERS, LINKS, VERDICTS } from './samples.js';
 
 /** Every shared component in every state, in both themes side by side. Offered by the development server only. */
 const THEMES = ['light', 'dark'] as const;
-const DRAWINGS: readonly DrawingKind[] = [
-  'pack',
-  'branch',
-  'controller',
-  'motor',
-  'gears',
-  'chain',
-  'box',
-  'screw',
-  'drum',
-  'wheels',
-  'lift',
-  'drive-base',
-  'arm',
-  'climb',
-  'shooter',
-  'roller',
-  'turntable',
-  'carriage',
-  'grip',
-];
+const DRAWINGS = [LINK_DRAWINGS, STAGE_DRAWINGS, OUTPUT_DRAWINGS, LOAD_DRAWINGS].flatMap((table) =>
+  Object.values(table),
+);
 const SOURCES = ['sheet', 'typed', 'measured', 'estimated', 'typical', 'missing'] as const;
-const LINK_DRAWINGS: readonly DrawingKind[] = ['pack', 'controller', 'motor', 'gears', 'lift'];
+const STRIP = [
+  LINK_DRAWINGS.pack,
+  LINK_DRAWINGS.controller,
+  MACHINE_DRAWINGS.dc(1),
+  STAGE_DRAWINGS.teeth,
+  LOAD_DRAWINGS.lift,
+];
 const dialog = ref(false);
 const chart = {
   animation: false,
@@ -85,11 +80,10 @@ const table = {
       </div>
       <div class="flex flex-wrap gap-4"><SourceTag v-for="source in SOURCES" :key="source" :source="source" /></div>
       <div class="flex flex-wrap gap-3">
-        <LinkDrawing v-for="drawing in DRAWINGS" :key="drawing" :kind="drawing" /><LinkDrawing
+        <LinkDrawing v-for="(drawing, i) in DRAWINGS" :key="i" :drawing="drawing" /><LinkDrawing
           v-for="count in [2, 3, 4, 6]"
           :key="count"
-          kind="motor"
-          :count="count"
+          :drawing="MACHINE_DRAWINGS.dc(count)"
         />
       </div>
       <div class="grid grid-cols-3 gap-4">
@@ -114,7 +108,7 @@ const table = {
           v-for="(link, i) in LINKS"
           :key="link.id"
           :link="link"
-          :drawing="LINK_DRAWINGS[i]!"
+          :drawing="STRIP[i]!"
           :open="i === 3"
           :mark="i === 1 ? { text: 'gives first', verdict: 'tight' } : undefined"
           :last="i === LINKS.length - 1"

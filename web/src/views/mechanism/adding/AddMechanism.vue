@@ -16,6 +16,7 @@ import { computed, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import { LOAD_DRAWINGS } from '../../../components/strip/drawings.js';
 import LinkDrawing from '../../../components/strip/LinkDrawing.vue';
 import { api } from '../../../api/client.js';
 import { useShelf } from '../../../composables/useShelf.js';
@@ -46,7 +47,9 @@ const USES = (Object.keys(SERVO_USES) as ServoUseId[]).map((use): Tile => ({
   use,
 }));
 /** Servos are asked for by their use. A walker's leg takes a servo. */
-const tiles = computed(() => (machine.value === 'servo' ? USES : KINDS.filter(({ kind }) => kind !== 'leg')));
+const tiles = computed(() =>
+  machine.value === 'servo' ? USES : KINDS.filter(({ kind }) => WISHES[kind].machine !== 'servo'),
+);
 const tileId = ref('lift');
 const tile = computed(() => tiles.value.find(({ id }) => id === tileId.value) ?? tiles.value[0]!);
 const wishOf = ({ kind, use }: Tile) => (use ? SERVO_USES[use] : WISHES[kind]);
@@ -135,7 +138,7 @@ function packChange(): readonly Change[] {
           :class="tile.id === one.id ? 'border-2 border-ink' : 'border-line'"
         >
           <input v-model="tileId" type="radio" name="kind" :value="one.id" class="sr-only" />
-          <LinkDrawing :kind="one.kind" class="shrink-0" />
+          <LinkDrawing :drawing="LOAD_DRAWINGS[one.kind]" class="shrink-0" />
           <span class="min-w-0"
             ><b class="block leading-tight">{{ wishOf(one).title }}</b
             ><span class="block text-xs leading-tight text-second">{{ wishOf(one).says }}</span></span

@@ -2,9 +2,8 @@
 import {
   bindOf,
   coastToStop,
-  LEAST_ERPM,
-  leastBrushlessSpeed,
   leastOutputSpeedOf,
+  slowestByStart,
   systemOf,
   RUN_NEEDS,
   type ControllerPart,
@@ -56,13 +55,11 @@ const least = computed(() => {
 });
 /** The same for every way to start, so that sensors can be weighed against none. */
 const byStart = computed(() => {
-  const { motor, train, radius } = path.value;
-  if (!known.value || !brushless.value || motor.polePairs === undefined) return '';
-  const pairs = motor.polePairs;
-  const speeds = STARTS.map(({ value, text }) => {
-    const slowest = (leastBrushlessSpeed((LEAST_ERPM[value] * Math.PI) / 30, pairs) * radius) / train.total;
-    return `${text} ${slowest === 0 ? 'any speed' : show(slowest * k.value, units.value.speed)}`;
-  });
+  const slowest = known.value ? slowestByStart(path.value) : undefined;
+  if (!slowest) return '';
+  const speeds = STARTS.map(
+    ({ value, text }) => `${text} ${slowest[value] === 0 ? 'any speed' : show(slowest[value], units.value.speed)}`,
+  );
   return `Typically, by how it starts: ${speeds.join(', ')}.`;
 });
 /** What the person feels, and what may break, when it is stuck. */

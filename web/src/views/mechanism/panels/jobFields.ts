@@ -37,9 +37,9 @@ export const JOB_FIELDS: Readonly<Record<JobKind, JobFields>> = {
     deciding: ['job.mass', 'job.distance', 'job.time', 'job.held'],
     rest: ['job.every', 'job.friction', 'job.slope', 'job.creep', 'job.shock', 'job.speed', 'job.acceleration'],
   },
-  shot: {
+  throw: {
     says: 'throw pieces one after another',
-    deciding: ['job.shotMass', 'job.exitSpeed', 'job.every', 'job.time', 'job.recover'],
+    deciding: ['job.pieceMass', 'job.exitSpeed', 'job.every', 'job.time', 'job.recover'],
     rest: ['job.shock'],
   },
   convey: {
@@ -52,7 +52,7 @@ export const JOB_FIELDS: Readonly<Record<JobKind, JobFields>> = {
     deciding: ['job.angle', 'job.time', 'job.every', 'job.settle'],
     rest: TURNING,
   },
-  step: {
+  stride: {
     says: 'carry its share of the robot while it swings',
     deciding: ['job.legMass', 'job.legsDown', 'job.angle', 'job.time'],
     rest: ['job.every', ...TURNING],
@@ -62,7 +62,7 @@ export const JOB_FIELDS: Readonly<Record<JobKind, JobFields>> = {
     deciding: ['job.mass', 'job.distance', 'job.time', 'job.every'],
     rest: ['job.slidePush', 'job.slope', 'job.friction', ...MOVING],
   },
-  clamp: {
+  grip: {
     says: 'close on something and hold it',
     deciding: ['job.gripMass', 'job.held', 'job.time', 'job.every'],
     rest: [

@@ -135,10 +135,10 @@ export const OUTPUT_FIELDS: Readonly<Record<Output['kind'], OutputFields>> = {
     choices: [],
     note: 'A leg that loses power folds: hands and faces out from under the robot.',
   },
-  jaw: {
+  grip: {
     title: 'Fingers',
     says: 'what closes and holds',
-    fields: ['output.fingerLength', 'output.jawInertia'],
+    fields: ['output.fingerLength', 'output.gripInertia'],
     choices: [],
     note: 'Fingers pinch. With the power off a driven grip lets go, unless a stage stays by itself.',
   },

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   adoptTrain,
+  compareVerdicts,
   digits,
   showMultiple,
   torqueToCarry,
@@ -77,10 +78,9 @@ const range = computed(() => {
 });
 
 /** What holds stands before what does not; among equals the order asked for. */
-const SEVERITY = { enough: 0, tight: 1, 'not known': 2, 'gives way': 3 } as const;
 const rows = computed(() =>
   [...(found.value?.trains ?? [])]
-    .sort((a, b) => (a.judged ? SEVERITY[a.judged.verdict] : 4) - (b.judged ? SEVERITY[b.judged.verdict] : 4))
+    .sort((a, b) => compareVerdicts(a.judged?.verdict ?? 'gives way', b.judged?.verdict ?? 'gives way'))
     .slice(0, SHOWN),
 );
 

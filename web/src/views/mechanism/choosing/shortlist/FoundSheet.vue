@@ -6,13 +6,14 @@ import {
   foundWords,
   MOST_CHOICES,
   showMultiple,
+  worstSituation,
   type Found,
   type Plan,
 } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import LimitGauge from '../../../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
-import { useMechanism, worstSituation } from '../../../../composables/useMechanism.js';
+import { useMechanism } from '../../../../composables/useMechanism.js';
 
 /** The chosen design: its gauge as it would stand here, and what takes it into the plan, with a sentence why. */
 const { found, plan, designs, busy, said } = defineProps<{

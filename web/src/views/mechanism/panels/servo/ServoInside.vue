@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { alongTrain, backEfficiency, reversingTime, trainOf, type ServoPart } from '@rough-gear/core';
+import { shaftsInside, turningRoundOf, type ServoPart } from '@rough-gear/core';
 import { computed } from 'vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
 import { gearsDrawn } from '../../train/gearsDrawn.js';
@@ -14,27 +14,16 @@ const { show } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.servo]!.part as ServoPart);
 const linear = computed(() => part.value.motion === 'linear');
-const rating = computed(() => path.value.servo.rating);
-const STAGE_EFFICIENCY = 0.9;
 
 /** From the motor's shaft outwards: its torque is what the horn's stall torque comes back to. */
 const inside = computed(() => part.value.inside ?? []);
-const shafts = computed(() => {
-  const train = trainOf(
-    inside.value.map(({ driver, driven }) => ({
-      ratio: driven / driver,
-      efficiency: STAGE_EFFICIENCY,
-      backEfficiency: backEfficiency(STAGE_EFFICIENCY),
-    })),
-  );
-  const torque = rating.value.stallTorque / (train.total * train.efficiency);
-  const speed = rating.value.freeSpeed * train.total;
-  return [{ torque, speed }, ...alongTrain(train, torque, speed)].map((shaft, i) => ({
+const shafts = computed(() =>
+  shaftsInside(inside.value, path.value.servo.rating).map((shaft, i) => ({
     name: i === 0 ? 'motor' : i === inside.value.length ? 'horn' : `shaft ${i}`,
     torque: show(shaft.torque, 'torque', 2),
     speed: show(shaft.speed, 'speed', 2),
-  }));
-});
+  })),
+);
 
 /** A servo's gears are small: their proportions are drawn, all to one scale. */
 const MODULE = 0.0004;
@@ -56,16 +45,7 @@ function setTeeth(i: number, teeth: { driver: number; driven: number }): void {
   ]);
 }
 
-/** The load at the horn, and the rotor seen there. */
-const turning = computed(() => {
-  const { servo, load, linked, motors } = path.value;
-  const ratio = linked?.ratioAt(0) ?? NaN;
-  const atHorn = (load.inertia(0) * ratio ** 2) / motors;
-  const whole = servo.rotorAtHorn + atHorn;
-  return Number.isFinite(whole)
-    ? { rotor: servo.rotorAtHorn / whole, time: reversingTime(servo.rating, whole) }
-    : undefined;
-});
+const turning = computed(() => turningRoundOf(path.value));
 const KINDS = {
   brushed: 'Brushes on an iron rotor: the heaviest to turn round, the cheapest.',
   coreless: 'A rotor without iron: a third of the inertia, so that it turns round quicker and hums less.',

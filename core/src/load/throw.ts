@@ -1,6 +1,6 @@
 /** How wheels throw a piece. SI. */
-export interface ShotFigures {
-  readonly shotMass: number;
+export interface ThrowFigures {
+  readonly pieceMass: number;
   readonly wheelRadius: number;
   /** Share of the rim's speed the piece leaves at: 0.5 between one wheel and a hood, 1 between two wheels. */
   readonly speedShare: number;
@@ -14,19 +14,19 @@ export interface ShotFigures {
 export const HOODED = 0.5;
 
 /** v = s·slip·r·ω */
-export const exitSpeed = ({ speedShare, slip, wheelRadius }: ShotFigures, wheelSpeed: number): number =>
+export const exitSpeed = ({ speedShare, slip, wheelRadius }: ThrowFigures, wheelSpeed: number): number =>
   speedShare * slip * wheelRadius * wheelSpeed;
 
 /** The wheel speed at which a piece leaves at `speed`. */
-export const wheelSpeedFor = ({ speedShare, slip, wheelRadius }: ShotFigures, speed: number): number =>
+export const wheelSpeedFor = ({ speedShare, slip, wheelRadius }: ThrowFigures, speed: number): number =>
   speed / (speedShare * slip * wheelRadius);
 
 /**
- * Angular momentum a shot takes from the wheels, κ·r·m·v: κ is 1 for two wheels, (1 + β)/2 for a wheel
+ * Angular momentum a throw takes from the wheels, κ·r·m·v: κ is 1 for two wheels, (1 + β)/2 for a wheel
  * and hood, since the piece rolls along the hood and leaves spinning. N·m·s
  */
-export function shotImpulse(figures: ShotFigures, speed: number): number {
+export function throwImpulse(figures: ThrowFigures, speed: number): number {
   const hooded = figures.speedShare <= HOODED;
   const kappa = hooded ? (1 + figures.ballInertiaFactor) / 2 : 1;
-  return kappa * figures.wheelRadius * figures.shotMass * speed;
+  return kappa * figures.wheelRadius * figures.pieceMass * speed;
 }

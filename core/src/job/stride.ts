@@ -1,11 +1,11 @@
 import { leg } from '../load/leg.js';
-import type { StepJob } from '../plan/job.js';
+import type { StrideJob } from '../plan/job.js';
 import type { LegOutput } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { div, mul, num, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
-import type { JobKind } from './kind.js';
+import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
 
 /** A leg that carries its share of the robot. */
@@ -13,7 +13,7 @@ import { figureText } from './words.js';
 const torque = (path: PowerPath): Expression =>
   mul(div(weightOf(path, 'job.legMass'), figureOf(path, 'job.legsDown')), figureOf(path, 'output.legLever'));
 
-export const step: JobKind<StepJob, LegOutput> = {
+export const stride: JobKindSpec<StrideJob, LegOutput> = {
   output: 'leg',
   read: (job, output, at, collect) => {
     const travel = collect.take('job.angle', job.angle, [...at.job, 'angle']);

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { applyChanges, evaluateMechanism, quantityOf, type Change, type Plan } from '@rough-gear/core';
+import { applyChanges, evaluateMechanism, quantityOf, worstSituation, type Change, type Plan } from '../src/index.js';
 import { describe, expect, it } from 'vitest';
-import { worstSituation } from '../src/composables/useMechanism.js';
 
 const heron = JSON.parse(readFileSync(new URL('../../contract/demo/heron.json', import.meta.url), 'utf8')) as Plan;
 

@@ -1,13 +1,13 @@
 import { flywheel } from '../load/flywheel.js';
-import { HOODED, shotImpulse, wheelSpeedFor, type ShotFigures } from '../load/shot.js';
-import type { ShotJob } from '../plan/job.js';
+import { HOODED, throwImpulse, wheelSpeedFor, type ThrowFigures } from '../load/throw.js';
+import type { ThrowJob } from '../plan/job.js';
 import type { FlywheelOutput } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { digits } from '../words/show.js';
 import { add, div, mul, named, num, pow, type Expression } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
 import { readTiming } from './asked.js';
-import type { JobKind } from './kind.js';
+import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
 
 /** A flywheel that is spun up, throws, and comes back to speed. */
@@ -16,13 +16,13 @@ import { figureText } from './words.js';
 const BALL = { solid: 0.4, hollow: 0.67 } as const;
 const RECOVER_SHARE = 0.5;
 
-const shotOf = (path: PowerPath): ShotFigures => {
-  if (!path.shot) throw new Error('this path throws nothing');
-  return path.shot;
+const throwOf = (path: PowerPath): ThrowFigures => {
+  if (!path.thrown) throw new Error('this path throws nothing');
+  return path.thrown;
 };
 
 function wheelSpeed(path: PowerPath): Expression {
-  const share = mul(num(shotOf(path).speedShare, 'share of the rim'), figureOf(path, 'output.slip'));
+  const share = mul(num(throwOf(path).speedShare, 'share of the rim'), figureOf(path, 'output.slip'));
   return named(
     '\\omega_1',
     'wheel speed for it',
@@ -31,11 +31,11 @@ function wheelSpeed(path: PowerPath): Expression {
   );
 }
 
-export const shoot: JobKind<ShotJob, FlywheelOutput> = {
+export const throwPiece: JobKindSpec<ThrowJob, FlywheelOutput> = {
   output: 'flywheel',
   read: (job, output, at, collect) => {
-    const figures: ShotFigures = {
-      shotMass: collect.take('job.shotMass', job.shotMass, [...at.job, 'shotMass']),
+    const figures: ThrowFigures = {
+      pieceMass: collect.take('job.pieceMass', job.pieceMass, [...at.job, 'pieceMass']),
       wheelRadius: collect.take('output.flywheelRadius', output.radius, [...at.output, 'radius']),
       speedShare: output.wheels === 'two' ? 1 : HOODED,
       slip: collect.take('output.slip', output.slip, [...at.output, 'slip']),
@@ -45,7 +45,7 @@ export const shoot: JobKind<ShotJob, FlywheelOutput> = {
     const timing = readTiming(job, at.job, collect);
     const recover = collect.take('job.recover', job.recover, [...at.job, 'recover'], {
       value: RECOVER_SHARE * timing.every,
-      why: 'half the time between shots',
+      why: 'half the time between throws',
     });
     const target = wheelSpeedFor(figures, exit);
     return {
@@ -55,27 +55,27 @@ export const shoot: JobKind<ShotJob, FlywheelOutput> = {
         frictionTorque: collect.take('output.flywheelFriction', output.friction, [...at.output, 'friction']),
         airDrag: collect.take('output.airDrag', output.airDrag, [...at.output, 'airDrag']),
       }),
-      shot: figures,
+      thrown: figures,
       asked: {
         ...timing,
         target,
         perCoordinate: 1,
         speed: target,
         acceleration: target / timing.time,
-        recovery: shotImpulse(figures, exit) / recover,
+        recovery: throwImpulse(figures, exit) / recover,
         workingSeconds: recover,
         dutyShare: Math.min(1, recover / timing.every),
       },
     };
   },
-  heavy: 'job.shotMass',
+  heavy: 'job.pieceMass',
   outputTitle: 'Flywheel',
   outputWord: 'torque',
   outputDetail: (path) => {
     const radius = path.figures['output.flywheelRadius']?.value;
     return radius === undefined ? 'radius missing' : `⌀ ${digits(radius * 2000)} mm`;
   },
-  detail: (path) => `${figureText(path, 'job.shotMass', 'mass')} at ${figureText(path, 'job.exitSpeed', 'velocity')}`,
+  detail: (path) => `${figureText(path, 'job.pieceMass', 'mass')} at ${figureText(path, 'job.exitSpeed', 'velocity')}`,
   terms: {
     radius: () => num(1),
     hold: () => num(0),
@@ -84,15 +84,15 @@ export const shoot: JobKind<ShotJob, FlywheelOutput> = {
     inertia: (path) => figureOf(path, 'output.flywheelInertia'),
     target: wheelSpeed,
     recovery: (path) => {
-      const { speedShare, ballInertiaFactor } = shotOf(path);
+      const { speedShare, ballInertiaFactor } = throwOf(path);
       const kappa = num(speedShare <= HOODED ? (1 + ballInertiaFactor) / 2 : 1, 'spin of the piece');
       const impulse = mul(
         kappa,
         figureOf(path, 'output.flywheelRadius'),
-        figureOf(path, 'job.shotMass'),
+        figureOf(path, 'job.pieceMass'),
         figureOf(path, 'job.exitSpeed'),
       );
-      return div(named('L', 'what a shot takes, N·m·s', 'number', impulse), figureOf(path, 'job.recover'));
+      return div(named('L', 'what a throw takes, N·m·s', 'number', impulse), figureOf(path, 'job.recover'));
     },
   },
   workingSeconds: (path) => figureOf(path, 'job.recover'),

@@ -1,11 +1,11 @@
-import { grip, gripForceFor } from '../load/grip.js';
-import type { ClampJob } from '../plan/job.js';
-import type { JawOutput } from '../plan/plan.js';
+import { grip as gripLoad, gripForceFor } from '../load/grip.js';
+import type { GripJob } from '../plan/job.js';
+import type { GripOutput } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { mul, num, type Expression } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
-import type { JobKind } from './kind.js';
+import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
 
 /** Fingers that close on an object and hold it. */
@@ -13,8 +13,8 @@ import { figureText } from './words.js';
 const torque = (path: PowerPath): Expression =>
   mul(figureOf(path, 'job.gripForce'), figureOf(path, 'output.fingerLength'));
 
-export const clamp: JobKind<ClampJob, JawOutput> = {
-  output: 'jaw',
+export const grip: JobKindSpec<GripJob, GripOutput> = {
+  output: 'grip',
   read: (job, output, at, collect) => {
     // With the force itself typed nothing has to be weighed.
     const weighed = job.mass !== undefined || job.gripForce === undefined;
@@ -26,13 +26,13 @@ export const clamp: JobKind<ClampJob, JawOutput> = {
     const travel = collect.take('job.angle', job.angle, [...at.job, 'angle']);
     return {
       radius: 1,
-      load: grip({
+      load: gripLoad({
         gripForce: collect.take('job.gripForce', job.gripForce, [...at.job, 'gripForce'], {
           value: Number.isNaN(needed) ? undefined : needed,
           why: 'so that it does not slip out: m·(g + a)·safety/(2·μ)',
         }),
         fingerLength: collect.take('output.fingerLength', output.fingerLength, [...at.output, 'fingerLength']),
-        inertia: collect.take('output.jawInertia', output.inertia, [...at.output, 'inertia']),
+        inertia: collect.take('output.gripInertia', output.inertia, [...at.output, 'inertia']),
       }),
       asked: readAsked(job, travel, at.job, collect, { turning: true }),
     };
@@ -49,7 +49,7 @@ export const clamp: JobKind<ClampJob, JawOutput> = {
     radius: () => num(1),
     hold: torque,
     resisting: torque,
-    inertia: (path) => figureOf(path, 'output.jawInertia'),
+    inertia: (path) => figureOf(path, 'output.gripInertia'),
     travel: (path) => figureOf(path, 'job.angle'),
   },
 };
