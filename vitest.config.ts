@@ -1,14 +1,43 @@
+import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
+const unitmath = fileURLToPath(new URL('node_modules/unitmath/src/Unit.js', import.meta.url));
+
+/** What takes long: servers that are started and killed, searches held against trying everything. */
+const SLOW = [
+  'server/test/killed.test.ts',
+  'core/test/shortlist.test.ts',
+  'core/test/shortlist.property.ts',
+  'core/test/extremes.property.ts',
+  'cli/test/shell.test.ts',
+];
+
+const common = {
+  // A guard against what never ends, not a wish for speed: a slow machine takes its time.
+  testTimeout: 240_000,
+  pool: 'forks' as const,
+  // Its entry for Node needs a loader of its own; its modules are plain.
+  server: { deps: { inline: ['unitmath'] } },
+};
+const resolve = { alias: { unitmath } };
+
+/** `fast` is what `npm run quick` runs; all of them are `npm test`'s. */
 export default defineConfig({
-  resolve: { alias: { unitmath: new URL('node_modules/unitmath/src/Unit.js', import.meta.url).pathname } },
   test: {
-    include: ['{core,contract,cli,server,web}/test/**/*.{test,property}.ts'],
-    // A guard against what never ends, not a wish for speed: a slow machine takes its time.
-    testTimeout: 240_000,
-    pool: 'forks',
-    // Its entry for Node needs a loader of its own; its modules are plain.
-    server: { deps: { inline: ['unitmath'] } },
     coverage: { include: ['core/src/**', 'contract/src/**', 'server/src/**', 'cli/src/**'] },
+    projects: [
+      {
+        resolve,
+        // Pure functions: files may share what they have loaded.
+        test: {
+          ...common,
+          name: 'fast',
+          isolate: false,
+          include: ['{core,contract,cli,web,server}/test/**/*.{test,property}.ts'],
+          exclude: SLOW,
+        },
+      },
+      { resolve, test: { ...common, name: 'slow', include: SLOW, sequence: { groupOrder: 0 } } },
+    ],
   },
 });

@@ -19,7 +19,7 @@ export class TestServer {
 
   /** Starts it, on the port it had before where there was one. */
   async start(): Promise<void> {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    const child = spawn(process.execPath, ['server/dist/main.mjs'], {
       cwd: root,
       env: { ...process.env, PORT: String(this.port), ROUGH_GEAR_DATA: this.folder, ROUGH_GEAR_LOG: 'silent' },
       stdio: ['ignore', 'pipe', 'inherit'],

@@ -1,7 +1,7 @@
 // What must be there before anything else runs. Plain Node, since nothing is installed yet.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -49,15 +49,21 @@ function writeStamp(name, value) {
   writeFileSync(stampOf(name), value);
 }
 
-const hashOf = (files) => {
+/** Of names inside the project and what the files hold: the same wherever the project's folder stands. */
+function hashOf(names) {
   const hash = createHash('sha256');
-  for (const file of files) hash.update(file).update(readFileSync(file));
+  for (const name of names)
+    hash
+      .update(name)
+      .update('\0')
+      .update(readFileSync(join(root, name)))
+      .update('\0');
   return hash.digest('hex');
-};
+}
 
 /** Installs the packages where the lock file says something else than what is installed. */
 export function install() {
-  const lock = hashOf([join(root, 'package-lock.json')]) + process.versions.modules;
+  const lock = `${hashOf(['package-lock.json'])} ${process.versions.modules}`;
   const driver = join(root, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node');
   if (readStamp('installed') === lock && existsSync(driver)) return;
   checkToolChain();
@@ -66,28 +72,53 @@ export function install() {
   writeStamp('installed', lock);
 }
 
+/** Every file below a folder of the project, by its name inside the project. */
 function sources(folder) {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
-    const path = join(folder, entry.name);
-    if (entry.isDirectory()) return ['node_modules', 'dist'].includes(entry.name) ? [] : sources(path);
-    return statSync(path).isFile() ? [path] : [];
+  return readdirSync(join(root, folder), { withFileTypes: true }).flatMap((entry) => {
+    const name = `${folder}/${entry.name}`;
+    return entry.isDirectory() ? sources(name) : entry.isFile() ? [name] : [];
   });
 }
 
-/** Builds the web application where a source has changed since. */
-export function build() {
-  const files = ['core/src', 'contract/src', 'web/src', 'web/public'].flatMap((folder) => sources(join(root, folder)));
-  const now = hashOf(
-    [
-      ...files,
-      join(root, 'web/vite.config.ts'),
-      join(root, 'web/index.html'),
-      join(root, 'docs/models.md'),
-      join(root, 'package-lock.json'),
-    ].sort(),
-  );
-  if (readStamp('built') === now && existsSync(join(root, 'web/dist/index.html'))) return;
-  console.log('Building the web application.');
-  run('npx', ['vite', 'build', '--logLevel', 'warn'], { cwd: join(root, 'web') });
-  writeStamp('built', now);
+const SHARED = ['core/src', 'contract/src'];
+
+/** What is built, from what, and how. */
+const BUILDS = [
+  {
+    name: 'web',
+    says: 'Building the web application.',
+    made: 'web/dist/index.html',
+    folders: [...SHARED, 'web/src', 'web/public'],
+    files: ['web/vite.config.ts', 'web/index.html', 'docs/models.md', 'package-lock.json'],
+    make: () => run('npx', ['vite', 'build', '--logLevel', 'warn'], { cwd: join(root, 'web') }),
+  },
+  {
+    name: 'server',
+    says: 'Building the server.',
+    made: 'server/dist/main.mjs',
+    folders: [...SHARED, 'server/src'],
+    files: ['scripts/bundle.mjs', 'package-lock.json'],
+    make: async () => (await import('./bundle.mjs')).bundleServer(),
+  },
+  {
+    name: 'cli',
+    says: 'Building the commands.',
+    made: 'cli/dist/evaluate.mjs',
+    folders: [...SHARED, 'cli/src'],
+    files: ['scripts/bundle.mjs', 'package-lock.json'],
+    make: async () => (await import('./bundle.mjs')).bundleCli(),
+  },
+];
+
+/** Builds what has changed since it was built last; all there is where no names are given. */
+export async function build(...names) {
+  for (const { name, says, made, folders, files, make } of BUILDS) {
+    if (names.length > 0 && !names.includes(name)) continue;
+    const now = hashOf([...folders.flatMap(sources), ...files].sort());
+    if (readStamp(`built-${name}`) === now && existsSync(join(root, made))) continue;
+    // Standard output belongs to what is run.
+    process.stderr.write(`${says}\n`);
+    await make();
+    writeStamp(`built-${name}`, now);
+  }
 }

@@ -4,6 +4,7 @@ import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, checkNode, install, root, stop } from './prepare.mjs';
 import { countReports, failedNames } from './reports.mjs';
+import { RULES, Steps, TYPES } from './steps.mjs';
 
 checkNode();
 install();
@@ -11,34 +12,27 @@ installChromium();
 rmSync(join(root, 'reports'), { recursive: true, force: true });
 mkdirSync(join(root, 'reports'));
 
-const steps = [
-  ['lint', 'npm', ['run', '-s', 'lint']],
-  ['format', 'npm', ['run', '-s', 'format:check']],
-  ['types', 'npm', ['run', '-s', 'types']],
-  ['import rules', 'npm', ['run', '-s', 'imports']],
-  [
-    'unit tests',
-    'npx',
-    ['vitest', 'run', '--reporter=default', '--reporter=json', '--outputFile.json=reports/unit.json'],
-  ],
-];
-const failed = steps.filter(([name, command, args]) => !step(name, command, args)).map(([name]) => name);
-build();
-if (!step('end to end', 'npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts']))
-  failed.push('end to end');
+const steps = new Steps();
+await steps.together(...TYPES, ...RULES);
+await build();
+await steps.one('unit tests', 'node_modules/.bin/vitest', [
+  'run',
+  '--reporter=default',
+  '--reporter=json',
+  '--outputFile.json=reports/unit.json',
+]);
+await steps.one('end to end', 'node_modules/.bin/playwright', ['test', '--config', 'e2e/playwright.config.ts']);
 
+const { failed } = steps;
 const { passed, failed: tests, flaky } = countReports();
 for (const name of failedNames()) console.log(`\nFailed: ${name}`);
 if (flaky > 0) console.log(`\n${flaky} passed only when tried again.`);
+console.log();
+steps.report();
 console.log(
   `\n${passed} tests passed, ${tests} failed.${failed.length > 0 ? ` Not well: ${failed.join(', ')}.` : ' All well.'}`,
 );
 process.exit(failed.length > 0 || tests > 0 || passed === 0 ? 1 : 0);
-
-function step(name, command, args) {
-  console.log(`\n— ${name}`);
-  return spawnSync(command, args, { cwd: root, stdio: 'inherit' }).status === 0;
-}
 
 /** Debian's own Chromium: the test tool's download of its own is never used. */
 function installChromium() {

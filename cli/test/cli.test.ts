@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -6,16 +5,22 @@ import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { figuresPage } from '../src/report/figuresPage.js';
 import { readCases, runCase } from '../src/cases/run.js';
+import { casesCommand } from '../src/cases.js';
+import { evaluateCommand } from '../src/evaluate.js';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), 'rough-gear-cli-'));
 const heron = join(root, 'contract/demo/heron.json');
 
-function run(script: string, args: readonly string[], input = '') {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', `cli/src/${script}.ts`, ...args], {
-    cwd: root,
-    input,
-    encoding: 'utf8',
+const COMMANDS = { cases: casesCommand, evaluate: evaluateCommand };
+
+/** A command in this process, with a terminal that only remembers. */
+function run(name: keyof typeof COMMANDS, args: readonly string[], input = '') {
+  let [stdout, stderr] = ['', ''];
+  const status = COMMANDS[name](args, {
+    read: (path) => (path === '-' ? input : readFileSync(path, 'utf8')),
+    out: (text) => (stdout += text),
+    err: (text) => (stderr += text),
   });
   return { status, stdout, stderr };
 }
@@ -162,6 +167,11 @@ describe('npm run evaluate', () => {
     expect(stdout).toBe('');
     expect(stderr).toMatch(/mechanisms\[1\]\.jobs\[0\]\.mass\.si: must be greater than 0 \(is -20\)/);
     expect(run('evaluate', ['nowhere.json']).stderr).toContain('file: nowhere.json cannot be read');
+    expect(run('evaluate', [])).toMatchObject({ status: 2, stderr: expect.stringContaining('file') as string });
+    expect(run('evaluate', ['--help'])).toMatchObject({
+      status: 0,
+      stdout: expect.stringContaining('--strict') as string,
+    });
   });
 });
 

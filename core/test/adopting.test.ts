@@ -23,8 +23,15 @@ const shelf = (
   JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as { parts: Shelved[] }
 ).parts;
 const query: ShortlistQuery = {
-  ...{ mechanismId: 'intake', jobId: 'swallow', scope: 'everything', ownedOnly: false, mostMotors: 1 },
-  ...{ packs: 'mine', from: 4, to: 30, wants: ['time', 'mass', 'price'] },
+  mechanismId: 'intake',
+  jobId: 'swallow',
+  scope: 'everything',
+  ownedOnly: false,
+  mostMotors: 1,
+  packs: 'mine',
+  from: 4,
+  to: 30,
+  wants: ['time', 'mass', 'price'],
 };
 const few = shelf.filter(({ id, part }) => part.kind === 'series' || /36-35t|brushed-20|36-55t|brushed-10/.test(id));
 const last = <T>(search: Generator<T, T>): T => {

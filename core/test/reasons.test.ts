@@ -69,7 +69,7 @@ describe('A reason', () => {
     const [first] = reviewReasons(withChange(logged, atMotor('mass'), undefined));
     const mass = first!.claims.find(({ want }) => want === 'mass')!;
     expect(mass.true).toBe(false);
-    expect('now' in mass).toBe(false);
+    expect(mass.now).toBeUndefined();
   });
 
   it('of another choice, of one chosen anew and of one that is gone is no longer held against it', () => {

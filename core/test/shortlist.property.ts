@@ -38,8 +38,15 @@ const shelf = (
 const ASKED = ['lift', 'drive', 'arm', 'thrower', 'intake', 'hoist', 'turntable'] as const;
 
 const queryFor = (mechanismId: string): ShortlistQuery => ({
-  ...{ mechanismId, jobId: mechanismOf(heron, mechanismId).jobs[0]!.id, scope: 'everything', ownedOnly: false },
-  ...{ mostMotors: 3, packs: 'mine', from: 1, to: 300, wants: WANT_IDS },
+  mechanismId,
+  jobId: mechanismOf(heron, mechanismId).jobs[0]!.id,
+  scope: 'everything',
+  ownedOnly: false,
+  mostMotors: 3,
+  packs: 'mine',
+  from: 1,
+  to: 300,
+  wants: WANT_IDS,
 });
 const options = new Map(ASKED.map((id) => [id, drivesOf(heron, mechanismOf(heron, id), queryFor(id), shelf)]));
 
@@ -153,7 +160,13 @@ const figures = fc.record(
 );
 const designs = fc.array(figures, { maxLength: 40 }).map((list) =>
   list.map((some, i): Found => ({
-    ...{ key: `design ${i}`, motor: 'm', motors: 1, total: 1, changes: [], verdict: 'enough', first: '' },
+    key: `design ${i}`,
+    motor: 'm',
+    motors: 1,
+    total: 1,
+    changes: [],
+    verdict: 'enough',
+    first: '',
     figures: some,
   })),
 );
@@ -180,7 +193,14 @@ describe('A front', () => {
 
   it('is the same whether it was searched in one lot or in several', () => {
     const lot = (front: readonly Found[]) => ({
-      ...{ front, tried: front.length, judged: front.length, excluded: 0, beaten: 0, fallen: [], share: 1, done: true },
+      front,
+      tried: front.length,
+      judged: front.length,
+      excluded: 0,
+      beaten: 0,
+      fallen: [],
+      share: 1,
+      done: true,
     });
     fc.assert(
       fc.property(designs, wanted, fc.nat(40), (list, wants, cut) => {

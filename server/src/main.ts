@@ -5,10 +5,11 @@ import { createApp } from './app.js';
 import { openDatabase } from './db/open.js';
 import { PlanStore } from './plans/store.js';
 import { readSettings, type Settings } from './settings.js';
+import { root as rootUrl } from './root.js';
 import { readDemo } from './shelf/data.js';
 import { ShelfStore } from './shelf/store.js';
 
-const root = fileURLToPath(new URL('../../', import.meta.url));
+const root = fileURLToPath(rootUrl);
 
 function settingsOrStop(): Settings {
   try {
@@ -34,7 +35,7 @@ const app = createApp({
   shelf,
   log,
   host: settings.host,
-  webFolder: fileURLToPath(new URL('../../web/dist', import.meta.url)),
+  webFolder: fileURLToPath(new URL('web/dist', rootUrl)),
 });
 const server = app.listen(settings.port, settings.host, (error?: Error) => {
   if (error) {

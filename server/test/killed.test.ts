@@ -1,13 +1,16 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { etagOf, type PlanSummary, type StoredPlan } from '@rough-gear/contract';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { temporaryFolder } from './helper.js';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 
+/** What a user runs is what is killed here. */
+beforeAll(() => execFileSync(process.execPath, ['scripts/build.mjs', 'server'], { cwd: root }));
+
 async function start(folder: string): Promise<{ child: ChildProcess; url: string }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  const child = spawn(process.execPath, ['server/dist/main.mjs'], {
     cwd: root,
     env: { ...process.env, PORT: '0', ROUGH_GEAR_DATA: folder, ROUGH_GEAR_LOG: 'silent' },
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -67,7 +70,7 @@ describe('a killed server', () => {
 
 describe('a wrong setting', () => {
   it('stops the start with one line and exit status 2', async () => {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    const child = spawn(process.execPath, ['server/dist/main.mjs'], {
       cwd: root,
       env: { ...process.env, PORT: 'many' },
       stdio: ['ignore', 'ignore', 'pipe'],

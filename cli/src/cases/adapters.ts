@@ -56,6 +56,8 @@ const HELD_BY: Readonly<Record<HeldBy, string>> = {
   returned: 'return',
 };
 
+type ThrownGiven = Omit<ThrowFigures, 'pieceMass'> & { readonly shotMass: number; readonly targetSpeed: number };
+
 interface DriveGiven {
   readonly motor: {
     readonly resistance: number;
@@ -80,8 +82,8 @@ function driveOf(given: DriveGiven): Drive {
     restVoltage: given.pack.voltage,
     supplyResistance: given.motors * given.pack.resistance,
     greatestDuty: 1,
-    ...(stator === undefined ? {} : { statorLimit: stator }),
-    ...(supply === undefined ? {} : { supplyLimit: supply }),
+    statorLimit: stator,
+    supplyLimit: supply,
   };
 }
 
@@ -97,9 +99,9 @@ function brakingDriveOf(
   const { stator, returned, supply } = given.limitsPerMotor;
   return {
     ...driveOf({ ...given, limitsPerMotor: {} }),
-    ...(stator === undefined ? {} : { brakeLimit: stator }),
-    ...(returned === undefined ? {} : { returnLimit: returned }),
-    ...(supply === undefined ? {} : { supplyLimit: supply }),
+    brakeLimit: stator,
+    returnLimit: returned,
+    supplyLimit: supply,
   };
 }
 
@@ -230,9 +232,9 @@ export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
   'arm-swing': adapter((given: RunGiven & ArmFigures) =>
     runGot(given, 1, arm(given), Math.abs(given.toAngle - given.fromAngle)),
   ),
-  'flywheel-shot': adapter((given: RunGiven & FlywheelFigures & ThrowFigures & { targetSpeed: number }) => {
+  'flywheel-shot': adapter((given: RunGiven & FlywheelFigures & ThrownGiven) => {
     const system = movingSystem(given, driveOf(given), 1, flywheel(given), { speed: given.targetSpeed });
-    const shot = throwAt(system, given, given.targetSpeed);
+    const shot = throwAt(system, { ...given, pieceMass: given.shotMass }, given.targetSpeed);
     return {
       spinUpTime: fullEffort(system).time,
       shotSpeed: shot.exitSpeed,

@@ -20,7 +20,7 @@ export function parseQuantity(text: string, dimension: Dimension, system: UnitSy
   if (trade !== undefined) return finish(trade, dimension, system);
 
   const read: ReadNumber = readNumber(cleaned);
-  if (!read.ok) return { ...refuse(dimension, read.reason), ...(read.choices ? { choices: read.choices } : {}) };
+  if (!read.ok) return { ...refuse(dimension, read.reason), choices: read.choices };
   const rest = read.rest;
   if (rest === '') return finish(fromBare(read.value, dimension, system), dimension, system);
   const spelled = spellUnit(rest, dimension);

@@ -224,7 +224,7 @@ export function scoreCard(
       ...(leastSpeed === undefined
         ? {}
         : { 'slow control': 1 / (1 + (SLOW_SCALE * leastSpeed) / (path.asked.speed * path.asked.perCoordinate)) }),
-      ...(efficiency === undefined ? {} : { efficiency }),
+      efficiency,
       ...(torquePerMass === undefined ? {} : { 'torque per mass': torquePerMass / densest }),
       'smooth start': smoothness(motor, path),
       ...(freeSpeed === undefined ? {} : { 'highest speed': freeSpeed / fastest }),

@@ -226,13 +226,13 @@ export function servoScores(
       changes: candidate.changes,
       verdict: headline.verdict,
       first: headline.name,
-      ...(headline.multiple === undefined ? {} : { multiple: headline.multiple }),
+      multiple: headline.multiple,
       numbers: {
         ...(Number.isFinite(margin) ? { margin } : {}),
-        ...(timeShare === undefined ? {} : { timeShare }),
-        ...(deadband === undefined ? {} : { deadband }),
-        ...(price === undefined ? {} : { price }),
-        ...(dense === undefined ? {} : { torquePerMass: dense }),
+        timeShare,
+        deadband,
+        price,
+        torquePerMass: dense,
       },
       scores: {
         ...(Number.isFinite(margin) ? { 'torque margin': Math.min(1, margin) } : {}),

@@ -156,7 +156,7 @@ function rowOf(
     changes,
     verdict: headline.verdict,
     first: headline.name,
-    ...(headline.multiple === undefined ? {} : { multiple: headline.multiple }),
+    multiple: headline.multiple,
     ...(worst ? { margin: marginOf(worst), marginSpeed: worst.motorSpeed } : {}),
     beyond: path.step.motor.loop === 'open' ? 'loses steps, silently' : 'alarms',
     pulse: pulseAtOutput(path),

@@ -69,10 +69,10 @@ export function compareVariant(plan: Plan, mechanismId: string, jobId: string, v
     id: variant.id,
     label: variant.label,
     changes: variant.changes,
-    ...(variant.note === undefined ? {} : { note: variant.note }),
+    note: variant.note,
     verdict: headline.verdict,
     first: headline.name,
-    ...(headline.multiple === undefined ? {} : { multiple: headline.multiple }),
+    multiple: headline.multiple,
     total: path.train.total,
     parts: partsOf(path),
     ...numbersOf(path, result),
@@ -98,7 +98,7 @@ function numbersOf(path: AnyPath, result: JobResult): Partial<VariantResult> {
     ...(flow.supplyCurrent === undefined ? {} : { supplyCurrent: drive.motors * flow.supplyCurrent }),
     motorHeat: drive.motors * flow.motorCurrent ** 2 * drive.motor.resistance,
     controllerHeat: drive.motors * flow.motorCurrent ** 2 * drive.controllerResistance,
-    ...(heat === undefined ? {} : { hottest: heat }),
+    hottest: heat,
   };
 }
 
@@ -122,5 +122,5 @@ function costOf(plan: Plan, mechanismId: string): Pick<VariantResult, 'mass' | '
   // A controller rarely says its mass; the motor's alone still tells them apart.
   const mass = masses[0] === undefined ? undefined : motors * (masses[0] + (masses[1] ?? 0));
   const price = sum(prices);
-  return { ...(mass === undefined ? {} : { mass }), ...(price === undefined ? {} : { price }) };
+  return { mass, price };
 }

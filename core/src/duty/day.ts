@@ -141,7 +141,7 @@ class HeatDay {
 
   result(): NonNullable<Day['heat']> {
     const { peak, limitAt, afterMatch, samples } = this;
-    return { peak, ...(limitAt === undefined ? {} : { limitAt }), afterMatch, samples };
+    return { peak, limitAt, afterMatch, samples };
   }
 }
 
@@ -177,6 +177,6 @@ class BreakerHeat {
   }
 
   result(): BreakerDay {
-    return { peak: this.peak, ...(this.tripsAt === undefined ? {} : { tripsAt: this.tripsAt }) };
+    return { peak: this.peak, tripsAt: this.tripsAt };
   }
 }

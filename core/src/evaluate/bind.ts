@@ -40,6 +40,6 @@ export function bindOf(path: DcPath): Bind {
   return {
     effort: bound(full),
     lock: bound(Math.min(full, path.control.rollBack)),
-    ...(weakest ? { weakest } : {}),
+    weakest,
   };
 }

@@ -46,10 +46,10 @@ export function checkOf<P extends PowerPath>(rule: CheckRule<P>, path: P, run: R
     there,
     sentence,
     lacks,
-    ...(hint ? { hint } : {}),
-    ...(stage === undefined ? {} : { stage }),
+    hint,
+    stage,
   };
   if ('holds' in outcome) return { ...common, verdict: outcome.holds ? 'enough' : 'gives way' };
   const { multiple, wants } = outcome;
-  return { ...common, multiple, ...(wants === undefined ? {} : { wants }), verdict: verdictOf(multiple, wants ?? 1) };
+  return { ...common, multiple, wants, verdict: verdictOf(multiple, wants ?? 1) };
 }

@@ -58,7 +58,7 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   return {
     ...base,
     rungs: sorted,
-    ...(first ? { first } : {}),
+    first,
     verdict: worstVerdict(motorUnknown ? [...known, 'not known'] : known),
     lacks: motorUnknown?.lacks ?? [],
     ...(machine.ceiling ? { ceiling: machine.ceiling.says } : {}),

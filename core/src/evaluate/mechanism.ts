@@ -87,7 +87,7 @@ export function judge(path: AnyPath): JobResult {
     ladders,
     checks,
     links: linksOf(path, { ladders, checks }),
-    ...(run ? { run } : {}),
+    run,
   };
 }
 
@@ -143,7 +143,7 @@ function fromLadder(job: JobResult, situation: SituationId): Candidate {
     ...common,
     rung: rung.id,
     name: rung.name,
-    ...(rung.multiple === undefined ? {} : { multiple: rung.multiple }),
+    multiple: rung.multiple,
   };
 }
 

@@ -56,7 +56,7 @@ export function pulseSumsOf(path: StepPath): PulseSums | undefined {
   const leading = lead && Number.isFinite(most.rate) ? leadingOf(lead, train, radius, most.rate) : undefined;
   const gearing =
     step.encoderLines === undefined ? undefined : gearingOf(path, step.encoderLines, driver.followingError);
-  return { ...sums, ...(leading && { leading }), ...(gearing && { gearing }) };
+  return { ...sums, leading, gearing };
 }
 
 function leadingOf(lead: NonNullable<StepPath['lead']>, train: PulseTrain, radius: number, rate: number) {

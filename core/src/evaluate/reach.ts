@@ -57,8 +57,8 @@ export function reachOf(path: AnyPath, count = 80): Reach | undefined {
     points,
     load: resists,
     wanted: asked.speed,
-    ...(settles === undefined ? {} : { settles }),
-    ...(load.traction === undefined ? {} : { traction: load.traction }),
+    settles,
+    traction: load.traction,
   };
 }
 

@@ -24,7 +24,7 @@ export const figure = (
   link: LinkKind,
   need: Need,
   fallback?: Fallback,
-): FigureMeta => ({ label, symbol, dimension, link, need, ...(fallback ? { fallback } : {}) });
+): FigureMeta => ({ label, symbol, dimension, link, need, fallback });
 
 export const optional = (meta: FigureMeta): FigureMeta => ({ ...meta, optional: true });
 export const typical = (value: number, why: string): Fallback => ({ typical: value, why });

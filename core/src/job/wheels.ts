@@ -81,7 +81,7 @@ export const push: JobKindSpec<PushJob, WheelsOutput> = {
     return {
       radius,
       load: driveBase({ ...base, push: against }),
-      asked: { ...timing, speed, acceleration: 0, perCoordinate: 1, ...(creep === undefined ? {} : { creep }) },
+      asked: { ...timing, speed, acceleration: 0, perCoordinate: 1, creep },
     };
   },
   detail: (path) => `push ${figureText(path, 'job.push', 'force')}`,

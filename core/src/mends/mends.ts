@@ -30,7 +30,7 @@ export function* findMends(plan: Plan, mechanismId: string, target: Target): Gen
   const before = evaluateMechanism(plan, mechanism);
   const path = resolvePath(plan, mechanism, target.jobId);
   const stage = stageOf(path, target);
-  const context: LeverContext = { plan, mechanism, path, ...(stage === undefined ? {} : { stage }) };
+  const context: LeverContext = { plan, mechanism, path, stage };
   for (const id of leversOf(context.path, target)) {
     const setting = solve(context, LEVERS[id], target);
     yield setting && judge(plan, mechanismId, target, before, id, setting);
@@ -118,7 +118,7 @@ function score(result: MechanismResult, target: Target): { multiple?: number; na
   const job = result.jobs.find((candidate) => candidate.jobId === target.jobId)!;
   if ('check' in target) {
     const check = job.checks.find((candidate) => candidate.id === target.check);
-    return check && { name: check.name, ...(check.multiple === undefined ? {} : { multiple: check.multiple }) };
+    return check && { name: check.name, multiple: check.multiple };
   }
   const { first, idle } = job.ladders[target.situation];
   return first?.multiple === undefined ? { name: idle ?? 'nothing' } : { multiple: first.multiple, name: first.name };

@@ -40,7 +40,7 @@ export function servoSystem(path: ServoPath): MotionSystem {
     },
     holdForce: (angle) => load.holdForce(placeOf(angle)) * ratioAt(angle),
     inertia: (angle) => Math.max(load.inertia(placeOf(angle)) * ratioAt(angle) ** 2, 1e-12),
-    ...(load.rope === undefined ? {} : { rope: load.rope }),
+    rope: load.rope,
   };
   return {
     drive: {

@@ -55,7 +55,7 @@ export function trapezoid(system: MotionSystem, profile: Trapezoid): Run {
       watch.see(time, state, asked.pull);
     }
   }
-  const follows = { multiple, ...(behindAt ? { behindAt } : {}) };
+  const follows = { multiple, behindAt };
   return { ...watch.result('arrived', total, state), follows };
 }
 

@@ -106,7 +106,7 @@ function reviewReason(plan: Plan, reason: Reason): ReasonNow {
   const { figures } = measureChoice(plan, mechanism, reason.choice, job.id);
   const claims = reason.claims.map((claim): ClaimNow => {
     const now = figures[claim.want];
-    return { ...claim, ...(now === undefined ? {} : { now }), true: now !== undefined && keeps(claim, now) };
+    return { ...claim, now, true: now !== undefined && keeps(claim, now) };
   });
   const state = stateOf(plan, mechanism, reason);
   return {

@@ -120,6 +120,6 @@ function readConstants(
   ]);
   const kv = collect.takeOptional('motor.statedKv', data.statedKv, [...dataAt, 'statedKv']);
   const constants = { ...motorFromSheet(sheet), freeCurrentPerSpeed };
-  const stated = { ...(resistance === undefined ? {} : { resistance }), ...(kv === undefined ? {} : { kv }) };
+  const stated = { resistance, kv };
   return { constants, audit: auditMotor(constants, stated) };
 }

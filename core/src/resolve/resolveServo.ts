@@ -51,7 +51,7 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
     figures: collect.figures(),
     lacks: collect.lacks(),
     pack: supply.pack,
-    ...(supply.main ? { main: supply.main } : {}),
+    main: supply.main,
     branch: supply.branch,
     restVoltage: supply.restVoltage,
     servo: { ...figures, rating: ratingAt(figures.points, voltage), voltage },

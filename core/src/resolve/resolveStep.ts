@@ -61,7 +61,7 @@ export function resolveStep(begun: Begun, drive: StepDrive): StepPath {
     figures: collect.figures(),
     lacks: collect.lacks(),
     pack: supply.pack,
-    ...(supply.main ? { main: supply.main } : {}),
+    main: supply.main,
     branch: supply.branch,
     step,
     driver,

@@ -51,7 +51,7 @@ export function resolveSupply(plan: Plan, nodeId: string, motors: number, collec
   const shared = pack.resistance + (main?.wireResistance ?? 0);
   return {
     pack,
-    ...(main ? { main } : {}),
+    main,
     branch: { ...branch, together },
     restVoltage: packRestVoltage(pack.figures, pack.charge) - shared * pack.others,
     supplyResistance: motors * shared + (together ? motors : 1) * branch.wireResistance,
@@ -153,7 +153,7 @@ function resolveProtection(
   const wire = {
     gauge,
     wireResistance: wireResistance(gauge, length) + connectors * each,
-    ...(connectorRated === undefined ? {} : { connectorRated }),
+    connectorRated,
   };
   if (node.breaker === undefined) return wire;
   const part: BreakerPart = partOf(plan, node.breaker, 'breaker');

@@ -51,14 +51,14 @@ export function judgeChanges(
       key: `${option.key}\n${total}`,
       motor,
       motors,
-      ...(controller === undefined ? {} : { controller }),
-      ...(pack === undefined ? {} : { pack }),
+      controller,
+      pack,
       total,
       changes: [...option.changes, ...changes],
       figures,
       verdict: headline.verdict,
       first: headline.name,
-      ...(headline.multiple === undefined ? {} : { multiple: headline.multiple }),
+      multiple: headline.multiple,
     },
   };
 }

@@ -23,7 +23,7 @@ export function atBest(trial: Trial, total: number, jobId: string, multiple: num
     time: path.machine === 'dc' ? leastTime(path) : 0,
     current: 0,
     margin: multiple,
-    ...(slow === undefined ? {} : { slow }),
+    slow,
   };
 }
 

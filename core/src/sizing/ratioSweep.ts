@@ -74,8 +74,8 @@ function pointOf(path: AnyPath, change: Change): RatioPoint {
     total: path.train.total,
     change,
     verdict,
-    ...(first ? { first } : {}),
-    ...(fails === undefined ? {} : { fails }),
+    first,
+    fails,
     ...(run?.outcome === 'arrived' ? { time: run.time } : {}),
     ...(run
       ? {
@@ -132,7 +132,7 @@ export function sweepMarks(points: readonly RatioPoint[]): SweepMarks {
     ...(mostRobust ? { mostRobust: mostRobust.total } : {}),
     ...(deepest ? { deepest: deepest.total } : {}),
     ...(quickest ? { quickest: quickest.total } : {}),
-    ...(flat ? { plateau: flat } : {}),
+    plateau: flat,
   };
 }
 

@@ -108,8 +108,8 @@ export function ratioMarks(points: readonly SweepPoint[]): RatioMarks {
   const coolest = leastAt(points, (point) => point.heat);
   const leastCurrent = leastAt(points, (point) => point.peakSupplyCurrent);
   return {
-    ...(fastest === undefined ? {} : { fastest }),
-    ...(coolest === undefined ? {} : { coolest }),
-    ...(leastCurrent === undefined ? {} : { leastCurrent }),
+    fastest,
+    coolest,
+    leastCurrent,
   };
 }

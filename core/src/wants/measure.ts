@@ -57,7 +57,7 @@ function motionFigures(path: AnyPath, { run }: JobResult, all: readonly JobResul
     ...(run?.outcome === 'arrived' ? { time: run.time } : {}),
     ...(run ? { current: run.peakSupplyCurrent } : {}),
     ...(known.length > 0 ? { margin: Math.min(...known) } : {}),
-    ...(slow === undefined ? {} : { slow }),
+    slow,
   };
 }
 
@@ -93,8 +93,8 @@ export function stockFigures(
   mass = plus(mass, stages.mass);
   price = plus(price, stages.price);
   return {
-    ...(mass === undefined ? {} : { mass }),
-    ...(price === undefined ? {} : { price }),
+    mass,
+    price,
     bought,
     common,
   };

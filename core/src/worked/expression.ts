@@ -67,7 +67,7 @@ const COMBINE: Readonly<
 export const num = (value: number, label?: string): Expression => ({
   op: 'number',
   value,
-  ...(label ? { label } : {}),
+  label,
 });
 export const fig = (figure: Figure): Expression => ({ op: 'figure', figure, value: figure.value ?? NaN });
 export const add = (...args: Expression[]): Expression => ({ op: 'add', args });

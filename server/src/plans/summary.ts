@@ -19,7 +19,7 @@ export function summaryOf({ id, revision, savedAt, deletedAt, document }: Listed
     revision,
     savedAt,
     name: document.name,
-    ...(deletedAt === undefined ? {} : { deletedAt }),
+    deletedAt,
     mechanisms: result.mechanisms.map((mechanism) => ({
       id: mechanism.id,
       name: mechanism.name,

@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { partSchema, readPlanText, type ShelfPart } from '@rough-gear/contract';
 import type { Plan } from '@rough-gear/core';
+import { root } from '../root.js';
 
-const folder = new URL('../../../contract/demo/', import.meta.url);
+const folder = new URL('contract/demo/', root);
 
 /** A part that ships: what the team says of it comes later. */
 export type ShippedPart = Pick<ShelfPart, 'id' | 'revision' | 'part'>;

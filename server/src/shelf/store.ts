@@ -40,7 +40,7 @@ export class ShelfStore {
         ];
       if (old.shipped === null || old.shipped >= revision) return [];
       const { owned, price } = JSON.parse(old.part) as Part;
-      const kept = { ...part, ...(owned === undefined ? {} : { owned }), ...(price ? { price } : {}) };
+      const kept: Part = { ...part, owned: owned ?? part.owned, price: price ?? part.price };
       return [{ ...old, revision: old.revision + 1, shipped: revision, part: JSON.stringify(kept) }];
     });
     await shelf.save(rows, { chunk: 100 });
@@ -81,11 +81,7 @@ export class ShelfStore {
       if (!row) return { outcome: 'missing' };
       const { price: before, ...part } = JSON.parse(row.part) as Part;
       const after = price === undefined ? before : (price ?? undefined);
-      const changed = {
-        ...part,
-        ...(owned === undefined ? {} : { owned }),
-        ...(after === undefined ? {} : { price: after }),
-      };
+      const changed = { ...part, owned: owned ?? part.owned, price: after };
       const newer = JSON.stringify(before) === JSON.stringify(after) ? 0 : 1;
       const next = { ...row, ...marks, revision: row.revision + newer, part: JSON.stringify(changed) };
       await shelf.save(next);

@@ -30,5 +30,5 @@ export function judgeTrain(plan: Plan, mechanismId: string, train: TrainFound): 
   const changed = applyChanges(plan, adoptTrain(plan, mechanism, train));
   const { headline } = evaluateMechanism(changed, mechanismById(changed, mechanismId));
   const { verdict, name, multiple } = headline;
-  return { verdict, name, ...(multiple === undefined ? {} : { multiple }) };
+  return { verdict, name, multiple };
 }

@@ -37,7 +37,7 @@ function wheelsOf({ kind, stock, driver, driven, ratio, run }: Omit<WheelPair, '
   const face = given(part.face, name);
   const bore = given(part.bore, name);
   const common = { id, stock: name, ...(bore ? { bore, drivenBore: bore } : {}) };
-  const wheels = { driver, driven, ...(pitch ? { pitch } : {}) };
+  const wheels = { driver, driven, pitch };
   switch (kind) {
     case 'planetary': {
       const ratedTorque = given(part.ratedTorque, name);
@@ -46,7 +46,7 @@ function wheelsOf({ kind, stock, driver, driven, ratio, run }: Omit<WheelPair, '
         stock: name,
         kind,
         ratio: { ...quantityOf(ratio, `${ratio}:1`, 'sheet'), from: name },
-        ...(ratedTorque ? { ratedTorque } : {}),
+        ratedTorque,
       };
     }
     case 'teeth':
@@ -54,7 +54,7 @@ function wheelsOf({ kind, stock, driver, driven, ratio, run }: Omit<WheelPair, '
         ...common,
         ...wheels,
         kind,
-        ...(face ? { face } : {}),
+        face,
         ...(isGearMaterial(part.material) ? { material: part.material } : {}),
       };
     case 'chain':
@@ -73,8 +73,8 @@ function wheelsOf({ kind, stock, driver, driven, ratio, run }: Omit<WheelPair, '
         kind,
         beltTeeth: run!.count,
         centre: millimetres(run!.centre, `${run!.count} teeth, taut`),
-        ...(face ? { face } : {}),
-        ...(part.profile ? { profile: part.profile } : {}),
+        face,
+        profile: part.profile,
       };
   }
 }

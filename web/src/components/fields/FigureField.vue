@@ -22,7 +22,7 @@ const plan = usePlan();
 const figure = computed(() => path.value.figures[key]);
 
 function change(quantity: Quantity | undefined) {
-  return [{ at: figure.value!.at, ...(quantity ? { to: quantity } : {}) }];
+  return [{ at: figure.value!.at, to: quantity }];
 }
 </script>
 

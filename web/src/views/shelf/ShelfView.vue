@@ -34,7 +34,7 @@ watch(
 
 function show(id?: string): void {
   draft.value = undefined;
-  void router.replace({ name: 'shelf', params: { kind: open.value, ...(id ? { partId: id } : {}) } });
+  void router.replace({ name: 'shelf', params: { kind: open.value, partId: id } });
 }
 
 function start(part: Part): void {

@@ -92,7 +92,7 @@ async function add(): Promise<void> {
     const { kind, use } = tile.value;
     const wanted = {
       kind,
-      ...(use ? { use } : {}),
+      use,
       machine: machine.value,
       name: name.value.trim() || wish.value.name,
       values: Object.fromEntries(given),

@@ -78,8 +78,12 @@ function tip(at: number): string {
 }
 const option = computed(() =>
   ratioChart({
-    ...{ points: sweep.value.points, marks: marks.value, span: span.value, height: height.value },
-    ...{ pens: ink.value, tip },
+    points: sweep.value.points,
+    marks: marks.value,
+    span: span.value,
+    height: height.value,
+    pens: ink.value,
+    tip,
   }),
 );
 const places = computed(() => stripsIn(height.value));

@@ -132,7 +132,7 @@ export function ratioChart({ points, marks, span, height, pens, tip }: RatioChar
     yAxis: STRIPS.map((strip, i) => ({
       type: 'value',
       gridIndex: i,
-      ...(i === VOLTS ? voltsRange(points) : { min: 0, ...(tops[i] === undefined ? {} : { max: tops[i] }) }),
+      ...(i === VOLTS ? voltsRange(points) : { min: 0, max: tops[i] }),
       splitNumber: 2,
       axisLabel: { ...label, formatter: (v: number) => `${digits(v, 3)} ${strip.unit}`, hideOverlap: true },
       splitLine: { show: true, lineStyle: { color: hair } },

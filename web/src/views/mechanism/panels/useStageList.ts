@@ -27,7 +27,7 @@ export function useStageList() {
     const tuning = rest.some(({ id }) => id === choice.value.tuning) ? choice.value.tuning : rest.at(-1)?.id;
     commit([
       { at: [...choiceAt.value, 'stages'], to: rest },
-      { at: [...choiceAt.value, 'tuning'], ...(tuning === undefined ? {} : { to: tuning }) },
+      { at: [...choiceAt.value, 'tuning'], to: tuning },
     ]);
     link.value = rest[0]?.id ?? 'motor';
   }

@@ -37,10 +37,10 @@ const SCHOOLS = [
 function adopt(way: StageWay): void {
   const { name, shaft, direction, plane } = stage.value!;
   const kept = {
-    ...(name ? { name } : {}),
-    ...(shaft ? { shaft } : {}),
-    ...(direction ? { direction } : {}),
-    ...(plane ? { plane } : {}),
+    name,
+    shaft,
+    direction,
+    plane,
   };
   commit([{ at: stageAt(), to: { ...kept, ...way.stage } }]);
 }

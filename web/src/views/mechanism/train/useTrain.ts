@@ -57,7 +57,7 @@ export function useTrain() {
     commit(
       Object.entries(changes).map(([key, to]): Change => ({
         at: [...stageAt(i), key],
-        ...(to === undefined ? {} : { to }),
+        to,
       })),
     );
   }

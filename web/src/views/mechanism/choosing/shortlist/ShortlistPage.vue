@@ -82,7 +82,11 @@ async function makeInTeeth(): Promise<void> {
   if (!wanted || !asking) return;
   making.value = true;
   const made = await coreWorker.inTeeth(toRaw(asking.plan), asking.query, wanted, shelf.offered.map(toRaw), {
-    ...{ kinds: ['teeth', 'chain', 'belt'], mostStages: 2, leastTeeth: 14, within: 0.05, boring: true },
+    kinds: ['teeth', 'chain', 'belt'],
+    mostStages: 2,
+    leastTeeth: 14,
+    within: 0.05,
+    boring: true,
   });
   making.value = false;
   if (made && chosen.value === wanted) teeth.value = made;

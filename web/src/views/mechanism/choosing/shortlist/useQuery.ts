@@ -33,7 +33,14 @@ export function useQuery() {
   const rankBy = ref<RankBy>('weights');
   /** Weight or place of each want; 0 leaves it out. */
   const numbers = reactive<Record<WantId, number>>({
-    ...{ time: 3, mass: 2, price: 2, current: 1, margin: 3, slow: 0, common: 0, bought: 0 },
+    time: 3,
+    mass: 2,
+    price: 2,
+    current: 1,
+    margin: 3,
+    slow: 0,
+    common: 0,
+    bought: 0,
   });
 
   /** A number of a field, why it is none, or nothing where it is empty. */
@@ -74,8 +81,8 @@ export function useQuery() {
       packs: asked.packs,
       from: from.si ?? 1,
       to: to.si ?? 1.1,
-      ...(mostPrice.si === undefined ? {} : { mostPrice: mostPrice.si }),
-      ...(mostMass.si === undefined ? {} : { mostMass: mostMass.si }),
+      mostPrice: mostPrice.si,
+      mostMass: mostMass.si,
       wants: wants.value,
     };
   });

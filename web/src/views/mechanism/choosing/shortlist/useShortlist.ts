@@ -59,7 +59,13 @@ export function useShortlist() {
 
 /** A lot that has said nothing yet counts as nothing done. */
 const NOTHING: Shortlist = {
-  ...{ front: [], tried: 0, judged: 0, excluded: 0, beaten: 0 },
-  ...{ fallen: [], share: 0, done: false },
+  front: [],
+  tried: 0,
+  judged: 0,
+  excluded: 0,
+  beaten: 0,
+  fallen: [],
+  share: 0,
+  done: false,
 };
 const known = (lots: readonly (Shortlist | undefined)[]): readonly Shortlist[] => lots.map((lot) => lot ?? NOTHING);

@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { planJsonSchema } from '@rough-gear/contract/schema';
-import { figuresPage } from './report/figuresPage.js';
+import { figuresPage } from '../report/figuresPage.js';
 
 /** `npm run schema`: writes the published JSON Schema and the page of figures, both made from the code. */
 mkdirSync('docs', { recursive: true });

@@ -24,7 +24,7 @@ import {
   type ShortlistQuery,
 } from '@rough-gear/core';
 import { Bench } from 'tinybench';
-import { firstScreen } from './bench/firstScreen.js';
+import { firstScreen } from '../bench/firstScreen.js';
 
 /** `npm run -s bench`: one JSON on stdout. Measures, never asserts: machines differ. */
 const read = readPlanText(readFileSync('contract/demo/heron.json', 'utf8'));
@@ -79,8 +79,16 @@ const trains = Object.fromEntries(
   ([1, 2, 3] as const).map((mostStages) => {
     const before = performance.now();
     const search = searchTrains(stock, {
-      ...{ from: 8.73, to: 9.27, wanted: 9, kinds: ['teeth', 'chain', 'belt'], leastTeeth: mostStages === 3 ? 20 : 16 },
-      ...{ mostStages, sense: 'either', by: 'nearest', most: 120, carry: 5 },
+      from: 8.73,
+      to: 9.27,
+      wanted: 9,
+      kinds: ['teeth', 'chain', 'belt'],
+      leastTeeth: mostStages === 3 ? 20 : 16,
+      mostStages,
+      sense: 'either',
+      by: 'nearest',
+      most: 120,
+      carry: 5,
     });
     let latest = search.next();
     // Three stages are cut short: the rate is what is asked for.
@@ -99,8 +107,15 @@ const shortlists = Object.fromEntries(
   (['lift', 'drive', 'arm'] as const).map((id) => {
     const jobId = plan.mechanisms.find((mechanism) => mechanism.id === id)!.jobs[0]!.id;
     const query: ShortlistQuery = {
-      ...{ mechanismId: id, jobId, scope: 'everything', ownedOnly: false, mostMotors: 4, packs: 'mine' },
-      ...{ from: 1, to: 300, wants: ['time', 'mass', 'price', 'current', 'margin'] },
+      mechanismId: id,
+      jobId,
+      scope: 'everything',
+      ownedOnly: false,
+      mostMotors: 4,
+      packs: 'mine',
+      from: 1,
+      to: 300,
+      wants: ['time', 'mass', 'price', 'current', 'margin'],
     };
     let firstAnswerMs: number | undefined;
     const lots = Array.from({ length: LOTS }, (_, index) => {
@@ -121,8 +136,12 @@ const shortlists = Object.fromEntries(
     return [
       id,
       {
-        ...{ tried, judged, excluded, left: front.length },
-        ...{ firstAnswerMs: round(firstAnswerMs), milliseconds: round(milliseconds) },
+        tried,
+        judged,
+        excluded,
+        left: front.length,
+        firstAnswerMs: round(firstAnswerMs),
+        milliseconds: round(milliseconds),
         per100000Ms: round((milliseconds * 100_000) / tried),
       },
     ];

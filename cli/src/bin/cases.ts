@@ -1,0 +1,5 @@
+import { casesCommand } from '../cases.js';
+import { runFromShell } from '../command.js';
+
+/** `npm run -s cases -- FILE…` */
+runFromShell(casesCommand);

@@ -1,0 +1,38 @@
+// What is run is built: server and shell commands as one file each, beside packages that stay what they are.
+import { builtinModules } from 'node:module';
+import { join } from 'node:path';
+import { build } from 'esbuild';
+import { root } from './prepare.mjs';
+
+const COMMON = {
+  absWorkingDir: root,
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  sourcemap: true,
+  logLevel: 'warning',
+  // Its entry for Node loads itself through a package that keeps a cache on disk; its modules are plain.
+  alias: { unitmath: join(root, 'node_modules/unitmath/src/Unit.js') },
+  // Packages that ask with `require` find it here.
+  banner: {
+    js: "import { createRequire as rgRequire } from 'node:module'; const require = rgRequire(import.meta.url);",
+  },
+};
+
+/** Compiled for this machine, or read from their own folder at run time. */
+const APART = ['better-sqlite3', 'pino', 'pino-http', 'typeorm', 'express', ...builtinModules];
+
+export async function bundleServer() {
+  await build({ ...COMMON, entryPoints: ['server/src/main.ts'], outfile: 'server/dist/main.mjs', external: APART });
+}
+
+export async function bundleCli() {
+  await build({
+    ...COMMON,
+    entryPoints: ['cli/src/bin/evaluate.ts', 'cli/src/bin/cases.ts', 'cli/src/bin/schema.ts'],
+    outdir: 'cli/dist',
+    outExtension: { '.js': '.mjs' },
+    external: APART,
+  });
+}

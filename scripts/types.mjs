@@ -1,0 +1,6 @@
+// npm run types: every workspace, as many at a time as there are cores.
+import { Steps, TYPES } from './steps.mjs';
+
+const steps = new Steps();
+await steps.together(...TYPES);
+process.exit(steps.failed.length > 0 ? 1 : 0);
