@@ -35,6 +35,7 @@ export default defineConfigWithVueTs(
     languageOptions: {
       globals: {
         process: 'readonly',
+        Buffer: 'readonly',
         console: 'readonly',
         self: 'readonly',
         caches: 'readonly',

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
@@ -16,6 +17,7 @@ const common = {
   // A guard against what never ends, not a wish for speed: a slow machine takes its time.
   testTimeout: 240_000,
   pool: 'forks' as const,
+  maxWorkers: availableParallelism(),
   // Its entry for Node needs a loader of its own; its modules are plain.
   server: { deps: { inline: ['unitmath'] } },
 };

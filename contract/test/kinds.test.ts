@@ -28,7 +28,7 @@ function withKind(kind: MechanismKind): Plan {
   return applyChanges(heron, proposeMechanism(heron, { kind, name: kind, values }, shelf).changes);
 }
 const LAST = heron.mechanisms.length;
-const jsonSchema = new Ajv2019({ strict: false }).compile(await planJsonSchema());
+const jsonSchema = new Ajv2019({ strict: false, validateFormats: false }).compile(await planJsonSchema());
 
 describe('a plan with a mechanism of every kind', () => {
   it.each(KINDS)('%s is accepted by the schema and by the published one alike', (kind) => {

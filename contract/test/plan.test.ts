@@ -189,7 +189,7 @@ describe('the published JSON Schema', () => {
   });
 
   it('takes the demo and refuses what the schema refuses', async () => {
-    const validate = new Ajv2019({ strict: false }).compile(await planJsonSchema());
+    const validate = new Ajv2019({ strict: false, validateFormats: false }).compile(await planJsonSchema());
     expect(validate(heron), JSON.stringify(validate.errors?.slice(0, 3))).toBe(true);
     expect(validate(limpet)).toBe(true);
     expect(validate(applyChanges(heron, [{ at: ['mechanisms', 1, 'jobs', 0, 'mass'], to: typed(0) }]))).toBe(false);

@@ -21,7 +21,7 @@ const read = (name: string) => JSON.parse(readFileSync(new URL(`../demo/${name}.
 const heron = read('heron') as Plan;
 const shelf = (read('shelf') as { parts: ShelfPart[] }).parts;
 const stock: readonly Stock[] = shelf.flatMap(({ id, part }) => (part.kind === 'series' ? [{ id, part }] : []));
-const jsonSchema = new Ajv2019({ strict: false }).compile(await planJsonSchema());
+const jsonSchema = new Ajv2019({ strict: false, validateFormats: false }).compile(await planJsonSchema());
 const typed = (si: number) => ({ si, as: String(si), source: 'typed' as const });
 const STAGES = ['mechanisms', 1, 'choices', 0, 'stages'];
 const lift = heron.mechanisms[1]!;
