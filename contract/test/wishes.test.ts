@@ -1,5 +1,6 @@
 import { WISHES, type MechanismKind } from '@rough-gear/core';
 import { describe, expect, it } from 'vitest';
+import { wordsText } from '../src/units/display.js';
 import { parseQuantity } from '../src/units/parse.js';
 
 const KINDS = Object.keys(WISHES) as MechanismKind[];
@@ -7,9 +8,12 @@ const KINDS = Object.keys(WISHES) as MechanismKind[];
 describe('what the dialog asks', () => {
   it.each(KINDS)('%s: every hint reads as what its field takes', (kind) => {
     for (const { dimension, hint, optional } of WISHES[kind].fields) {
-      if (optional && !/^\d/.test(hint)) continue;
-      const text = hint.replace(/, typical$/, '').replace(/ of its weight$/, ' N');
-      expect(parseQuantity(text, dimension), `${kind}: ${hint}`).toMatchObject({ ok: true });
+      for (const system of ['metric', 'inch'] as const) {
+        const said = wordsText(hint, system);
+        if (optional && !/^\d/.test(said)) continue;
+        const text = said.replace(/, typical$/, '').replace(/ of its weight$/, ' N');
+        expect(parseQuantity(text, dimension), `${kind}: ${said}`).toMatchObject({ ok: true });
+      }
     }
   });
 

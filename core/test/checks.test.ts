@@ -11,7 +11,7 @@ import {
   type Check,
   type Plan,
 } from '../src/index.js';
-import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange, said } from './demo.js';
 import { allKindsPlan } from './kinds.js';
 
 const heron = plainPlan('heron');
@@ -180,7 +180,7 @@ describe('a check', () => {
       expect(check.verdict).toBe('gives way');
       expect(check.asked).toBeDefined();
       expect(check.there).toBeDefined();
-      expect(check.sentence).toMatch(/^[A-Z0-9].*[.]$/);
+      expect(said(check.sentence)).toMatch(/^[A-Z0-9].*[.]$/);
       const { levers } = checkRule(
         resolveDcPath(plan, mechanismOf(plan, mechanism), mechanismOf(plan, mechanism).jobs[0]!.id),
         check.id,

@@ -1,5 +1,15 @@
 import { readFileSync } from 'node:fs';
-import { applyChanges, quantityOf, type Drive, type Mechanism, type Plan, type Quantity } from '../src/index.js';
+import {
+  applyChanges,
+  inMetric,
+  quantityOf,
+  worded,
+  type Drive,
+  type Mechanism,
+  type Plan,
+  type Quantity,
+  type Words,
+} from '../src/index.js';
 
 /** A demo robot's plan as the repository holds it. */
 export function demoPlan(name: 'heron' | 'limpet'): Plan {
@@ -46,3 +56,6 @@ export const sampleDrive: Drive = {
   supplyResistance: 0.02,
   greatestDuty: 1,
 };
+
+/** What core says, as plans are written: its values in metric units. */
+export const said = (words: Words): string => worded(words, inMetric);

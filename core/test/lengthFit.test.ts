@@ -7,7 +7,7 @@ import {
   type BeltParts,
   type ChainParts,
 } from '../src/index.js';
-import { mechanismOf, plainPlan } from './demo.js';
+import { mechanismOf, plainPlan, said } from './demo.js';
 
 const heron = plainPlan('heron');
 const partsOf = (id: string, index: number) =>
@@ -20,18 +20,18 @@ describe('a chain on its shafts', () => {
     const fit = lengthFit(chain);
     expect(fit).toMatchObject({ fits: true });
     expect(Math.abs(fit.slack)).toBeLessThan(1e-9);
-    expect(fit.sentence).toMatch(/^94 links, taut at 191\.27 mm\. Leave 3\.0\d mm to move for its wear\.$/);
+    expect(said(fit.sentence)).toMatch(/^94 links, taut at 191\.27 mm\. Leave 3\.0\d mm to move for its wear\.$/);
   });
 
   it('with an odd count says what an offset link is', () => {
-    expect(lengthFit({ ...chain, length: 95 }).sentence).toContain('an offset link, the weakest of the chain');
+    expect(said(lengthFit({ ...chain, length: 95 }).sentence)).toContain('an offset link, the weakest of the chain');
   });
 
   it('cannot be closed where the shafts are too far apart, whatever takes up its slack', () => {
     for (const takeUp of ['fixed', 'slide', 'tensioner'] as const) {
       const fit = lengthFit({ ...chain, takeUp, centre: chain.tautCentre + 0.004 });
       expect(fit.fits).toBe(false);
-      expect(fit.sentence).toContain(
+      expect(said(fit.sentence)).toContain(
         '94 links cannot be closed: taut it wants 191.27 mm, the shafts are 4 mm further apart.',
       );
     }
@@ -42,7 +42,7 @@ describe('a chain on its shafts', () => {
     expect(lengthFit({ ...near, takeUp: 'tensioner' }).fits).toBe(true);
     const fixed = lengthFit({ ...near, takeUp: 'fixed' });
     expect(fixed.fits).toBe(false);
-    expect(fixed.sentence).toContain('hangs slack on fixed shafts');
+    expect(said(fixed.sentence)).toContain('hangs slack on fixed shafts');
     expect(fixed.sag).toBeGreaterThan(0.01);
   });
 
@@ -51,9 +51,13 @@ describe('a chain on its shafts', () => {
   });
 
   it('too short to go round, or on wheels that would touch, says so', () => {
-    expect(lengthFit({ ...chain, reaches: false }).sentence).toMatch(/cannot go round both wheels: it is too short/);
+    expect(said(lengthFit({ ...chain, reaches: false }).sentence)).toMatch(
+      /cannot go round both wheels: it is too short/,
+    );
     const touching = chain.driverRadius + chain.drivenRadius - 0.001;
-    expect(lengthFit({ ...chain, centre: touching, tautCentre: touching }).sentence).toMatch(/run into each other/);
+    expect(said(lengthFit({ ...chain, centre: touching, tautCentre: touching }).sentence)).toMatch(
+      /run into each other/,
+    );
   });
 });
 
@@ -61,7 +65,7 @@ describe('a belt on its shafts', () => {
   it('is named by its teeth, and needs no wear', () => {
     const fit = lengthFit(belt);
     expect(fit).toMatchObject({ fits: true, takeUp: 0 });
-    expect(fit.sentence).toBe('The belt of 75 teeth, taut at 112.09 mm.');
+    expect(said(fit.sentence)).toBe('The belt of 75 teeth, taut at 112.09 mm.');
   });
 
   it('half a millimetre slack on fixed shafts jumps', () => {

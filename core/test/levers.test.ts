@@ -4,7 +4,7 @@ import { LEVERS } from '../src/mends/levers.js';
 import { SERVO_LEVERS } from '../src/mends/servoLevers.js';
 import { STEP_LEVERS } from '../src/mends/stepLevers.js';
 import type { LeverContext, LeverSetting } from '../src/mends/lever.js';
-import { plainPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, nansIn, typed, withChange, said } from './demo.js';
 
 const heron = plainPlan('heron');
 
@@ -75,7 +75,7 @@ const READINGS: readonly (readonly [lever: LeverId, context: LeverContext, value
 describe('levers', () => {
   it.each(READINGS)('%s', (lever, context, value, label) => {
     const setting = set(lever, context, value);
-    expect(setting.label).toBe(label);
+    expect(said(setting.label)).toBe(label);
     const changed = applyChanges(context.plan, setting.changes);
     expect(changed).not.toEqual(context.plan);
     expect(nansIn(evaluateMechanism(changed, mechanismOf(changed, context.mechanism.id)))).toEqual([]);
@@ -91,7 +91,7 @@ describe('levers', () => {
     expect(LEVERS['thicker-main'].span(lift)).toBeUndefined();
     const thin = contextOf(withChange(heron, ['supply', 1, 'wire', 'gauge'], typed(10)), 'lift');
     expect(LEVERS['thicker-main'].span(thin)).toEqual({ from: 10, to: 6 });
-    expect(set('thicker-main', thin, 7).label).toBe('6 AWG main wire');
+    expect(said(set('thicker-main', thin, 7).label)).toBe('6 AWG main wire');
   });
 
   it('stand where the plan stands', () => {

@@ -14,7 +14,7 @@ import {
   type Plan,
   type Rung,
 } from '../src/index.js';
-import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange, said } from './demo.js';
 
 const heron = plainPlan('heron');
 const jobOf = (plan: Plan, mechanism: string, job = 0): JobResult =>
@@ -174,7 +174,7 @@ describe('checks', () => {
     const index = heron.supply.findIndex(({ id }) => id === 'branch-lift');
     const thin = jobOf(withChange(heron, ['supply', index, 'wire', 'gauge'], typed(16)), 'lift');
     expect(checkIn(thin, 'branch-wire')).toMatchObject({ verdict: 'gives way', multiple: 0.5 });
-    expect(checkIn(thin, 'branch-wire').sentence).toContain('event’s rules and local electrical codes');
+    expect(said(checkIn(thin, 'branch-wire').sentence)).toContain('event’s rules and local electrical codes');
   });
 
   it('counts the pole pairs of a brushless motor', () => {
@@ -204,7 +204,7 @@ describe('the demo', () => {
       /^Resistance is missing\. What is known gives at \d\.\d+×: gear tooth\.$/,
     );
     expect(hoist.run).toBeUndefined();
-    expect(checkIn(hoist, 'in-time').sentence).toContain('resistance');
+    expect(said(checkIn(hoist, 'in-time').sentence)).toContain('resistance');
   });
 
   it('keeps mechanisms apart: changing one moves no other', () => {

@@ -36,7 +36,7 @@ import {
   type StepPath,
   type WishMachine,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, plainPlan, typed, withChange } from './demo.js';
+import { demoPlan, mechanismOf, plainPlan, typed, withChange, said } from './demo.js';
 import { allMachinesPlan } from './kinds.js';
 
 const heron = demoPlan('heron');
@@ -132,11 +132,11 @@ describe('a stepper', () => {
     const open = checkIn(hurried, 'turntable', 'keeps-step');
     const closed = checkIn(use(hurried, 'turntable', 'b'), 'turntable', 'keeps-step');
     expect(open.verdict).toBe('gives way');
-    expect(open.sentence).toContain('loses steps here, and nothing will tell you');
+    expect(said(open.sentence)).toContain('loses steps here, and nothing will tell you');
     expect(closed.verdict).not.toBe('gives way');
     const harder = checkIn(use(job(heron, 'turntable', 'time', 0.4), 'turntable', 'b'), 'turntable', 'keeps-step');
     expect(harder.verdict).toBe('gives way');
-    expect(harder.sentence).toContain('alarm: following error');
+    expect(said(harder.sentence)).toContain('alarm: following error');
   });
 
   it('is sure of less in full steps, of more with more current, and holds by what is left of it', () => {
@@ -156,7 +156,7 @@ describe('a stepper', () => {
     const cut = checkIn(drive(heron, 'turntable', 'idleShare', typed(0.1)), 'turntable', 'standing-heat');
     const whole = checkIn(drive(heron, 'turntable', 'idleShare', typed(1)), 'turntable', 'standing-heat');
     expect(cut.multiple!).toBeGreaterThan(2 * whole.multiple!);
-    expect(cut.sentence).toContain('may be cut');
+    expect(said(cut.sentence)).toContain('may be cut');
   });
 
   it.each<readonly [CheckId, Plan, string, RegExp]>([
@@ -182,7 +182,7 @@ describe('a stepper', () => {
   ])('is told when %s fails', (id, plan, mechanism, words) => {
     const check = checkIn(plan, mechanism, id);
     expect(check.verdict).toBe('gives way');
-    expect(check.sentence).toMatch(words);
+    expect(said(check.sentence)).toMatch(words);
   });
 
   it('is smoothed over its resonance by eight micro-steps', () => {
@@ -190,7 +190,7 @@ describe('a stepper', () => {
     expect(checkIn(drive(slow, 'turntable', 'steps', 2), 'turntable', 'resonance').verdict).toBe('gives way');
     const fine = checkIn(drive(slow, 'turntable', 'steps', 8), 'turntable', 'resonance');
     expect(fine.verdict).toBe('enough');
-    expect(fine.sentence).toContain('smooth that');
+    expect(said(fine.sentence)).toContain('smooth that');
   });
 
   it('is furthest from losing step at one reduction, and the ruler marks it', () => {
@@ -207,7 +207,7 @@ describe('a stepper', () => {
     const lift = plan.mechanisms.find(({ kind }) => kind === 'lift')!;
     const check = evaluateMechanism(plan, lift).jobs[0]!.checks.find(({ id }) => id === 'stays-up')!;
     expect(check).toMatchObject({ verdict: 'gives way' });
-    expect(check.sentence).toContain('detent');
+    expect(said(check.sentence)).toContain('detent');
     const light = withChange(plan, ['mechanisms', plan.mechanisms.indexOf(lift), 'jobs', 0, 'mass'], typed(0.5));
     expect(checkIn(light, lift.id, 'stays-up').verdict).toBe('enough');
   });
@@ -216,7 +216,7 @@ describe('a stepper', () => {
 describe('what mends a drive that takes pulses', () => {
   const mended = (plan: Plan, id: string, target: Record<string, string>): readonly string[] => {
     const jobId = mechanismOf(plan, id).jobs[0]!.id;
-    return [...findMends(plan, id, { jobId, ...target } as never)].flatMap((mend) => (mend ? [mend.label] : []));
+    return [...findMends(plan, id, { jobId, ...target } as never)].flatMap((mend) => (mend ? [said(mend.label)] : []));
   };
 
   it.each<readonly [string, Plan, string, Record<string, string>, RegExp]>([
@@ -383,19 +383,19 @@ describe('servos', () => {
   ])('are told when %s fails', (id, plan, mechanism, words) => {
     const check = checkIn(plan, mechanism, id);
     expect(check.verdict).toBe('gives way');
-    expect(check.sentence).toMatch(words);
+    expect(said(check.sentence)).toMatch(words);
   });
 
   it('say which of them may stall together', () => {
     const { sentence, verdict } = checkIn(limpet, 'legs', 'rail-stalled');
     expect(verdict).toBe('enough');
-    expect(sentence).toMatch(/may stall together .*Legs/);
+    expect(said(sentence)).toMatch(/may stall together .*Legs/);
   });
 
   it('are never rated up', () => {
     const high = rail(heron, 'voltage', typed(9));
     expect(rotor(high, 'grip').servo.rating.stallTorque).toBeCloseTo(3.8, 9);
-    expect(checkIn(high, 'grip', 'volts-full').sentence).toContain('never rated up');
+    expect(said(checkIn(high, 'grip', 'volts-full').sentence)).toContain('never rated up');
   });
 
   it('move as the closed form of the same line says', () => {
@@ -427,7 +427,7 @@ describe('servos', () => {
     ['joined grounds', rail(heron, 'ground', 'apart'), { check: 'rail-ground' }, /Join the grounds/],
   ])('are mended by %s', (_what, plan, target, words) => {
     const labels = [...findMends(plan, 'grip', { jobId: 'hold', ...target } as never)].flatMap((mend) =>
-      mend ? [mend.label] : [],
+      mend ? [said(mend.label)] : [],
     );
     if (words.source !== 'Set the rail' || checkIn(plan, 'grip', 'volts-least').verdict === 'gives way')
       expect(

@@ -1,3 +1,4 @@
+import { said } from './demo.js';
 import { describe, expect, it } from 'vitest';
 import {
   PLAN_VERSION,
@@ -266,9 +267,9 @@ describe('a stepper by hand', () => {
   it('drives its input straight, through a resistor, or through a transistor', () => {
     expect(inputDrive(path).current).toBeCloseTo(3.8 / 270, 12);
     expect(inputDrive(stepPath({ pin: 3.3 }))).toMatchObject({ lights: false, pinStands: true });
-    expect(signalHelp(stepPath({ pin: 3.3 }))).toMatch(/transistor/);
+    expect(said(signalHelp(stepPath({ pin: 3.3 })))).toMatch(/transistor/);
     expect(inputDrive(stepPath({ pin: 24 })).lights).toBe(false);
-    expect(signalHelp(stepPath({ pin: 24 }))).toMatch(/resistor of 1500 Ω/);
+    expect(said(signalHelp(stepPath({ pin: 24 })))).toMatch(/resistor of 1500 Ω/);
     const through = inputDrive(stepPath({ pin: 24, stage: 'resistor' }));
     expect(through).toMatchObject({ lights: true, pinStands: true });
     expect(through.current).toBeCloseTo((24 - 1.2) / (270 + 1500), 9);

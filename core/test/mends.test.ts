@@ -11,7 +11,7 @@ import {
   type ChainStage,
   type Target,
 } from '../src/index.js';
-import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange, said } from './demo.js';
 
 const heron = plainPlan('heron');
 
@@ -59,13 +59,13 @@ describe('mends', () => {
         const changed = applied(plan, mend);
         expect(
           metBy(changed, mechanismOf(changed, mechanism), target),
-          `${mend.label} for ${JSON.stringify(target)}`,
+          `${said(mend.label)} for ${JSON.stringify(target)}`,
         ).toBeGreaterThanOrEqual(1);
         evaluateMechanism(changed, mechanismOf(changed, mechanism)).jobs.forEach((job, i) => {
           const was = givingWay(before.jobs[i]!);
           expect(
             [...givingWay(job)].filter((item) => !was.has(item)),
-            mend.label,
+            said(mend.label),
           ).toEqual([]);
         });
       }
@@ -81,7 +81,7 @@ describe('mends', () => {
     const oneLess = withChange(plan, at, { ...stage, driven: stage.driven - 1 });
     expect(metBy(applied(plan, mend), mechanismOf(applied(plan, mend), 'lift'), target)).toBeGreaterThanOrEqual(1);
     expect(metBy(oneLess, mechanismOf(oneLess, 'lift'), target)).toBeLessThan(1);
-    expect(mend.label).toMatch(/^Gear down to \d+(\.\d+)?:1$/);
+    expect(said(mend.label)).toMatch(/^Gear down to \d+(\.\d+)?:1$/);
   });
 
   it('show the first rung before and after', () => {
@@ -103,7 +103,7 @@ describe('mends', () => {
     const mend = mendsFor(heron, 'lift', { jobId: 'raise', rung: 'supply', situation: 'working' }).find(
       ({ lever }) => lever === 'supply-limit',
     )!;
-    expect(mend.label).toMatch(/^A controller of 5\d A pack-side, breaker 60 A$/);
+    expect(said(mend.label)).toMatch(/^A controller of 5\d A pack-side, breaker 60 A$/);
     const changed = applied(heron, mend);
     const node = changed.supply.find(({ id }) => id === 'branch-lift')!;
     expect(node.kind === 'branch' && node.wire?.gauge?.si).toBe(8);

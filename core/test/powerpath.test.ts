@@ -10,7 +10,7 @@ import {
   withTotal,
   type Plan,
 } from '../src/index.js';
-import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange, said } from './demo.js';
 
 const heron = plainPlan('heron');
 const pathOf = (plan: Plan, mechanism: string, job?: string) => {
@@ -181,7 +181,7 @@ describe('the links of the strip', () => {
       'output',
       'load',
     ]);
-    expect(job.links.map(({ detail }) => detail)).toEqual([
+    expect(job.links.map(({ detail }) => said(detail))).toEqual([
       '12 V sealed lead',
       '40 A · 12 AWG',
       'pack-side 40 A',

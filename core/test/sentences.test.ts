@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { evaluateMechanism, type Ladder, type Plan, type SituationId } from '../src/index.js';
-import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange, said } from './demo.js';
 
 const heron = plainPlan('heron');
 const lift = ['mechanisms', 1];
@@ -79,14 +79,14 @@ describe('the answer in a sentence', () => {
 
   it('says of each rung what there is, what is asked and the margin', () => {
     const { rungs } = ladder(heron, 'working');
-    expect(rungs.find(({ id }) => id === 'volts')!.sentence).toBe(
+    expect(said(rungs.find(({ id }) => id === 'volts')!.sentence)).toBe(
       'The motor at full volts gives at 269 N, 1.29× the 208 N the job takes; wanted is 1.50×.',
     );
-    expect(rungs.find(({ id }) => id === 'stator')!.sentence).toBe(
+    expect(said(rungs.find(({ id }) => id === 'stator')!.sentence)).toBe(
       'The controller’s motor-side limit is out of reach: the volts end first.',
     );
     const lacking = ladder(withChange(heron, ['parts', 'pack-1', 'part', 'dischargeLimit'], undefined), 'working');
-    expect(lacking.rungs.find(({ id }) => id === 'discharge')!.sentence).toBe(
+    expect(said(lacking.rungs.find(({ id }) => id === 'discharge')!.sentence)).toBe(
       'The pack’s discharge limit: not known, discharge limit missing.',
     );
   });

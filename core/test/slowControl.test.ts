@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { evaluateMechanism, leastOutputSpeedOf, resolveDcPath, type Check, type Plan } from '../src/index.js';
-import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange, said } from './demo.js';
 
 /** The hoist: an outrunner of 7 pole pairs, its resistance filled in. */
 const hoist = withChange(plainPlan('heron'), ['parts', 'motor-2', 'part', 'data', 'resistance'], typed(0.042));
@@ -34,8 +34,8 @@ describe('creeping', () => {
 
   it('says why it cannot', () => {
     expect(creeping('bump', 0.001)).toMatchObject({ verdict: 'gives way' });
-    expect(creeping('bump', 0.001).sentence).toContain('loses step');
-    expect(creeping('forced', 0.0001).sentence).toContain('surges to catch up');
+    expect(said(creeping('bump', 0.001).sentence)).toContain('loses step');
+    expect(said(creeping('forced', 0.0001).sentence)).toContain('surges to catch up');
   });
 
   it('counts the gear inside a hub motor as pole pairs', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CELLS, evaluateMechanism, resolveDcPath, wireLossOf, type Chemistry, type Plan } from '../src/index.js';
-import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
+import { plainPlan, mechanismOf, typed, withChange, said } from './demo.js';
 
 const heron = plainPlan('heron');
 const pathOf = (plan: Plan, id = 'lift') =>
@@ -97,18 +97,20 @@ describe('parts that fit together', () => {
 
   it('fit where shaft and bore are the same', () => {
     expect(fits(lift(['stages', 0, 'bore'], typed(0.008)))).toMatchObject({ verdict: 'enough' });
-    expect(fits(lift(['stages', 0, 'bore'], typed(0.006)))!.sentence).toContain('8 mm does not fit a bore of 6 mm');
+    expect(said(fits(lift(['stages', 0, 'bore'], typed(0.006)))!.sentence)).toContain(
+      '8 mm does not fit a bore of 6 mm',
+    );
   });
 
   it('compare the holes in the words of the drawings', () => {
     expect(fits(lift(['stages', 0, 'mount'], '4 × M5 on 50 mm '))).toMatchObject({ verdict: 'enough' });
-    expect(fits(lift(['stages', 0, 'mount'], '2 × M3 on 25 mm'))!.sentence).toContain('are not the gearbox’s');
+    expect(said(fits(lift(['stages', 0, 'mount'], '2 × M3 on 25 mm'))!.sentence)).toContain('are not the gearbox’s');
   });
 
   it('mind a motor timed for one sense of rotation', () => {
     const timed = withChange(heron, ['parts', 'motor-1', 'part', 'rotation'], 'clockwise');
     expect(fits(timed)).toMatchObject({ verdict: 'enough' });
-    expect(fits(lift(['drive', 'direction'], 'reverse', timed))!.sentence).toContain('timed for one sense');
+    expect(said(fits(lift(['drive', 'direction'], 'reverse', timed))!.sentence)).toContain('timed for one sense');
     const other = withChange(heron, ['parts', 'motor-1', 'part', 'rotation'], 'anticlockwise');
     expect(fits(other)).toMatchObject({ verdict: 'gives way' });
     expect(fits(lift(['drive', 'direction'], 'reverse', other))).toMatchObject({ verdict: 'enough' });

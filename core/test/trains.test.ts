@@ -23,7 +23,7 @@ import {
   type TrainQuery,
   type TrainSearch,
 } from '../src/index.js';
-import { mechanismOf, nansIn, plainPlan, typed, withChange } from './demo.js';
+import { mechanismOf, nansIn, plainPlan, typed, withChange, said } from './demo.js';
 
 const { parts: shelf } = JSON.parse(
   readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8'),
@@ -232,7 +232,7 @@ describe('the drawing', () => {
       ({ id }) => id === 'clearance',
     )!;
     expect(check).toMatchObject({ verdict: 'gives way' });
-    expect(check.sentence).toMatch(/runs into the/);
+    expect(said(check.sentence)).toMatch(/runs into the/);
   });
 });
 

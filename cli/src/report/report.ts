@@ -1,3 +1,4 @@
+import { wordsText } from '@rough-gear/contract/units';
 import {
   mendsFor,
   SITUATIONS,
@@ -11,6 +12,7 @@ import {
   type PlanResult,
   type Rung,
   type Target,
+  type Words,
 } from '@rough-gear/core';
 
 /** A number with the unit it is in; always SI here. */
@@ -28,6 +30,7 @@ const SI_UNITS: Readonly<Record<Measured['dimension'], string>> = {
   resistance: 'Ω',
   mass: 'kg',
   force: 'N',
+  stress: 'Pa',
   length: 'm',
   time: 's',
   angle: 'rad',
@@ -55,8 +58,16 @@ const SI_UNITS: Readonly<Record<Measured['dimension'], string>> = {
 };
 
 const measured = ({ value, dimension }: Measured): WithUnit => ({ value, unit: SI_UNITS[dimension] });
-const answered = (answer: Measured | string | undefined) =>
-  answer === undefined || typeof answer === 'string' ? answer : measured(answer);
+/** What an output that goes along, or turns, is measured in. */
+const forceOf = ({ unit }: JobResult) => (unit === 'm' ? ('force' as const) : ('torque' as const));
+const speedOf = ({ unit }: JobResult) => (unit === 'm' ? ('velocity' as const) : ('speed' as const));
+
+const answered = (answer: Measured | Words | undefined) =>
+  answer === undefined
+    ? undefined
+    : typeof answer === 'object' && 'value' in answer
+      ? measured(answer)
+      : wordsText(answer);
 
 /** The evaluation as a document for other programs: no samples, every number with its unit. */
 export function reportOf(plan: Plan, result: PlanResult) {
@@ -85,7 +96,7 @@ function jobReport(plan: Plan, mechanism: MechanismResult, job: JobResult) {
     links: job.links.map(({ id, title, detail, verdict, used, key, passes }) => ({
       id,
       title,
-      detail,
+      detail: wordsText(detail),
       verdict,
       used,
       there: key && measured(key.there),
@@ -95,7 +106,7 @@ function jobReport(plan: Plan, mechanism: MechanismResult, job: JobResult) {
     run: run && {
       outcome: run.outcome,
       time: { value: run.time, unit: 's' },
-      topSpeed: { value: run.topSpeed, unit: 'm/s' },
+      topSpeed: measured({ value: run.topSpeed, dimension: speedOf(job) }),
       peakMotorCurrent: { value: run.peakMotorCurrent, unit: 'A' },
       rmsMotorCurrent: { value: run.rmsMotorCurrent, unit: 'A' },
       peakSupplyCurrent: { value: run.peakSupplyCurrent, unit: 'A' },
@@ -117,8 +128,8 @@ function ladderReport(
     verdict: ladder.verdict,
     answer: `${ladder.sentence.lead} ${ladder.sentence.rest}`,
     idle: ladder.idle,
-    demand: ladder.demand === undefined ? undefined : { value: ladder.demand, unit: 'N' },
-    speed: ladder.speed === undefined ? undefined : { value: ladder.speed, unit: 'm/s' },
+    demand: ladder.demand === undefined ? undefined : measured({ value: ladder.demand, dimension: forceOf(job) }),
+    speed: ladder.speed === undefined ? undefined : measured({ value: ladder.speed, dimension: speedOf(job) }),
     first: ladder.first?.id,
     missing: ladder.lacks.map(({ label }) => label),
     rungs: ladder.rungs.map((rung) => rungReport(plan, mechanism, job, ladder, rung)),
@@ -131,11 +142,11 @@ function rungReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladd
     id: rung.id,
     name: rung.name,
     verdict: rung.verdict,
-    capacity: rung.capacity === undefined ? undefined : { value: rung.capacity, unit: 'N' },
+    capacity: rung.capacity === undefined ? undefined : measured({ value: rung.capacity, dimension: forceOf(job) }),
     multiple: rung.multiple,
     wants: rung.wants,
     outOfReach: rung.outOfReach,
-    sentence: rung.sentence,
+    sentence: wordsText(rung.sentence),
     missing: rung.lacks.map(({ label }) => label),
     mends: needsMend
       ? mendReport(plan, mechanism.id, { jobId: job.jobId, rung: rung.id, situation: ladder.situation })
@@ -151,8 +162,8 @@ function checkReport(plan: Plan, mechanism: MechanismResult, job: JobResult, che
     multiple: check.multiple,
     asked: answered(check.asked),
     there: answered(check.there),
-    sentence: check.sentence,
-    hint: check.verdict === 'gives way' ? check.hint : undefined,
+    sentence: wordsText(check.sentence),
+    hint: check.verdict === 'gives way' && check.hint !== undefined ? wordsText(check.hint) : undefined,
     missing: check.lacks.map(({ label }) => label),
     mends:
       check.verdict === 'gives way' ? mendReport(plan, mechanism.id, { jobId: job.jobId, check: check.id }) : undefined,
@@ -161,7 +172,7 @@ function checkReport(plan: Plan, mechanism: MechanismResult, job: JobResult, che
 
 function mendReport(plan: Plan, mechanismId: string, target: Target) {
   return mendsFor(plan, mechanismId, target).map(({ label, before, after, firstAfter }: Mend) => ({
-    label,
+    label: wordsText(label),
     before,
     after,
     firstAfter,

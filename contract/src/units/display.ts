@@ -1,4 +1,4 @@
-import { digits, type Dimension } from '@rough-gear/core';
+import { digits, worded, type Dimension, type Words } from '@rough-gear/core';
 import { unit, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
 
 /** A value as shown: its number and its unit apart, so that they can be set differently. */
@@ -16,6 +16,7 @@ const SI: Readonly<Partial<Record<Dimension, string>>> = {
   resistance: 'ohm',
   mass: 'kg',
   force: 'N',
+  stress: 'Pa',
   length: 'm',
   time: 's',
   angle: 'rad',
@@ -72,3 +73,7 @@ export function displayText(si: number, dimension: Dimension, system: UnitSystem
   const { number, unit: label } = display(si, dimension, system, significant);
   return label === '' || label === '°' || label === ':1' ? `${number}${label}` : `${number} ${label}`;
 }
+
+/** What core says, its values in the chosen system's units: the one place where its words get units. */
+export const wordsText = (words: Words, system: UnitSystem = 'metric'): string =>
+  worded(words, ({ value, dimension, significant }) => displayText(value, dimension, system, significant));

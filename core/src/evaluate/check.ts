@@ -1,3 +1,4 @@
+import type { Words } from '../words/phrase.js';
 import type { Lack, LinkKind } from '../figures/figure.js';
 import type { CheckId, CheckRule, Measured } from '../limits/check.js';
 import type { Run } from '../motion/run.js';
@@ -13,10 +14,10 @@ export interface Check {
   readonly multiple?: number;
   /** The multiple it should at least have; 1 where absent. */
   readonly wants?: number;
-  readonly asked?: Measured | string;
-  readonly there?: Measured | string;
-  readonly sentence: string;
-  readonly hint?: string;
+  readonly asked?: Measured | Words;
+  readonly there?: Measured | Words;
+  readonly sentence: Words;
+  readonly hint?: Words;
   /** Id of the stage it is about. */
   readonly stage?: string;
   readonly lacks: readonly Lack[];

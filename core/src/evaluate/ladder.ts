@@ -1,4 +1,5 @@
-import { show, showMultiple } from '../words/show.js';
+import { amount, say, type Words } from '../words/phrase.js';
+import { showMultiple } from '../words/show.js';
 import { lacksOf, type PowerPath } from '../powerpath/path.js';
 import { SITUATION_NEEDS, situationOf, type SituationId } from '../limits/situation.js';
 import { machineOf } from '../machine/table.js';
@@ -74,9 +75,9 @@ export function idleBecause(path: PowerPath, id: SituationId, demand: number): L
   return path.train.backEfficiency === 0 ? 'stays by itself' : undefined;
 }
 
-function sentenceOfRung(subject: string, capacity: number, demand: number, wants: number, unit: 'm' | 'rad'): string {
+function sentenceOfRung(subject: string, capacity: number, demand: number, wants: number, unit: 'm' | 'rad'): Words {
   const dimension = unit === 'm' ? 'force' : 'torque';
-  return `${subject} gives at ${show(capacity, dimension)}, ${showMultiple(capacity / demand)} the ${show(demand, dimension)} the job takes; wanted is ${showMultiple(wants)}.`;
+  return say`${subject} gives at ${amount(capacity, dimension)}, ${showMultiple(capacity / demand)} the ${amount(demand, dimension)} the job takes; wanted is ${showMultiple(wants)}.`;
 }
 
 /** An electric rung above what the machine itself gives is never first. */

@@ -21,6 +21,8 @@ export interface JobResult {
   readonly jobId: string;
   readonly name: string;
   readonly kind: JobKind;
+  /** Its output goes along, or turns: forces and m/s, or torques and rad/s. */
+  readonly unit: AnyPath['load']['unit'];
   readonly verdict: Verdict;
   readonly ladders: Readonly<
     Record<SituationId, Ladder & { readonly sentence: { readonly lead: string; readonly rest: string } }>
@@ -83,6 +85,7 @@ export function judge(path: AnyPath): JobResult {
     jobId: path.job.id,
     name: path.job.name,
     kind: path.job.kind,
+    unit: path.load.unit,
     verdict: worstVerdict(verdicts),
     ladders,
     checks,

@@ -1,3 +1,4 @@
+import type { Words } from '../words/phrase.js';
 import type { Lack, LinkKind } from '../figures/figure.js';
 import type { LimitId } from '../limits/limit.js';
 import type { SituationId } from '../limits/situation.js';
@@ -22,7 +23,7 @@ export interface Rung {
   readonly outOfReach: boolean;
   readonly lacks: readonly Lack[];
   /** What there is, what is asked, and the margin, in words. */
-  readonly sentence: string;
+  readonly sentence: Words;
 }
 
 /** All limits of one situation, the first to give in front. */

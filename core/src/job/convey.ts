@@ -1,3 +1,4 @@
+import { say } from '../words/phrase.js';
 import { GRAVITY } from '../load/gravity.js';
 import { roller } from '../load/roller.js';
 import type { ConveyJob } from '../plan/job.js';
@@ -43,7 +44,8 @@ export const convey: JobKindSpec<ConveyJob, RollerOutput> = {
   outputTitle: 'Roller',
   outputWord: 'pull',
   outputDetail: diameterText,
-  detail: (path) => `${figureText(path, 'job.conveyMass', 'mass')} along ${figureText(path, 'job.distance', 'length')}`,
+  detail: (path) =>
+    say`${figureText(path, 'job.conveyMass', 'mass')} along ${figureText(path, 'job.distance', 'length')}`,
   terms: {
     radius: (path) => figureOf(path, 'output.rollerRadius'),
     hold: uphill,

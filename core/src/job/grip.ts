@@ -1,3 +1,4 @@
+import { say } from '../words/phrase.js';
 import { grip as gripLoad, gripForceFor } from '../load/grip.js';
 import type { GripJob } from '../plan/job.js';
 import type { GripOutput } from '../plan/plan.js';
@@ -40,11 +41,11 @@ export const grip: JobKindSpec<GripJob, GripOutput> = {
   heavy: 'job.gripMass',
   outputTitle: 'Fingers',
   outputWord: 'torque',
-  outputDetail: (path) => `${figureText(path, 'output.fingerLength', 'length')} long`,
+  outputDetail: (path) => say`${figureText(path, 'output.fingerLength', 'length')} long`,
   detail: (path) =>
     'job.gripMass' in path.figures
-      ? `hold ${figureText(path, 'job.gripMass', 'mass')}`
-      : `press with ${figureText(path, 'job.gripForce', 'force')}`,
+      ? say`hold ${figureText(path, 'job.gripMass', 'mass')}`
+      : say`press with ${figureText(path, 'job.gripForce', 'force')}`,
   terms: {
     radius: () => num(1),
     hold: torque,

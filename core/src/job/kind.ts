@@ -1,3 +1,4 @@
+import type { Words } from '../words/phrase.js';
 import type { FigureCollector } from '../figures/collector.js';
 import type { Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
@@ -39,9 +40,9 @@ export interface JobKindSpec<J extends Job = Job, O extends Output = Output> {
   /** The output as the strip names it, what its force is called, and its size. */
   readonly outputTitle: string;
   readonly outputWord: string;
-  outputDetail(path: PowerPath): string;
+  outputDetail(path: PowerPath): Words;
   /** The load in a few words. */
-  detail(path: PowerPath): string;
+  detail(path: PowerPath): Words;
   readonly terms: JobTerms;
   /** Seconds the working situation lasts, where it is not the job's time. */
   workingSeconds?(path: PowerPath): Expression;

@@ -1,3 +1,4 @@
+import { say } from '../words/phrase.js';
 import type { FigureCollector } from '../figures/collector.js';
 import { GRAVITY } from '../load/gravity.js';
 import { lift, lowering } from '../load/lift.js';
@@ -96,7 +97,7 @@ export const raise: JobKindSpec<RaiseJob, DrumOutput> = {
     return { ...resolved, load: model({ ...figures, counterforce }) };
   },
   detail: (path) =>
-    `${figureText(path, 'job.mass', 'mass')} ${goesDown(path) ? 'down' : 'up'} ${figureText(path, 'job.distance', 'length')}`,
+    say`${figureText(path, 'job.mass', 'mass')} ${goesDown(path) ? 'down' : 'up'} ${figureText(path, 'job.distance', 'length')}`,
   terms: {
     ...terms,
     hold: balanced,
@@ -113,6 +114,6 @@ export const haul: JobKindSpec<HaulJob, DrumOutput> = {
     const { figures, resolved } = readRope(job, output, at, collect);
     return { ...resolved, load: lift({ ...figures, counterforce: 0 }) };
   },
-  detail: (path) => `haul ${figureText(path, 'job.mass', 'mass')} by ${figureText(path, 'job.distance', 'length')}`,
+  detail: (path) => say`haul ${figureText(path, 'job.mass', 'mass')} by ${figureText(path, 'job.distance', 'length')}`,
   terms,
 };

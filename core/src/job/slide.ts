@@ -1,3 +1,4 @@
+import { say } from '../words/phrase.js';
 import { GRAVITY } from '../load/gravity.js';
 import { carriage } from '../load/carriage.js';
 import type { SlideJob } from '../plan/job.js';
@@ -54,8 +55,10 @@ export const slide: JobKindSpec<SlideJob, CarriageOutput> = {
   outputTitle: 'Carriage',
   outputWord: 'on the nut',
   outputDetail: (path) =>
-    path.machine === 'servo' ? 'on the servo’s rod' : `screw ⌀ ${figureText(path, 'output.screwDiameter', 'length')}`,
-  detail: (path) => `${figureText(path, 'job.mass', 'mass')} along ${figureText(path, 'job.distance', 'length')}`,
+    path.machine === 'servo'
+      ? 'on the servo’s rod'
+      : say`screw ⌀ ${figureText(path, 'output.screwDiameter', 'length')}`,
+  detail: (path) => say`${figureText(path, 'job.mass', 'mass')} along ${figureText(path, 'job.distance', 'length')}`,
   terms: {
     radius: () => num(1),
     hold: alone,

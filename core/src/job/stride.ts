@@ -1,3 +1,4 @@
+import { say } from '../words/phrase.js';
 import { leg } from '../load/leg.js';
 import type { StrideJob } from '../plan/job.js';
 import type { LegOutput } from '../plan/plan.js';
@@ -31,8 +32,9 @@ export const stride: JobKindSpec<StrideJob, LegOutput> = {
   heavy: 'job.legMass',
   outputTitle: 'Leg',
   outputWord: 'torque',
-  outputDetail: (path) => `foot ${figureText(path, 'output.legLever', 'length')} out`,
-  detail: (path) => `${figureText(path, 'job.legMass', 'mass')} on ${figureText(path, 'job.legsDown', 'number')} legs`,
+  outputDetail: (path) => say`foot ${figureText(path, 'output.legLever', 'length')} out`,
+  detail: (path) =>
+    say`${figureText(path, 'job.legMass', 'mass')} on ${figureText(path, 'job.legsDown', 'number')} legs`,
   terms: {
     radius: () => num(1),
     hold: torque,

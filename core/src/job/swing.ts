@@ -1,3 +1,4 @@
+import { say } from '../words/phrase.js';
 import { arm } from '../load/arm.js';
 import { GRAVITY } from '../load/gravity.js';
 import type { SwingJob } from '../plan/job.js';
@@ -81,9 +82,9 @@ export const swing: JobKindSpec<SwingJob, ArmOutput> = {
   heavy: 'output.armMass',
   outputTitle: 'Arm',
   outputWord: 'torque',
-  outputDetail: (path) => `${figureText(path, 'output.armLength', 'length')} long`,
+  outputDetail: (path) => say`${figureText(path, 'output.armLength', 'length')} long`,
   detail: (path) =>
-    `${figureText(path, 'output.armMass', 'mass')}, ${figureText(path, 'job.from', 'angle')} to ${figureText(path, 'job.to', 'angle')}`,
+    say`${figureText(path, 'output.armMass', 'mass')}, ${figureText(path, 'job.from', 'angle')} to ${figureText(path, 'job.to', 'angle')}`,
   terms: {
     radius: () => num(1),
     hold: (path, place) => {

@@ -1,9 +1,9 @@
+import { say, amount } from '../words/phrase.js';
 import { flywheel } from '../load/flywheel.js';
 import { HOODED, throwImpulse, wheelSpeedFor, type ThrowFigures } from '../load/throw.js';
 import type { ThrowJob } from '../plan/job.js';
 import type { FlywheelOutput } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
-import { digits } from '../words/show.js';
 import { add, div, mul, named, num, pow, type Expression } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
 import { readTiming } from './asked.js';
@@ -73,9 +73,10 @@ export const throwPiece: JobKindSpec<ThrowJob, FlywheelOutput> = {
   outputWord: 'torque',
   outputDetail: (path) => {
     const radius = path.figures['output.flywheelRadius']?.value;
-    return radius === undefined ? 'radius missing' : `⌀ ${digits(radius * 2000)} mm`;
+    return radius === undefined ? 'radius missing' : say`⌀ ${amount(2 * radius, 'length')}`;
   },
-  detail: (path) => `${figureText(path, 'job.pieceMass', 'mass')} at ${figureText(path, 'job.exitSpeed', 'velocity')}`,
+  detail: (path) =>
+    say`${figureText(path, 'job.pieceMass', 'mass')} at ${figureText(path, 'job.exitSpeed', 'velocity')}`,
   terms: {
     radius: () => num(1),
     hold: () => num(0),

@@ -1,3 +1,4 @@
+import { say } from '../words/phrase.js';
 import { turntable } from '../load/turntable.js';
 import type { TurnJob } from '../plan/job.js';
 import type { TurntableOutput } from '../plan/plan.js';
@@ -28,8 +29,8 @@ export const turn: JobKindSpec<TurnJob, TurntableOutput> = {
   heavy: 'output.tableInertia',
   outputTitle: 'Turntable',
   outputWord: 'torque',
-  outputDetail: (path) => figureText(path, 'output.tableInertia', 'inertia'),
-  detail: (path) => `turn by ${figureText(path, 'job.angle', 'angle')}`,
+  outputDetail: (path) => say`${figureText(path, 'output.tableInertia', 'inertia')}`,
+  detail: (path) => say`turn by ${figureText(path, 'job.angle', 'angle')}`,
   terms: {
     radius: () => num(1),
     hold: () => num(0),

@@ -1,3 +1,4 @@
+import { say } from '../words/phrase.js';
 import type { FigureCollector } from '../figures/collector.js';
 import { driveBase } from '../load/driveBase.js';
 import type { PushJob, SprintJob } from '../plan/job.js';
@@ -66,7 +67,7 @@ export const sprint: JobKindSpec<SprintJob, WheelsOutput> = {
     const travel = collect.take('job.distance', job.distance, [...at.job, 'distance']);
     return { radius, load: driveBase(base), asked: readAsked(job, travel, at.job, collect) };
   },
-  detail: (path) => `${figureText(path, 'output.mass', 'mass')} over ${figureText(path, 'job.distance', 'length')}`,
+  detail: (path) => say`${figureText(path, 'output.mass', 'mass')} over ${figureText(path, 'job.distance', 'length')}`,
   terms: { ...terms, travel: (path) => figureOf(path, 'job.distance') },
 };
 
@@ -84,6 +85,6 @@ export const push: JobKindSpec<PushJob, WheelsOutput> = {
       asked: { ...timing, speed, acceleration: 0, perCoordinate: 1, creep },
     };
   },
-  detail: (path) => `push ${figureText(path, 'job.push', 'force')}`,
+  detail: (path) => say`push ${figureText(path, 'job.push', 'force')}`,
   terms: { ...terms, resisting: (path) => add(uphill(path), rolling(path), figureOf(path, 'job.push')) },
 };

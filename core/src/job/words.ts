@@ -1,14 +1,12 @@
-import type { Dimension } from '../words/dimension.js';
-import { digits, show } from '../words/show.js';
 import type { PowerPath } from '../powerpath/path.js';
+import type { Dimension } from '../words/dimension.js';
+import { amount, say, type Amount, type Words } from '../words/phrase.js';
 
-/** A figure's value in words, a question mark where it is missing. */
-export function figureText(path: PowerPath, key: string, dimension: Dimension): string {
+/** A figure's value to be said, a question mark where it is missing. */
+export function figureText(path: PowerPath, key: string, dimension: Dimension): Amount | string {
   const value = path.figures[key]?.value;
-  return value === undefined ? '?' : show(value, dimension);
+  return value === undefined ? '?' : amount(value, dimension);
 }
 
-export const diameterText = ({ radius }: PowerPath): string =>
-  Number.isNaN(radius) ? 'radius missing' : `⌀ ${digits(radius * 2000)} mm`;
-
-export const percent = (value: number): string => `${digits(value * 100)} %`;
+export const diameterText = ({ radius }: PowerPath): Words =>
+  Number.isNaN(radius) ? 'radius missing' : say`⌀ ${amount(2 * radius, 'length')}`;

@@ -1,3 +1,4 @@
+import type { Words } from '../words/phrase.js';
 import type { LinkKind, Need } from '../figures/figure.js';
 import type { Dimension } from '../words/dimension.js';
 import type { Run } from '../motion/run.js';
@@ -61,11 +62,11 @@ export interface Measured {
 export interface CheckAnswer {
   /** there against asked, over 1 is well unless more is wanted; or a plain yes or no. */
   readonly outcome: { readonly multiple: number; readonly wants?: number } | { readonly holds: boolean };
-  readonly asked: Measured | string;
-  readonly there: Measured | string;
-  readonly sentence: string;
+  readonly asked: Measured | Words;
+  readonly there: Measured | Words;
+  readonly sentence: Words;
   /** What would mend it where no lever of the plan does: a part to choose. */
-  readonly hint?: string;
+  readonly hint?: Words;
   /** Absent for plain yes or no, which has nothing to compute. */
   readonly working?: () => Expression;
 }

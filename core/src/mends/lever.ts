@@ -1,3 +1,4 @@
+import type { Words } from '../words/phrase.js';
 import type { LeverId } from '../limits/leverId.js';
 import type { Change } from '../plan/change.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
@@ -14,7 +15,7 @@ export interface LeverContext {
 /** A lever set to a place: what it changes, and what that reads like. */
 export interface LeverSetting {
   readonly changes: readonly Change[];
-  readonly label: string;
+  readonly label: Words;
 }
 
 /**

@@ -1,3 +1,5 @@
+import { show } from '../words/show.js';
+import { amount, type Amount, type Words } from '../words/phrase.js';
 import { choiceAt, type Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
 import { quantityOf } from '../plan/quantityOf.js';
@@ -9,8 +11,7 @@ export function figureLever(
   id: LeverId,
   name: FigureName,
   farthest: number,
-  label: (value: number, from: number) => string,
-  unit: (value: number) => string,
+  label: (value: Amount, from: Amount) => Words,
 ): Lever {
   return {
     id,
@@ -22,8 +23,8 @@ export function figureLever(
       const figure = path.figures[name]!;
       const rounded = roundOutwards(value, farthest > 1);
       return {
-        changes: [{ at: figure.at, to: quantityOf(rounded, unit(rounded)) }],
-        label: label(rounded, figure.value!),
+        changes: [{ at: figure.at, to: quantityOf(rounded, show(rounded, figure.dimension)) }],
+        label: label(amount(rounded, figure.dimension), amount(figure.value!, figure.dimension)),
       };
     },
   };

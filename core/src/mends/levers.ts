@@ -1,3 +1,4 @@
+import { amount, say } from '../words/phrase.js';
 import { mechanismById, choiceAt, supplyAt } from '../plan/place.js';
 import { digits, show } from '../words/show.js';
 import { GRAVITY } from '../load/gravity.js';
@@ -25,10 +26,7 @@ const FARTHEST_RATIO = 4;
 const MOST_MOTORS = 6;
 const WORDS = ['no', 'One', 'Two', 'Three', 'Four', 'Five', 'Six'];
 
-const seconds = (value: number) => `${digits(value)} s`;
-const newtons = (value: number) => `${digits(value)} N`;
 const amperes = (value: number) => `${digits(value)} A`;
-const millimetres = (value: number) => `${digits(value * 1000)} mm`;
 
 function ratioLever(id: 'deeper' | 'shallower', factor: number, words: string): Lever {
   return {
@@ -71,7 +69,7 @@ const lighter: Lever = {
     const rounded = roundOutwards(value, false);
     return {
       changes: [{ at: figure.at, to: quantityOf(rounded, show(rounded, figure.dimension)) }],
-      label: `${figure.dimension === 'mass' ? '' : `${capital(figure.label)} `}${show(figure.value!, figure.dimension)} down to ${show(rounded, figure.dimension)}`,
+      label: say`${figure.dimension === 'mass' ? '' : `${capital(figure.label)} `}${amount(figure.value!, figure.dimension)} down to ${amount(rounded, figure.dimension)}`,
     };
   },
 };
@@ -90,8 +88,8 @@ const counterforce: Lever = {
   set: ({ path }, value) => {
     const rounded = roundOutwards(value, true);
     return {
-      changes: [{ at: path.figures['job.counterforce']!.at, to: quantityOf(rounded, newtons(rounded)) }],
-      label: `A spring that takes ${newtons(rounded)}`,
+      changes: [{ at: path.figures['job.counterforce']!.at, to: quantityOf(rounded, show(rounded, 'force')) }],
+      label: say`A spring that takes ${amount(rounded, 'force')}`,
     };
   },
 };
@@ -109,7 +107,7 @@ const spring: Lever = {
     const rounded = roundOutwards(value, true);
     return {
       changes: [{ at: path.figures['output.springRate']!.at, to: quantityOf(rounded, show(rounded, 'stiffness')) }],
-      label: `A spring of ${show(rounded, 'stiffness')}`,
+      label: say`A spring of ${amount(rounded, 'stiffness')}`,
     };
   },
 };
@@ -270,38 +268,19 @@ export const LEVERS: Readonly<Record<LeverId, Lever>> = {
   shallower: ratioLever('shallower', 1 / FARTHEST_RATIO, 'Gear up to'),
   motors,
   lighter,
-  longer: figureLever('longer', 'job.time', 4, (value) => `Allow ${seconds(value)}`, seconds),
-  'less-often': figureLever('less-often', 'job.every', 8, (value) => `Once every ${seconds(value)}`, seconds),
-  'held-shorter': figureLever(
-    'held-shorter',
-    'job.held',
-    0.1,
-    (value) => `Hold it for ${seconds(value)} only`,
-    seconds,
-  ),
-  'less-push': figureLever('less-push', 'job.push', 0.2, (value) => `Push with ${newtons(value)}`, newtons),
+  longer: figureLever('longer', 'job.time', 4, (time) => say`Allow ${time}`),
+  'less-often': figureLever('less-often', 'job.every', 8, (time) => say`Once every ${time}`),
+  'held-shorter': figureLever('held-shorter', 'job.held', 0.1, (time) => say`Hold it for ${time} only`),
+  'less-push': figureLever('less-push', 'job.push', 0.2, (push) => say`Push with ${push}`),
   counterforce,
   'smaller-drum': figureLever(
     'smaller-drum',
     'output.drumRadius',
     0.4,
-    (value) => `Drum ⌀ ${millimetres(2 * value)}`,
-    millimetres,
+    ({ value }) => say`Drum ⌀ ${amount(2 * value, 'length')}`,
   ),
-  'stronger-rope': figureLever(
-    'stronger-rope',
-    'output.ropeStrength',
-    10,
-    (value) => `Rope of ${newtons(value)}`,
-    newtons,
-  ),
-  'better-tread': figureLever(
-    'better-tread',
-    'output.grip',
-    1.6,
-    (value) => `Tread with a grip of ${digits(value)}`,
-    digits,
-  ),
+  'stronger-rope': figureLever('stronger-rope', 'output.ropeStrength', 10, (strength) => say`Rope of ${strength}`),
+  'better-tread': figureLever('better-tread', 'output.grip', 1.6, (grip) => say`Tread with a grip of ${grip}`),
   holder,
   'stator-limit': limitLever('stator-limit', 'statorLimit', true),
   'stator-limit-down': limitLever('stator-limit-down', 'statorLimit', false),
@@ -312,20 +291,8 @@ export const LEVERS: Readonly<Record<LeverId, Lever>> = {
   'return-limit': limitLever('return-limit', 'returnLimit', true),
   'return-limit-down': limitLever('return-limit-down', 'returnLimit', false),
   spring,
-  'more-inertia': figureLever(
-    'more-inertia',
-    'output.flywheelInertia',
-    6,
-    (value) => `Wheels of ${show(value, 'inertia')}`,
-    (value) => show(value, 'inertia'),
-  ),
-  'thicker-screw': figureLever(
-    'thicker-screw',
-    'output.screwDiameter',
-    4,
-    (value) => `Screw ⌀ ${millimetres(value)}`,
-    millimetres,
-  ),
+  'more-inertia': figureLever('more-inertia', 'output.flywheelInertia', 6, (inertia) => say`Wheels of ${inertia}`),
+  'thicker-screw': figureLever('thicker-screw', 'output.screwDiameter', 4, (diameter) => say`Screw ⌀ ${diameter}`),
   breaker,
   'thicker-wire': wireLever('thicker-wire', 'branch'),
   'thicker-main': wireLever('thicker-main', 'main'),

@@ -1,3 +1,4 @@
+import type { Words } from '../words/phrase.js';
 import { mechanismById } from '../plan/place.js';
 import { evaluateMechanism, type JobResult, type MechanismResult } from '../evaluate/mechanism.js';
 import { applyChanges, type Change } from '../plan/change.js';
@@ -12,7 +13,7 @@ import { leversOf, metBy, stageOf, type Target } from './target.js';
 /** A change that helps, with its amount, found by solving, and what it does to the whole mechanism. */
 export interface Mend {
   readonly lever: LeverId;
-  readonly label: string;
+  readonly label: Words;
   readonly changes: readonly Change[];
   /** The first rung of the target's situation (or the check) before and after; absent for yes or no. */
   readonly before?: number;

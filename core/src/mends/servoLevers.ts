@@ -1,3 +1,4 @@
+import { amount, say } from '../words/phrase.js';
 import { supplyAt } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import { currentChoice } from '../plan/plan.js';
@@ -31,7 +32,7 @@ const shorterHorn: Lever = {
       changes: [
         { at: [...driveAt(context), 'linkage', 'horn'], to: quantityOf(millimetres / 1000, `${millimetres} mm`) },
       ],
-      label: `A horn of ${millimetres} mm`,
+      label: say`A horn of ${amount(millimetres / 1000, 'length')}`,
     };
   },
 };

@@ -1,3 +1,4 @@
+import { amount, say } from '../words/phrase.js';
 import { choiceAt } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import type { Change } from '../plan/change.js';
@@ -77,7 +78,7 @@ const wider: Lever = {
     const width = Math.ceil(1000 * value - 1e-9) / 1000;
     return {
       changes: [{ at: [...here.at, 'face'], to: quantityOf(width, millimetres(width)) }],
-      label: `${here.stage.kind === 'belt' ? 'Belt' : 'Face'} ${millimetres(width)} wide`,
+      label: say`${here.stage.kind === 'belt' ? 'Belt' : 'Face'} ${amount(width, 'length')} wide`,
     };
   },
 };
@@ -107,7 +108,7 @@ const largerPitch: Lever = {
         // Another size has a strength of its own.
         { at: [...here.at, 'strength'] },
       ],
-      label: isChain ? `Chain ${size!.name}` : `A belt of ${millimetres(pitch)} pitch`,
+      label: isChain ? `Chain ${size!.name}` : say`A belt of ${amount(pitch, 'length')} pitch`,
     };
   },
 };
@@ -131,7 +132,9 @@ const tensioner: Lever = {
         { at: [...here.at, 'tension'], to: quantityOf(pull, `${digits(pull)} N`) },
         ...(chain ? [{ at: [...here.at, 'takeUp'], to: 'tensioner' }] : []),
       ],
-      label: chain ? `A tensioner that pulls ${digits(pull)} N` : `Each strand at rest ${digits(pull)} N`,
+      label: chain
+        ? say`A tensioner that pulls ${amount(pull, 'force')}`
+        : say`Each strand at rest ${amount(pull, 'force')}`,
     };
   },
 };
@@ -190,7 +193,7 @@ const thickerShaft: Lever = {
     const form = here.parts.shaft!.form;
     return {
       changes: [{ at: [...here.at, 'shaft', 'size'], to: quantityOf(size, millimetres(size)) }],
-      label: `${capital(form)} shaft ${millimetres(size)}`,
+      label: say`${capital(form)} shaft ${amount(size, 'length')}`,
     };
   },
 };

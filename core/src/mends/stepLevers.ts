@@ -1,5 +1,6 @@
+import { amount, say } from '../words/phrase.js';
 import { jobAt } from '../plan/place.js';
-import { digits } from '../words/show.js';
+import { digits, show } from '../words/show.js';
 import { partOf } from '../resolve/resolveSupply.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { currentChoice, type StepDrive } from '../plan/plan.js';
@@ -103,11 +104,15 @@ const gentler: Lever = {
   set: (context, value) => {
     const { path, plan, mechanism } = context;
     const rounded = roundOutwards(value * path.asked.perCoordinate, false);
-    const unit = path.load.unit === 'm' ? 'm/s²' : 'rad/s²';
-    const text = `${digits(rounded)} ${unit}`;
+    const dimension = path.load.unit === 'm' ? 'acceleration' : 'angular acceleration';
     return {
-      changes: [{ at: [...jobAt(plan, mechanism, path.job.id), 'acceleration'], to: quantityOf(rounded, text) }],
-      label: `Speed up with ${text}`,
+      changes: [
+        {
+          at: [...jobAt(plan, mechanism, path.job.id), 'acceleration'],
+          to: quantityOf(rounded, show(rounded, dimension)),
+        },
+      ],
+      label: say`Speed up with ${amount(rounded, dimension)}`,
     };
   },
 };

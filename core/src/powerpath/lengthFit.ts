@@ -1,4 +1,4 @@
-import { digits } from '../words/show.js';
+import { amount, say, type Words } from '../words/phrase.js';
 import { sagOf, wearTakeUp } from '../reduction/chainRun.js';
 import { pitchesAround } from '../reduction/runLength.js';
 import type { BeltParts, ChainParts } from './stageParts.js';
@@ -10,8 +10,6 @@ const MOST_SAG = 0.04;
 /** A belt on fixed shafts bears this much slack before it jumps. */
 const BELT_SLACK = 0.0004;
 
-const millimetres = (metres: number): string => `${digits(1000 * metres)} mm`;
-
 export const isUneven = (parts: ChainParts | BeltParts): boolean => parts.kind === 'chain' && parts.length % 2 === 1;
 
 export interface LengthFit {
@@ -22,7 +20,7 @@ export interface LengthFit {
   readonly sag: number;
   /** What the shafts must move for the wear allowed. */
   readonly takeUp: number;
-  readonly sentence: string;
+  readonly sentence: Words;
 }
 
 /** How a chain or belt of its length lies on shafts as far apart as they are. */
@@ -32,16 +30,16 @@ export function lengthFit(parts: ChainParts | BeltParts): LengthFit {
   const slack = pitch * (length - pitchesAround(pitch, small, large, centre));
   const sag = sagOf(centre, slack);
   const takeUp = parts.kind === 'chain' ? wearTakeUp(pitch, driver, driven, length, parts.wear) : 0;
-  const apart = `${digits(1000 * tautCentre, 5)} mm`;
+  const apart = amount(tautCentre, 'length', 5);
   const what = parts.kind === 'chain' ? `${length} links` : `The belt of ${length} teeth`;
   const none = { fits: false, slack, sag: 0, takeUp };
   if (!parts.reaches) return { ...none, sentence: `${what} cannot go round both wheels: it is too short.` };
   if (centre < parts.driverRadius + parts.drivenRadius)
-    return { ...none, sentence: `${what} lies taut at ${apart}, where the two wheels run into each other.` };
+    return { ...none, sentence: say`${what} lies taut at ${apart}, where the two wheels run into each other.` };
   if (centre - tautCentre > TIGHT_BY)
     return {
       ...none,
-      sentence: `${what} cannot be closed: taut it wants ${apart}, the shafts are ${millimetres(centre - tautCentre)} further apart.`,
+      sentence: say`${what} cannot be closed: taut it wants ${apart}, the shafts are ${amount(centre - tautCentre, 'length')} further apart.`,
     };
   const movable = parts.takeUp !== 'fixed';
   const loose = parts.kind === 'chain' ? sag > MOST_SAG * centre : tautCentre - centre > BELT_SLACK;
@@ -51,9 +49,9 @@ export function lengthFit(parts: ChainParts | BeltParts): LengthFit {
       slack,
       sag,
       takeUp,
-      sentence: `${what} hangs slack on fixed shafts: taut it wants ${apart}, ${millimetres(tautCentre - centre)} more.`,
+      sentence: say`${what} hangs slack on fixed shafts: taut it wants ${apart}, ${amount(tautCentre - centre, 'length')} more.`,
     };
   const odd = isUneven(parts) ? ' An odd count needs an offset link, the weakest of the chain.' : '';
-  const wear = parts.kind === 'chain' && movable ? ` Leave ${millimetres(takeUp)} to move for its wear.` : '';
-  return { fits: true, slack, sag, takeUp, sentence: `${what}, taut at ${apart}.${odd}${wear}` };
+  const wear = parts.kind === 'chain' && movable ? say` Leave ${amount(takeUp, 'length')} to move for its wear.` : '';
+  return { fits: true, slack, sag, takeUp, sentence: say`${what}, taut at ${apart}.${odd}${wear}` };
 }

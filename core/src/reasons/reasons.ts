@@ -1,4 +1,5 @@
-import { digits, show, showMultiple } from '../words/show.js';
+import { amount, type Words, worded, type Amount } from '../words/phrase.js';
+import { digits, showMultiple, inMetric } from '../words/show.js';
 import { currentChoice, type Claim, type Mechanism, type Plan, type Reason } from '../plan/plan.js';
 import { withChoice } from '../plan/withChoice.js';
 import type { WantId } from '../plan/want.js';
@@ -26,9 +27,13 @@ const CLAIMED: readonly WantId[] = ['time', 'mass', 'price', 'current', 'margin'
 
 /**
  * Writes the line: a claim for everything it is better in, bounded by the other's figure; that it holds at all, where its
- * margin is known; and in words what it is worse in.
+ * margin is known; and in words what it is worse in, its values as `show` writes them.
  */
-export function writeReason({ chosen, over, why, ...rest }: Decision): Reason {
+export function writeReason(
+  { chosen, over, why, ...rest }: Decision,
+  show: (amount: Amount) => string = inMetric,
+): Reason {
+  const text = (want: WantId, value: number): string => worded(wantText(want, value), show);
   /** Negative where it is better, positive where it is worse; 0 where they are alike, or one is not known. */
   const against = (want: WantId): number => {
     const [mine, other] = [costOf(want, chosen.figures), costOf(want, over.figures)];
@@ -36,7 +41,7 @@ export function writeReason({ chosen, over, why, ...rest }: Decision): Reason {
     // What reads the same is the same to whoever reads it.
     const alike =
       Math.abs(mine - other) <= SAME * Math.abs(other) ||
-      wantText(want, chosen.figures[want]!) === wantText(want, over.figures[want]!);
+      text(want, chosen.figures[want]!) === text(want, over.figures[want]!);
     return alike ? 0 : mine - other;
   };
   const claims = CLAIMED.filter((want) => against(want) < 0).map((want): Claim => ({
@@ -50,10 +55,7 @@ export function writeReason({ chosen, over, why, ...rest }: Decision): Reason {
   const kept = holds ? claims.filter(({ want }) => want !== 'margin') : claims;
   const worse = CLAIMED.filter((want) => against(want) > 0);
   const gaveUp = worse
-    .map(
-      (want) =>
-        `${WANTS[want].worse}, ${wantText(want, chosen.figures[want]!)} for ${wantText(want, over.figures[want]!)}`,
-    )
+    .map((want) => `${WANTS[want].worse}, ${text(want, chosen.figures[want]!)} for ${text(want, over.figures[want]!)}`)
     .join('; ');
   return {
     ...rest,
@@ -66,10 +68,10 @@ export function writeReason({ chosen, over, why, ...rest }: Decision): Reason {
 }
 
 /** A figure of a want as a sentence has it. */
-export function wantText(want: WantId, value: number): string {
+export function wantText(want: WantId, value: number): Words {
   const { dimension } = WANTS[want];
   if (want === 'margin') return showMultiple(value);
-  return dimension ? show(value, dimension) : digits(value, 4);
+  return dimension ? [amount(value, dimension)] : digits(value, 4);
 }
 
 /** A claim today. */

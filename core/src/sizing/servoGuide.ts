@@ -1,3 +1,4 @@
+import { amount } from '../words/phrase.js';
 import { show } from '../words/show.js';
 import { GRAVITY } from '../load/gravity.js';
 import { gripForceFor } from '../load/grip.js';
@@ -135,9 +136,9 @@ const USES = {
     says: 'turns a wheel on the spot',
     name: 'Steering',
     fields: [
-      MASS('what: rests on the wheel', '4 kg'),
-      { key: 'width', label: 'tyre’s width', dimension: 'length', hint: '25 mm' },
-      { key: 'offset', label: 'patch beside the turning axle', dimension: 'length', hint: '10 mm' },
+      MASS('what: rests on the wheel', [amount(4, 'mass')]),
+      { key: 'width', label: 'tyre’s width', dimension: 'length', hint: [amount(0.025, 'length')] },
+      { key: 'offset', label: 'patch beside the turning axle', dimension: 'length', hint: [amount(0.01, 'length')] },
       ANGLE('60°'),
       TIME('0.3 s'),
     ],
@@ -149,8 +150,8 @@ const USES = {
     says: 'presses, and goes on pressing',
     name: 'Brake',
     fields: [
-      { key: 'force', label: 'presses with', dimension: 'force', hint: '40 N' },
-      { key: 'length', label: 'lever', dimension: 'length', hint: '20 mm' },
+      { key: 'force', label: 'presses with', dimension: 'force', hint: [amount(40, 'force')] },
+      { key: 'length', label: 'lever', dimension: 'length', hint: [amount(0.02, 'length')] },
       TIME('0.2 s'),
       EVERY,
     ],
@@ -164,8 +165,8 @@ const USES = {
     says: 'looks about with a camera',
     name: 'Camera pan',
     fields: [
-      MASS('what: is turned', '0.12 kg'),
-      { key: 'length', label: 'its mass out of the axle', dimension: 'length', hint: '30 mm' },
+      MASS('what: is turned', [amount(0.12, 'mass')]),
+      { key: 'length', label: 'its mass out of the axle', dimension: 'length', hint: [amount(0.03, 'length')] },
       ANGLE('120°'),
       TIME('0.5 s'),
       EVERY,

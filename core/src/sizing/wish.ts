@@ -1,3 +1,4 @@
+import { amount, type Words } from '../words/phrase.js';
 import type { WishMachine } from './wishMachine.js';
 import type { Dimension } from '../words/dimension.js';
 import { digits, show } from '../words/show.js';
@@ -15,7 +16,7 @@ export interface WishField {
   readonly key: string;
   readonly label: string;
   readonly dimension: Dimension;
-  readonly hint: string;
+  readonly hint: Words;
   /** Left empty, a typical value stands in. */
   readonly optional?: true;
 }
@@ -54,10 +55,10 @@ export const EVERY: WishField = {
   hint: '15 s, typical',
   optional: true,
 };
-export const TIME = (hint: string): WishField => ({ key: 'time', label: 'in what time', dimension: 'time', hint });
-export const MASS = (label: string, hint: string): WishField => ({ key: 'mass', label, dimension: 'mass', hint });
-const FAR = (hint: string): WishField => ({ key: 'distance', label: 'how far', dimension: 'length', hint });
-export const ANGLE = (hint: string): WishField => ({ key: 'angle', label: 'by what angle', dimension: 'angle', hint });
+export const TIME = (hint: Words): WishField => ({ key: 'time', label: 'in what time', dimension: 'time', hint });
+export const MASS = (label: string, hint: Words): WishField => ({ key: 'mass', label, dimension: 'mass', hint });
+const FAR = (hint: Words): WishField => ({ key: 'distance', label: 'how far', dimension: 'length', hint });
+export const ANGLE = (hint: Words): WishField => ({ key: 'angle', label: 'by what angle', dimension: 'angle', hint });
 
 export const typicalOf = (si: number, as: string): Quantity => quantityOf(si, as, 'typical');
 const millimetres = (metres: number): Quantity => typicalOf(metres, `${digits(metres * 1000)} mm`);
@@ -284,8 +285,8 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     says: 'the robot on its wheels',
     name: 'Drive base',
     fields: [
-      MASS('what: the whole robot', '50 kg'),
-      FAR('6 m'),
+      MASS('what: the whole robot', [amount(50, 'mass')]),
+      FAR([amount(6, 'length')]),
       TIME('2.6 s'),
       EVERY,
       { key: 'push', label: 'push with', dimension: 'force', hint: '0.4 of its weight, typical', optional: true },
@@ -297,7 +298,7 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     title: 'Straight lift',
     says: 'raises a load on a rope or slide',
     name: 'Lift',
-    fields: [MASS('what: the load', '20 kg'), FAR('1.35 m'), TIME('1.6 s'), EVERY],
+    fields: [MASS('what: the load', [amount(20, 'mass')]), FAR([amount(1.35, 'length')]), TIME('1.6 s'), EVERY],
     machine: 'dc',
     plan: (values) => lifting(values, 'raise', 'Raise', heavier(values) ? 0.022 : 0.012),
   },
@@ -306,8 +307,8 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     says: 'swings about a pivot',
     name: 'Arm',
     fields: [
-      MASS('what: arm and load', '4 kg'),
-      { key: 'length', label: 'reaches', dimension: 'length', hint: '0.9 m' },
+      MASS('what: arm and load', [amount(4, 'mass')]),
+      { key: 'length', label: 'reaches', dimension: 'length', hint: [amount(0.9, 'length')] },
       ANGLE('110°'),
       TIME('1.2 s'),
       EVERY,
@@ -320,8 +321,8 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     says: 'hauls on a rope',
     name: 'Climb',
     fields: [
-      MASS('what: hangs on it', '50 kg'),
-      FAR('0.7 m'),
+      MASS('what: hangs on it', [amount(50, 'mass')]),
+      FAR([amount(0.7, 'length')]),
       TIME('4 s'),
       { ...EVERY, hint: 'once a match, typical' },
     ],
@@ -333,8 +334,8 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     says: 'a flywheel throws pieces',
     name: 'Thrower',
     fields: [
-      MASS('what: one piece', '0.25 kg'),
-      { key: 'exitSpeed', label: 'leaves at', dimension: 'velocity', hint: '9 m/s' },
+      MASS('what: one piece', [amount(0.25, 'mass')]),
+      { key: 'exitSpeed', label: 'leaves at', dimension: 'velocity', hint: [amount(9, 'velocity')] },
       { key: 'every', label: 'one every', dimension: 'time', hint: '1.5 s' },
     ],
     machine: 'dc',
@@ -344,7 +345,7 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     title: 'Roller, conveyor',
     says: 'pulls pieces along',
     name: 'Roller',
-    fields: [MASS('what: one piece', '1.2 kg'), FAR('0.35 m'), TIME('0.5 s'), EVERY],
+    fields: [MASS('what: one piece', [amount(1.2, 'mass')]), FAR([amount(0.35, 'length')]), TIME('0.5 s'), EVERY],
     machine: 'dc',
     plan: conveying,
   },
@@ -353,8 +354,8 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     says: 'turns a part of the robot',
     name: 'Turntable',
     fields: [
-      MASS('what: turns', '6 kg'),
-      { key: 'across', label: 'across', dimension: 'length', hint: '0.4 m' },
+      MASS('what: turns', [amount(6, 'mass')]),
+      { key: 'across', label: 'across', dimension: 'length', hint: [amount(0.4, 'length')] },
       ANGLE('180°'),
       TIME('1 s'),
       EVERY,
@@ -366,7 +367,7 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     title: 'Screw carriage',
     says: 'a nut on a lead screw',
     name: 'Carriage',
-    fields: [MASS('what: moves', '2 kg'), FAR('0.3 m'), TIME('2 s'), EVERY],
+    fields: [MASS('what: moves', [amount(2, 'mass')]), FAR([amount(0.3, 'length')]), TIME('2 s'), EVERY],
     machine: 'dc',
     plan: sliding,
   },
@@ -375,8 +376,8 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     says: 'fingers that hold',
     name: 'Grip',
     fields: [
-      MASS('what: is held', '1.5 kg'),
-      { key: 'length', label: 'finger length', dimension: 'length', hint: '0.12 m' },
+      MASS('what: is held', [amount(1.5, 'mass')]),
+      { key: 'length', label: 'finger length', dimension: 'length', hint: [amount(0.12, 'length')] },
       TIME('0.4 s'),
       EVERY,
     ],
@@ -388,8 +389,8 @@ export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
     says: 'carries its share of a walker',
     name: 'Leg',
     fields: [
-      MASS('what: the whole walker', '1.4 kg'),
-      { key: 'length', label: 'foot to joint, level', dimension: 'length', hint: '0.06 m' },
+      MASS('what: the whole walker', [amount(1.4, 'mass')]),
+      { key: 'length', label: 'foot to joint, level', dimension: 'length', hint: [amount(0.06, 'length')] },
       ANGLE('40°'),
       TIME('0.3 s'),
     ],

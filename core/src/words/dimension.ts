@@ -8,6 +8,7 @@ export type Dimension =
   | 'resistance'
   | 'mass'
   | 'force'
+  | 'stress'
   | 'length'
   | 'time'
   | 'angle'

@@ -1,2 +1,3 @@
 export * from './dimension.js';
+export * from './phrase.js';
 export * from './show.js';

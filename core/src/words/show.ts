@@ -1,3 +1,4 @@
+import type { Amount } from './phrase.js';
 import type { Dimension } from './dimension.js';
 
 /** Three significant digits without trailing zeros or powers of ten: 0.844, 11.8, 208, 5800. */
@@ -18,6 +19,7 @@ const UNITS: Readonly<Record<Dimension, readonly [unit: string, perUnit: number]
   resistance: ['mΩ', 1e-3],
   mass: ['kg', 1],
   force: ['N', 1],
+  stress: ['MPa', 1e6],
   length: ['m', 1],
   time: ['s', 1],
   angle: ['°', Math.PI / 180],
@@ -44,13 +46,20 @@ const UNITS: Readonly<Record<Dimension, readonly [unit: string, perUnit: number]
   'input resistance': ['Ω', 1],
 };
 
-/** A value in the unit sentences use: "1.48 s", "9.4:1", "30 %". */
+/** Lengths under half a metre are written in these. */
+const MILLIMETRES = ['mm', 1e-3] as const;
+
+/** A value as core writes it where a text is kept, a quantity's `as` first of all: "1.48 s", "9.4:1", "30 %". */
 export function show(value: number, dimension: Dimension, significant = 3): string {
-  const [unit, perUnit] = UNITS[dimension];
+  const [unit, perUnit] =
+    dimension === 'length' && value !== 0 && Math.abs(value) < 0.5 ? MILLIMETRES : UNITS[dimension];
   const text = digits(value / perUnit, significant);
   if (unit === '' || unit === '°' || unit === ':1') return `${text}${unit}`;
   return `${text} ${unit}`;
 }
+
+/** A value of a sentence in the unit that plans are written with. */
+export const inMetric = ({ value, dimension, significant }: Amount): string => show(value, dimension, significant);
 
 /** A multiple of the job, two digits after the point below ten: "1.22×". */
 export function showMultiple(multiple: number): string {

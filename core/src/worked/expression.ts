@@ -1,3 +1,4 @@
+import type { Words } from '../words/phrase.js';
 import type { Figure } from '../figures/figure.js';
 import type { Dimension } from '../words/dimension.js';
 
@@ -25,7 +26,7 @@ export type Expression =
       readonly label: string;
       readonly dimension: Dimension;
       readonly value: number;
-      readonly how: string;
+      readonly how: Words;
     };
 
 /** The number a tree stands for. */
@@ -89,7 +90,7 @@ export const named = (symbol: string, label: string, dimension: Dimension, of: E
   dimension,
   of,
 });
-export const found = (symbol: string, label: string, dimension: Dimension, value: number, how: string): Expression => ({
+export const found = (symbol: string, label: string, dimension: Dimension, value: number, how: Words): Expression => ({
   op: 'found',
   symbol,
   label,

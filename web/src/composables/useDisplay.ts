@@ -1,5 +1,12 @@
-import { display, displayText, parseQuantity, type Displayed, type Parsed } from '@rough-gear/contract/units';
-import type { Dimension } from '@rough-gear/core';
+import {
+  display,
+  displayText,
+  parseQuantity,
+  wordsText,
+  type Displayed,
+  type Parsed,
+} from '@rough-gear/contract/units';
+import type { Amount, Dimension, Words } from '@rough-gear/core';
 import { usePreferences } from '../stores/preferences.js';
 
 /** Showing and reading figures in the units the person likes. */
@@ -8,6 +15,9 @@ export function useDisplay() {
   return {
     show: (si: number, dimension: Dimension, significant = 3): string =>
       displayText(si, dimension, preferences.units, significant),
+    /** What core says, in these units; a bare value too. */
+    say: (said: Words | Amount): string =>
+      wordsText(typeof said === 'object' && 'value' in said ? [said] : said, preferences.units),
     split: (si: number, dimension: Dimension, significant = 4): Displayed =>
       display(si, dimension, preferences.units, significant),
     parse: (text: string, dimension: Dimension): Parsed => parseQuantity(text, dimension, preferences.units),

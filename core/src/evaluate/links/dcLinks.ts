@@ -1,4 +1,4 @@
-import { show } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
 import { operatingAt, type Operating } from '../../powerpath/operating.js';
 import { lacksOf, type DcPath } from '../../powerpath/path.js';
@@ -19,9 +19,9 @@ export function dcLinks(path: DcPath, by: Judged): readonly Link[] {
       title: 'Controller',
       detail:
         drive.supplyLimit !== undefined
-          ? `pack-side ${show(drive.supplyLimit, 'current')}`
+          ? say`pack-side ${amount(drive.supplyLimit, 'current')}`
           : drive.statorLimit !== undefined
-            ? `motor-side ${show(drive.statorLimit, 'current')}`
+            ? say`motor-side ${amount(drive.statorLimit, 'current')}`
             : 'no current limit',
       ...judged('controller', by),
       ...(flow && supply !== undefined

@@ -1,5 +1,6 @@
+import { amount, say, type Words } from '../../words/phrase.js';
 import type { LinkKind } from '../../figures/figure.js';
-import { digits, show } from '../../words/show.js';
+import { digits } from '../../words/show.js';
 import { jobKindOf } from '../../job/table.js';
 import type { Measured } from '../../limits/check.js';
 import type { Check } from '../check.js';
@@ -20,7 +21,7 @@ export interface Link {
   readonly kind: LinkKind;
   readonly title: string;
   /** What it is, in a few words. */
-  readonly detail: string;
+  readonly detail: Words;
   /** Its one key number: what is there, and of how much. */
   readonly key?: {
     readonly there: Measured;
@@ -58,6 +59,10 @@ export interface Judged {
   readonly ladders: Readonly<Record<SituationId, Ladder>>;
   readonly checks: readonly Check[];
 }
+
+/** A value, and not words about it. */
+const isMeasured = (answer: Measured | Words | undefined): answer is Measured =>
+  typeof answer === 'object' && 'value' in answer;
 
 export const amperes = (value: number): Measured => ({ value, dimension: 'current' });
 
@@ -102,12 +107,12 @@ function judgedStage(path: PowerPath, parts: StageParts, { ladders, checks }: Ju
   };
 }
 
-function branchDetail(path: PowerPath): string {
+function branchDetail(path: PowerPath): Words {
   const { breaker, gauge } = path.branch;
-  const wire = Number.isNaN(gauge) ? 'no wire' : show(gauge, 'gauge');
+  const wire = Number.isNaN(gauge) ? 'no wire' : amount(gauge, 'gauge');
   return breaker && !Number.isNaN(breaker.rated)
-    ? `${show(breaker.rated, 'current')} · ${wire}`
-    : `no breaker · ${wire}`;
+    ? say`${amount(breaker.rated, 'current')} · ${wire}`
+    : say`no breaker · ${wire}`;
 }
 
 /** The pack and the branch: the same in front of every machine. */
@@ -191,7 +196,7 @@ export function loadLinks(path: PowerPath, by: Judged, flow: Operating | undefin
       title: 'Load',
       detail: kind.detail(path),
       ...judged('load', by),
-      ...(inTime?.there && typeof inTime.there !== 'string' && typeof inTime.asked === 'object'
+      ...(inTime && isMeasured(inTime.there) && isMeasured(inTime.asked)
         ? { key: { there: inTime.there, join: 'of', other: inTime.asked } }
         : {}),
     },

@@ -1,4 +1,5 @@
-import { digits, show } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
+import { digits } from '../../words/show.js';
 import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
 import { operatingAt, type Operating } from '../../powerpath/operating.js';
 import { lacksOf } from '../../powerpath/path.js';
@@ -25,7 +26,7 @@ export function servoLinks(path: ServoPath, by: Judged): readonly Link[] {
             detail:
               linkage.kind === 'four-bar'
                 ? `${digits(least, 2)} to ${digits(greatest, 2)} of its turn`
-                : `lever ${show(least, 'length')} to ${show(greatest, 'length')}`,
+                : say`lever ${amount(least, 'length')} to ${amount(greatest, 'length')}`,
             ...judged('linkage', by),
             ...(linked
               ? {

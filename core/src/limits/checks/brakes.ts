@@ -1,5 +1,5 @@
+import { amount, say } from '../../words/phrase.js';
 import { voltsWhileReturning } from '../../controller/brakePoint.js';
-import { show } from '../../words/show.js';
 import type { Run } from '../../motion/run.js';
 import type { DcPath } from '../../powerpath/path.js';
 import { add, div, found, max, mul, named, num } from '../../worked/expression.js';
@@ -39,7 +39,7 @@ export const returnCharge: CheckRule<DcPath> = {
       outcome: { multiple: path.pack.chargeLimit / returned },
       asked: { value: returned, dimension: 'current' },
       there,
-      sentence: `Braking sends up to ${show(returned, 'current')} back; the pack may be charged with ${show(path.pack.chargeLimit, 'current')}. For a second or two most packs take more: ask its sheet.`,
+      sentence: say`Braking sends up to ${amount(returned, 'current')} back; the pack may be charged with ${amount(path.pack.chargeLimit, 'current')}. For a second or two most packs take more: ask its sheet.`,
       working: () =>
         named(
           'x',
@@ -67,8 +67,8 @@ export const returnVolts: CheckRule<DcPath> = {
       outcome: { multiple: highest / volts },
       asked: { value: volts, dimension: 'voltage' },
       there: { value: highest, dimension: 'voltage' },
-      sentence: `Braking lifts the volts to ${show(volts, 'voltage')} on a full pack; the controller takes ${show(highest, 'voltage')}.`,
-      hint: `Choose a controller for more than ${show(volts, 'voltage')}, or let less current return.`,
+      sentence: say`Braking lifts the volts to ${amount(volts, 'voltage')} on a full pack; the controller takes ${amount(highest, 'voltage')}.`,
+      hint: say`Choose a controller for more than ${amount(volts, 'voltage')}, or let less current return.`,
       working: () => {
         const drop = mul(supplyResistanceOf(path), div(max(num(0), returnedOf(run)), num(path.drive.motors, 'motors')));
         return named(

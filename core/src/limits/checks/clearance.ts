@@ -1,8 +1,6 @@
-import { digits } from '../../words/show.js';
+import { amount, joined, say } from '../../words/phrase.js';
 import { isLaidOut, trainGaps, trainLayout } from '../../powerpath/trainLayout.js';
 import type { CheckRule } from '../check.js';
-
-const millimetres = (metres: number): string => `${digits(1000 * metres)} mm`;
 
 /** Nothing may touch what it does not mesh with: wheels of one plane, and shafts that pass through it. */
 export const clearance: CheckRule = {
@@ -21,12 +19,15 @@ export const clearance: CheckRule = {
     return {
       outcome: { holds: colliding.length === 0 },
       asked: 'no two touch',
-      there: nearest ? millimetres(nearest.gap) : 'nothing near',
+      there: nearest ? amount(nearest.gap, 'length') : 'nothing near',
       sentence:
         colliding.length > 0
-          ? `${colliding.map(({ a, b, gap }) => `The ${a} runs into the ${b} by ${millimetres(-gap)}`).join('. ')}.`
+          ? say`${joined(
+              colliding.map(({ a, b, gap }) => say`The ${a} runs into the ${b} by ${amount(-gap, 'length')}`),
+              '. ',
+            )}.`
           : nearest
-            ? `The nearest neighbours, the ${nearest.a} and the ${nearest.b}, are ${millimetres(nearest.gap)} apart.`
+            ? say`The nearest neighbours, the ${nearest.a} and the ${nearest.b}, are ${amount(nearest.gap, 'length')} apart.`
             : 'No wheel shares its plane with another stage.',
       hint: 'Turn the stage to another direction, or move its wheels to another plane.',
     };

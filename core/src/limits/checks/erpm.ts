@@ -1,4 +1,4 @@
-import { show } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import { div, mul, named, num } from '../../worked/expression.js';
 import { backEmfConstantOf, figureOf } from '../../terms/pathTerms.js';
 import type { DcPath } from '../../powerpath/path.js';
@@ -21,8 +21,8 @@ export const erpm: CheckRule<DcPath> = {
       outcome: { multiple: limit / highest },
       asked: { value: highest, dimension: 'speed' },
       there: { value: limit, dimension: 'speed' },
-      sentence: `Unloaded on a full pack the motor reaches ${show(highest, 'speed')} electrically; the controller follows up to ${show(limit, 'speed')}.`,
-      hint: `Choose a controller that follows ${show(highest, 'speed')}, or a motor with a lower Kv or fewer poles.`,
+      sentence: say`Unloaded on a full pack the motor reaches ${amount(highest, 'speed')} electrically; the controller follows up to ${amount(limit, 'speed')}.`,
+      hint: say`Choose a controller that follows ${amount(highest, 'speed')}, or a motor with a lower Kv or fewer poles.`,
       working: () =>
         named(
           'x',

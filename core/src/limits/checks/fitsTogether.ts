@@ -1,4 +1,4 @@
-import { digits } from '../../words/show.js';
+import { amount, capitalised, joined, say, type Words } from '../../words/phrase.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { CheckRule } from '../check.js';
 
@@ -6,10 +6,8 @@ const HAIR = 0.00005;
 
 type Fitting = NonNullable<PowerPath['fitting']>;
 
-const millimetres = (metres: number): string => `${digits(metres * 1000)} mm`;
-
 /** Wheels behind the motor whose bores are not the shaft they sit on; it takes an adapter, or another bore. */
-function betweenStages({ stageParts }: PowerPath): readonly string[] {
+function betweenStages({ stageParts }: PowerPath): readonly Words[] {
   return stageParts.flatMap(({ shaft, drivenBore, index }) => {
     if (!shaft) return [];
     const wheels = [
@@ -18,7 +16,9 @@ function betweenStages({ stageParts }: PowerPath): readonly string[] {
     ] as const;
     return wheels.flatMap(([wheel, bore]) =>
       bore !== undefined && Math.abs(bore - shaft.size) > HAIR
-        ? [`${wheel} has a bore of ${millimetres(bore)} on a ${shaft.form} shaft of ${millimetres(shaft.size)}`]
+        ? [
+            say`${wheel} has a bore of ${amount(bore, 'length')} on a ${shaft.form} shaft of ${amount(shaft.size, 'length')}`,
+          ]
         : [],
     );
   });
@@ -31,14 +31,14 @@ const comparesStages = ({ stageParts }: PowerPath): boolean =>
   );
 
 /** What does not go together along the path: shaft and bore, mounting holes, sense of rotation. */
-function mismatches(path: PowerPath): readonly string[] {
+function mismatches(path: PowerPath): readonly Words[] {
   return [...(path.fitting ? atMotor(path.fitting) : []), ...betweenStages(path)];
 }
 
-function atMotor({ shaft, bore, ...fitting }: Fitting): readonly string[] {
-  const found: string[] = [];
+function atMotor({ shaft, bore, ...fitting }: Fitting): readonly Words[] {
+  const found: Words[] = [];
   if (shaft !== undefined && bore !== undefined && Math.abs(shaft - bore) > HAIR)
-    found.push(`a shaft of ${millimetres(shaft)} does not fit a bore of ${millimetres(bore)}`);
+    found.push(say`a shaft of ${amount(shaft, 'length')} does not fit a bore of ${amount(bore, 'length')}`);
   if (
     fitting.mount !== undefined &&
     fitting.stageMount !== undefined &&
@@ -72,10 +72,8 @@ export const fitsTogether: CheckRule = {
       there: holds ? 'fits' : `${found.length} ${found.length === 1 ? 'mismatch' : 'mismatches'}`,
       sentence: holds
         ? 'Shaft, holes and sense of rotation go together, as far as they are given.'
-        : `${capital(found.join('; '))}.`,
+        : say`${capitalised(joined(found, '; '))}.`,
       hint: 'An adapter bush, another pinion or plate, or the other winding sense.',
     };
   },
 };
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,4 +1,4 @@
-import { show } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import { found, named } from '../../worked/expression.js';
 import type { CheckRule } from '../check.js';
 import { RUN_NEEDS } from '../../motion/needs.js';
@@ -19,9 +19,9 @@ export const follows: CheckRule = {
     return {
       outcome: { multiple: shown },
       asked: 'torque at every moment',
-      there: behindAt ? `behind after ${show(behindAt.time, 'time')}` : 'follows',
+      there: behindAt ? say`behind after ${amount(behindAt.time, 'time')}` : 'follows',
       sentence: behindAt
-        ? `It falls behind after ${show(behindAt.time, 'time')}, at ${show(behindAt.place * path.asked.perCoordinate, dimension)}: slower, or gentler.`
+        ? say`It falls behind after ${amount(behindAt.time, 'time')}, at ${amount(behindAt.place * path.asked.perCoordinate, dimension)}: slower, or gentler.`
         : 'At every moment of the commanded motion the torque is there.',
       working: () =>
         named(

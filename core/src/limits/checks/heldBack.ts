@@ -1,5 +1,5 @@
+import { amount, say } from '../../words/phrase.js';
 import { brakePoint } from '../../controller/brakePoint.js';
-import { show } from '../../words/show.js';
 import { worstPlace } from '../../load/load.js';
 import { motorSpeed, type DcPath } from '../../powerpath/path.js';
 import { add, div, found, mul, named, neg, num } from '../../worked/expression.js';
@@ -49,7 +49,7 @@ export const heldBack: CheckRule<DcPath> = {
       outcome: { multiple: there / asked },
       asked: { value: asked, dimension },
       there: { value: there, dimension },
-      sentence: `On the way the load pushes with ${show(asked, dimension)}; braking holds back ${show(there, dimension)} at the speed asked.`,
+      sentence: say`On the way the load pushes with ${amount(asked, dimension)}; braking holds back ${amount(there, dimension)} at the speed asked.`,
       working: () => {
         const current = found(
           'J',

@@ -1,4 +1,4 @@
-import { show } from '../../words/show.js';
+import { amount, say, type Words } from '../../words/phrase.js';
 import type { Run } from '../../motion/run.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import { div, found, named } from '../../worked/expression.js';
@@ -7,17 +7,14 @@ import type { CheckRule } from '../check.js';
 import { RUN_NEEDS } from '../../motion/needs.js';
 
 /** What keeps a run from its end, short and as a sentence. */
-function whyNot(
-  { load, asked }: PowerPath,
-  run: Run | undefined,
-): { readonly there: string; readonly sentence: string } {
+function whyNot({ load, asked }: PowerPath, run: Run | undefined): { readonly there: Words; readonly sentence: Words } {
   if (run?.outcome === 'cannot-stop')
     return { there: 'cannot stop there', sentence: 'Its brakes cannot stop it at the end: the load pushes on.' };
   if (run?.outcome !== 'stalled')
     return { there: 'not within a minute', sentence: 'At full effort it is not there within a minute.' };
-  const place = show(run.place * asked.perCoordinate, load.unit === 'm' ? 'length' : 'angle');
-  const there = run.place > 0 ? `stalls after ${place}` : 'does not move';
-  return { there, sentence: `At full effort it ${there}.` };
+  const place = amount(run.place * asked.perCoordinate, load.unit === 'm' ? 'length' : 'angle');
+  const there = run.place > 0 ? say`stalls after ${place}` : 'does not move';
+  return { there, sentence: say`At full effort it ${there}.` };
 }
 
 /** Does a run by the job's profile arrive in the time asked? */
@@ -56,7 +53,7 @@ export const inTime: CheckRule = {
       },
       asked,
       there: { value: run.time, dimension: 'time' },
-      sentence: `It is there in ${show(run.time, 'time')}; ${show(path.asked.time, 'time')} are allowed.`,
+      sentence: say`It is there in ${amount(run.time, 'time')}; ${amount(path.asked.time, 'time')} are allowed.`,
       working: () => named('x', 'time allowed over time taken', 'number', div(figureOf(path, 'job.time'), time)),
     };
   },

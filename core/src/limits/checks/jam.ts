@@ -1,5 +1,5 @@
+import { amount, say } from '../../words/phrase.js';
 import { drivePoint } from '../../controller/drivePoint.js';
-import { show } from '../../words/show.js';
 import { timeToLimit } from '../../motor/heat.js';
 import { tripTime } from '../../protection/breaker.js';
 import { div, found, named } from '../../worked/expression.js';
@@ -29,12 +29,12 @@ export const jam: CheckRule<DcPath> = {
     const stands = Math.min(burns, trips);
     const first = burns <= trips ? 'the winding is at its limit' : 'the breaker trips';
     const lasting =
-      stands >= HOUR ? 'It may jam for an hour' : `Jammed at full effort ${first} after ${show(stands, 'time')}`;
+      stands >= HOUR ? 'It may jam for an hour' : say`Jammed at full effort ${first} after ${amount(stands, 'time')}`;
     return {
       outcome: { multiple: stands / path.jam! },
       asked: { value: path.jam!, dimension: 'time' },
       there: { value: stands, dimension: 'time' },
-      sentence: `${lasting}; ${show(path.jam!, 'time')} are asked. It draws ${show(motorCurrent, 'current')} in the motor then.`,
+      sentence: say`${lasting}; ${amount(path.jam!, 'time')} are asked. It draws ${amount(motorCurrent, 'current')} in the motor then.`,
       working: () =>
         named(
           'x',

@@ -1,5 +1,5 @@
+import { amount, say, joined } from '../../words/phrase.js';
 import { dayOf, type Day } from '../../duty/day.js';
-import { show } from '../../words/show.js';
 import { div, found, mul, named, num, sqrt, sub } from '../../worked/expression.js';
 import { figureOf } from '../../terms/pathTerms.js';
 import type { DcPath } from '../../powerpath/path.js';
@@ -31,15 +31,18 @@ export const matchHeat: CheckRule<DcPath> = {
     const { ambient, windingLimit } = path.motor.thermal;
     const { heat, goes } = dayOf(path, run!);
     const { peak, limitAt, afterMatch } = heat!;
-    const at = afterMatch.map((value) => show(value, 'temperature')).join(', ');
+    const at = joined(
+      afterMatch.map((value) => [amount(value, 'temperature')]),
+      ', ',
+    );
     return {
       outcome: { multiple: (windingLimit - ambient) / Math.max(peak - ambient, 1e-3) },
       asked: { value: peak, dimension: 'temperature' },
       there: { value: windingLimit, dimension: 'temperature' },
       sentence:
         limitAt === undefined
-          ? `${goes} goes a match: the winding ends the matches at ${at}, its limit is ${show(windingLimit, 'temperature')}.`
-          : `The winding reaches its limit of ${show(windingLimit, 'temperature')} after ${show(limitAt, 'time')} of this duty.`,
+          ? say`${goes} goes a match: the winding ends the matches at ${at}, its limit is ${amount(windingLimit, 'temperature')}.`
+          : say`The winding reaches its limit of ${amount(windingLimit, 'temperature')} after ${amount(limitAt, 'time')} of this duty.`,
       working: () =>
         named(
           'x',
@@ -80,16 +83,16 @@ export const matchBreakers: CheckRule<DcPath> = {
   answer: (path, run) => {
     const first = hottest(dayOf(path, run!));
     const { tripsAt } = first;
-    const at = tripsAt === undefined ? undefined : show(tripsAt, 'time');
+    const at = tripsAt === undefined ? undefined : amount(tripsAt, 'time');
     return {
       outcome: { multiple: 1 / Math.sqrt(Math.max(first.peak, 1e-6)) },
       asked: at
         ? `the ${first.name} trips`
-        : `${first.name}: ${show(Math.min(first.peak, 10), 'share')} of what trips it`,
-      there: at ? `after ${at}` : 'stays closed',
+        : say`${first.name}: ${amount(Math.min(first.peak, 10), 'share')} of what trips it`,
+      there: at ? say`after ${at}` : 'stays closed',
       sentence: at
-        ? `The ${first.name} trips first, after ${at} of this duty.`
-        : `The ${first.name} is nearest to tripping, at ${show(first.peak, 'share')} of the heat that trips it.`,
+        ? say`The ${first.name} trips first, after ${at} of this duty.`
+        : say`The ${first.name} is nearest to tripping, at ${amount(first.peak, 'share')} of the heat that trips it.`,
       working: () =>
         named(
           'x',
@@ -127,7 +130,7 @@ export const charge: CheckRule<DcPath> = {
       outcome: { multiple: there / Math.max(taken, 1e-6) },
       asked: { value: taken, dimension: 'charge' },
       there: { value: there, dimension: 'charge' },
-      sentence: `This mechanism alone takes ${show(taken, 'charge')} a match; ${show(there, 'charge')} are there to use.`,
+      sentence: say`This mechanism alone takes ${amount(taken, 'charge')} a match; ${amount(there, 'charge')} are there to use.`,
       working: () =>
         named(
           'x',

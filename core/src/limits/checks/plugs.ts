@@ -1,4 +1,4 @@
-import { show } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import { operatingAt } from '../../powerpath/operating.js';
 import type { AnyPath } from '../../powerpath/anyPath.js';
 import { add, div, found, mul, named, num, type Expression } from '../../worked/expression.js';
@@ -55,7 +55,7 @@ function plugCheck(where: 'main' | 'branch', words: Pick<CheckRule<AnyPath>, 'id
         outcome: { multiple: rated / Math.max(flows, 1e-9) },
         asked: { value: flows, dimension: 'current' },
         there,
-        sentence: `The plug carries ${show(rated, 'current')} for long; ${show(flows, 'current')} pass through it while working.`,
+        sentence: say`The plug carries ${amount(rated, 'current')} for long; ${amount(flows, 'current')} pass through it while working.`,
         hint: 'A larger plug, or the wires soldered through.',
         working: () => {
           const one = oneCurrent(path, flows);

@@ -1,4 +1,4 @@
-import { show } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import { throwAt } from '../../motion/throw.js';
 import { systemOf } from '../../motion/system.js';
 import { div, found, named } from '../../worked/expression.js';
@@ -32,7 +32,7 @@ export const recovers: CheckRule<DcPath> = {
       outcome: { multiple: allowed / taken },
       asked,
       there: { value: taken, dimension: 'time' },
-      sentence: `A throw takes ${show(thrown.energy, 'energy')} and ${show(thrown.drop, 'share')} of the speed; the wheel is back after ${show(taken, 'time')}: up to ${show(60 / taken, 'number', 2)} shots a minute.`,
+      sentence: say`A throw takes ${amount(thrown.energy, 'energy')} and ${amount(thrown.drop, 'share')} of the speed; the wheel is back after ${amount(taken, 'time')}: up to ${amount(60 / taken, 'number', 2)} shots a minute.`,
       working: () =>
         named(
           'x',

@@ -1,4 +1,4 @@
-import { show } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import { add, div, mul, named, num } from '../../worked/expression.js';
 import { figureOf, leverOf } from '../../terms/pathTerms.js';
@@ -24,7 +24,7 @@ export const resolves: CheckRule = {
       outcome: { multiple: window / Math.max(there, 1e-9) },
       asked: { value: window, dimension: 'angle' },
       there: { value: there, dimension: 'angle' },
-      sentence: `One step of the sensor is ${show(stepOf(path), 'angle')} at the output, and ${show(backlash, 'angle')} of backlash lies behind it; it must stand within ${show(window, 'angle')}.`,
+      sentence: say`One step of the sensor is ${amount(stepOf(path), 'angle')} at the output, and ${amount(backlash, 'angle')} of backlash lies behind it; it must stand within ${amount(window, 'angle')}.`,
       hint: 'Less backlash in the last stage, or a sensor on the table itself, tells it where it stands.',
       working: () => {
         const step =

@@ -1,4 +1,4 @@
-import { digits } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { BeltParts, ChainParts, StageParts } from '../../powerpath/stageParts.js';
 import { isUneven, lengthFit } from '../../powerpath/lengthFit.js';
@@ -35,9 +35,9 @@ export const runLength: CheckRule = {
     return {
       // An offset link works, but it is the weakest of the chain: tight, not broken.
       outcome: weak ? { multiple: OFFSET_LINK_SHARE / HALF, wants: 1 / HALF } : { holds: fits },
-      asked: `${digits(1000 * parts.centre, 5)} mm apart`,
+      asked: say`${amount(parts.centre, 'length', 5)} apart`,
       there: parts.kind === 'chain' ? `${parts.length} links` : `${parts.length} teeth of belt`,
-      sentence: `Stage ${parts.index + 1}: ${sentence}`,
+      sentence: say`Stage ${parts.index + 1}: ${sentence}`,
       ...(weak
         ? {
             working: () =>

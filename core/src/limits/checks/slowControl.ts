@@ -1,3 +1,4 @@
+import { amount, say } from '../../words/phrase.js';
 import { drivePoint } from '../../controller/drivePoint.js';
 import {
   leastBrushedSpeed,
@@ -6,7 +7,6 @@ import {
   START_SHARE,
   startTorque,
 } from '../../controller/leastSpeed.js';
-import { show } from '../../words/show.js';
 import type { StartStyle } from '../../plan/part.js';
 import { worstHoldingPlace, worstStartingPlace, type DcPath } from '../../powerpath/path.js';
 import { add, div, found, max, mul, named, num, pow, sub } from '../../worked/expression.js';
@@ -73,7 +73,7 @@ export const creep: CheckRule<DcPath> = {
       outcome: { multiple: asked / least },
       asked: { value: asked * k, dimension },
       there: { value: least * k, dimension },
-      sentence: `The slowest it keeps is ${show(least * k, dimension)}; ${why}. Asked is ${show(asked * k, dimension)}.`,
+      sentence: say`The slowest it keeps is ${amount(least * k, dimension)}; ${why}. Asked is ${amount(asked * k, dimension)}.`,
       hint: 'A motor and controller with sensors, or a brushed motor, creeps slower.',
       working: () => {
         const slowest = found(
@@ -114,11 +114,11 @@ export const startsLoaded: CheckRule<DcPath> = {
     return {
       outcome: { multiple: there / asked },
       asked: 'to be in step within 0.3 s',
-      there: spare > 0 ? `in ${show(asked / spare, 'time')}` : 'no torque to spare',
+      there: spare > 0 ? say`in ${amount(asked / spare, 'time')}` : 'no torque to spare',
       sentence:
         spare > 0
-          ? `Without sensors ${show(START_SHARE[style], 'share')} of the torque is there at the start; it is in step after ${show(asked / spare, 'time')}, and must be within 0.3 s.`
-          : `Without sensors only ${show(START_SHARE[style], 'share')} of the torque is there at the start, less than the load takes: it jerks and does not start.`,
+          ? say`Without sensors ${amount(START_SHARE[style], 'share')} of the torque is there at the start; it is in step after ${amount(asked / spare, 'time')}, and must be within 0.3 s.`
+          : say`Without sensors only ${amount(START_SHARE[style], 'share')} of the torque is there at the start, less than the load takes: it jerks and does not start.`,
       hint: 'A motor and controller with sensors, or a brushed motor, starts with all its torque.',
       working: () => {
         const current = found('I', 'current at rest', 'current', atRest, 'volts and limits at no speed');

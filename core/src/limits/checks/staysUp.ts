@@ -1,5 +1,6 @@
+import { amount, say } from '../../words/phrase.js';
 import type { Holder } from '../../plan/plan.js';
-import { show, showMultiple } from '../../words/show.js';
+import { showMultiple } from '../../words/show.js';
 import { worstHoldingPlace, type PowerPath } from '../../powerpath/path.js';
 import type { AnyPath } from '../../powerpath/anyPath.js';
 import type { CheckAnswer, CheckRule } from '../check.js';
@@ -29,7 +30,7 @@ function unheld(path: AnyPath, held: number): Pick<CheckAnswer, 'outcome' | 'the
     return {
       outcome: { holds: multiple >= 2 },
       there: `detent, ${showMultiple(multiple)}`,
-      sentence: `Without power only the detent of the stepper holds: ${show(detent, dimension)} against ${show(held, dimension)}.${multiple >= 2 ? '' : ` ${FALLS}`}`,
+      sentence: say`Without power only the detent of the stepper holds: ${amount(detent, dimension)} against ${amount(held, dimension)}.${multiple >= 2 ? '' : ` ${FALLS}`}`,
     };
   }
   if (path.machine === 'servo')

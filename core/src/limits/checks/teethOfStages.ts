@@ -1,4 +1,4 @@
-import { digits } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import { FEWEST_GEAR_TEETH, UNDERCUT_UNDER } from '../../reduction/gearPair.js';
 import { speedRipple } from '../../reduction/runLength.js';
 import type { PowerPath } from '../../powerpath/path.js';
@@ -65,9 +65,9 @@ export const ripple: CheckRule = {
     const by = speedRipple(teeth);
     return {
       outcome: { multiple: ROUGH / by, wants: ROUGH / SAID },
-      asked: `${digits(100 * SAID)} %`,
-      there: `${digits(100 * by)} %`,
-      sentence: `On ${teeth} teeth the chain’s speed swings by ${digits(100 * by)} % at every tooth${by > SAID ? ': it is felt and heard, and wears the chain' : ''}.`,
+      asked: amount(SAID, 'share'),
+      there: amount(by, 'share'),
+      sentence: say`On ${teeth} teeth the chain’s speed swings by ${amount(by, 'share')} at every tooth${by > SAID ? ': it is felt and heard, and wears the chain' : ''}.`,
       working: () =>
         named(
           'x',

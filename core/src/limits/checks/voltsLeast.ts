@@ -1,4 +1,4 @@
-import { show } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import { div, found, mul, named, sub } from '../../worked/expression.js';
 import { figureOf, restVoltageOf, supplyResistanceOf } from '../../terms/pathTerms.js';
 import type { DcPath } from '../../powerpath/path.js';
@@ -29,7 +29,7 @@ export const voltsLeast: CheckRule<DcPath> = {
       outcome: { multiple: Math.max(0, least) / controller.lowestVoltage },
       asked: { value: controller.lowestVoltage, dimension: 'voltage' },
       there: { value: least, dimension: 'voltage' },
-      sentence: `At full effort the volts sag to ${show(least, 'voltage')}; the controller works down to ${show(controller.lowestVoltage, 'voltage')}.`,
+      sentence: say`At full effort the volts sag to ${amount(least, 'voltage')}; the controller works down to ${amount(controller.lowestVoltage, 'voltage')}.`,
       working: () =>
         named(
           'x',

@@ -1,5 +1,5 @@
+import { amount, say } from '../../words/phrase.js';
 import type { Need } from '../../figures/figure.js';
-import { show } from '../../words/show.js';
 import { CELLS } from '../../pack/cells.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import { div, mul, named, num } from '../../worked/expression.js';
@@ -34,8 +34,8 @@ export const fullVoltsCheck = <P extends PowerPath>({ word, figure, also = '', h
       outcome: { multiple: there / pack.full },
       asked: { value: pack.full, dimension: 'voltage' },
       there: { value: there, dimension: 'voltage' },
-      sentence: `Off the charger the pack gives ${show(pack.full, 'voltage')}; the ${word} takes up to ${show(there, 'voltage')}${also}.`,
-      hint: `Choose a ${word} for at least ${show(pack.full, 'voltage')}, or a pack of fewer cells.`,
+      sentence: say`Off the charger the pack gives ${amount(pack.full, 'voltage')}; the ${word} takes up to ${amount(there, 'voltage')}${also}.`,
+      hint: say`Choose a ${word} for at least ${amount(pack.full, 'voltage')}, or a pack of fewer cells.`,
       working: () =>
         named(
           'x',

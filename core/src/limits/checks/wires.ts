@@ -1,4 +1,4 @@
-import { show } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import { largestBreaker } from '../../protection/wire.js';
 import { div, found, named } from '../../worked/expression.js';
 import { figureOf } from '../../terms/pathTerms.js';
@@ -20,7 +20,7 @@ function wireCheck(where: 'main' | 'branch', words: Pick<CheckRule, 'id' | 'name
         outcome: { multiple: largest / breaker!.rated },
         asked: { value: breaker!.rated, dimension: 'current' },
         there: { value: largest, dimension: 'current' },
-        sentence: `${show(gauge, 'gauge')} typically goes behind ${show(largest, 'current')} at most; your event’s rules and local electrical codes decide.`,
+        sentence: say`${amount(gauge, 'gauge')} typically goes behind ${amount(largest, 'current')} at most; your event’s rules and local electrical codes decide.`,
         working: () =>
           named(
             'x',

@@ -1,3 +1,4 @@
+import { amount, say } from '../../words/phrase.js';
 import { currentToLimit } from '../../motor/heat.js';
 import { found } from '../../worked/expression.js';
 import { electricLimit } from './electricLimit.js';
@@ -21,6 +22,6 @@ export const heat = electricLimit({
       'motor current',
       'current',
       currentToLimit(drive.motor.resistance, motor.thermal, asked.held),
-      `the current that takes the winding from ${motor.thermal.ambient} °C to ${motor.thermal.windingLimit} °C in ${asked.held} s, by halving`,
+      say`the current that takes the winding from ${amount(motor.thermal.ambient, 'temperature')} to ${amount(motor.thermal.windingLimit, 'temperature')} in ${amount(asked.held, 'time')}, by halving`,
     ),
 });

@@ -1,3 +1,4 @@
+import { amount, say } from '../../words/phrase.js';
 import { bucklingLoad } from '../../reduction/screwLoad.js';
 import { found } from '../../worked/expression.js';
 import type { Limit } from '../limit.js';
@@ -24,7 +25,7 @@ export const buckling: Limit = {
       'what the screw carries',
       'force',
       bucklingLoad(diameter, length, endFactor),
-      `π²·E·I/(K·l)² of steel, root ⌀ ${diameter * 1000} mm, free length ${length} m, K ${endFactor}`,
+      say`π²·E·I/(K·l)² of steel, root ⌀ ${amount(diameter, 'length')}, free length ${amount(length, 'length')}, K ${endFactor}`,
     );
   },
 };

@@ -1,3 +1,4 @@
+import { amount, say } from '../../words/phrase.js';
 import { digits } from '../../words/show.js';
 import type { BeltParts, StageParts } from '../../powerpath/stageParts.js';
 import { meshDerating, teethInMesh } from '../../reduction/beltRun.js';
@@ -36,7 +37,7 @@ export const beltSkip = stageLimit<BeltParts>({
   has: isBelt,
   torque: (parts) => beltSkipPull(parts) * parts.driverRadius,
   how: (parts) =>
-    `twice the ${digits(parts.tension)} N of a strand at rest, × ${digits(meshDerating(beltMesh(parts)))} for ${beltMesh(parts)} teeth in mesh, × z·p/2π`,
+    say`twice the ${amount(parts.tension, 'force')} of a strand at rest, × ${digits(meshDerating(beltMesh(parts)))} for ${beltMesh(parts)} teeth in mesh, × z·p/2π`,
 });
 
 /** The teeth in mesh shear off. */
@@ -50,7 +51,7 @@ export const beltShear = stageLimit<BeltParts>({
   has: isBelt,
   torque: (parts) => beltShearPull(parts) * parts.driverRadius,
   how: (parts) =>
-    `typical pull ${digits(parts.ratedPull)} N of ${digits(1000 * parts.width * parts.belts)} mm, × ${digits(meshDerating(beltMesh(parts)))} for ${beltMesh(parts)} teeth in mesh, × z·p/2π`,
+    say`typical pull ${amount(parts.ratedPull, 'force')} of ${amount(parts.width * parts.belts, 'length')}, × ${digits(meshDerating(beltMesh(parts)))} for ${beltMesh(parts)} teeth in mesh, × z·p/2π`,
 });
 
 /** The cords break. */
@@ -64,5 +65,5 @@ export const beltSnap = stageLimit<BeltParts>({
   has: isBelt,
   torque: (parts) => beltSnapPull(parts) * parts.driverRadius,
   how: ({ strength, tension }) =>
-    `twice what is left of ${digits(strength)} N over the ${digits(tension)} N at rest, × z·p/2π`,
+    say`twice what is left of ${amount(strength, 'force')} over the ${amount(tension, 'force')} at rest, × z·p/2π`,
 });

@@ -1,3 +1,4 @@
+import { amount, say } from '../../words/phrase.js';
 import { digits } from '../../words/show.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { ChainParts, StageParts } from '../../powerpath/stageParts.js';
@@ -55,7 +56,7 @@ export const chainSnap = stageLimit<ChainParts>({
   has: isChain,
   torque: (parts) => chainStrength(parts) * parts.driverRadius,
   how: (parts) =>
-    `breaking strength × z·p/2π of the driver: ${digits(chainStrength(parts))} N${parts.length % 2 === 1 ? ' with its offset link' : ''}, ${parts.driver} teeth`,
+    say`breaking strength × z·p/2π of the driver: ${amount(chainStrength(parts), 'force')}${parts.length % 2 === 1 ? ' with its offset link' : ''}, ${parts.driver} teeth`,
 });
 
 /** A worn or slack chain climbs over a small sprocket's teeth and jumps. */
@@ -69,7 +70,7 @@ export const chainSkip = stageLimit<ChainParts>({
   has: isChain,
   torque: (parts) => chainSkipPull(parts) * parts.driverRadius,
   how: (parts) =>
-    `what the slack strand’s ${digits(parts.tension)} N holds behind the teeth in mesh of ${Math.min(parts.driver, parts.driven)}, wear ${digits(100 * parts.wear)} %`,
+    say`what the slack strand’s ${amount(parts.tension, 'force')} holds behind the teeth in mesh of ${Math.min(parts.driver, parts.driven)}, wear ${digits(100 * parts.wear)} %`,
 });
 
 /** The first tooth takes the largest share of the pull. */
@@ -83,5 +84,5 @@ export const sprocketShear = stageLimit<ChainParts>({
   has: isChain,
   torque: (parts) => sprocketShearPull(parts) * parts.driverRadius,
   how: ({ plate, pitch, toothAllowable }) =>
-    `plate ${digits(1000 * plate)} mm × 0.45·${digits(1000 * pitch)} mm × ${digits(toothAllowable / 1e6)} MPa, over the first tooth’s share`,
+    say`plate ${amount(plate, 'length')} × 0.45·${amount(pitch, 'length')} × ${amount(toothAllowable, 'stress')}, over the first tooth’s share`,
 });

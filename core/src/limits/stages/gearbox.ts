@@ -1,4 +1,4 @@
-import { digits } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import type { BoxParts, StageParts } from '../../powerpath/stageParts.js';
 import { stageLimit } from './stageLimit.js';
 
@@ -21,5 +21,5 @@ export const gearbox = stageLimit<RatedBox>({
     const { ratio, efficiency, backEfficiency } = path.train.stages[index]!;
     return situation === 'holding' ? (ratedTorque * backEfficiency) / ratio : ratedTorque / (ratio * efficiency);
   },
-  how: ({ ratedTorque }) => `its output’s ${digits(ratedTorque)} N·m, seen at its input`,
+  how: ({ ratedTorque }) => say`its output’s ${amount(ratedTorque, 'torque')}, seen at its input`,
 });

@@ -1,4 +1,4 @@
-import { digits } from '../../words/show.js';
+import { amount, say } from '../../words/phrase.js';
 import type { ShaftParts, StageParts } from '../../powerpath/stageParts.js';
 import { torqueOfShaft } from '../../reduction/shaft.js';
 import { stageLimit } from './stageLimit.js';
@@ -23,5 +23,5 @@ export const shaft = stageLimit<OnShaft>({
     return situation === 'holding' ? (most * backEfficiency) / ratio : most / (ratio * efficiency);
   },
   how: ({ shaft: { form, size, allowable, overhang } }) =>
-    `${form} ${digits(1000 * size)} mm, ${digits(allowable / 1e6)} MPa, its wheel ${digits(1000 * overhang)} mm beyond the bearing, seen at the driving shaft`,
+    say`${form} ${amount(size, 'length')}, ${amount(allowable, 'stress')}, its wheel ${amount(overhang, 'length')} beyond the bearing, seen at the driving shaft`,
 });

@@ -1,3 +1,4 @@
+import type { Words } from '../../words/phrase.js';
 import type { Need } from '../../figures/figure.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { StageParts } from '../../powerpath/stageParts.js';
@@ -42,7 +43,7 @@ interface StageRule<S extends StageParts> {
   /** Torque on its driving shaft at which it gives, N·m. */
   torque(parts: S, at: { readonly speed: number; readonly path: PowerPath; readonly situation: SituationId }): number;
   /** How that torque comes about, with its numbers. */
-  how(parts: S): string;
+  how(parts: S): Words;
 }
 
 /** A limit that can also be asked of one stage alone. */

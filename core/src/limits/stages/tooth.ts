@@ -1,3 +1,4 @@
+import { amount, say } from '../../words/phrase.js';
 import type { GearParts, StageParts } from '../../powerpath/stageParts.js';
 import { bendingTorque, FEWEST_GEAR_TEETH } from '../../reduction/gearPair.js';
 import { digits } from '../../words/show.js';
@@ -35,5 +36,5 @@ export const tooth = stageLimit<GearParts>({
   has: hasTeeth,
   torque: (parts, { speed }) => toothTorque(parts, speed),
   how: ({ driver, driven, pitch, face, allowable }) =>
-    `σ·b·m·Y·6.1/(6.1 + v)·m·z/2 of the weaker wheel, ${driver} → ${driven} teeth, module ${digits(1000 * pitch)} mm, face ${digits(1000 * face)} mm, ${digits(allowable / 1e6)} MPa`,
+    say`σ·b·m·Y·6.1/(6.1 + v)·m·z/2 of the weaker wheel, ${driver} → ${driven} teeth, module ${amount(pitch, 'length')}, face ${amount(face, 'length')}, ${digits(allowable / 1e6)} MPa`,
 });

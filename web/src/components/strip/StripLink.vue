@@ -28,7 +28,7 @@ const {
 }>();
 defineEmits<{ choose: [] }>();
 
-const { show } = useDisplay();
+const { show, say } = useDisplay();
 const key = computed(() => {
   if (!link.key) return undefined;
   const { there, join, other, word } = link.key;
@@ -70,7 +70,7 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
           <b class="truncate">{{ link.title }}</b>
           <span v-if="mark" class="text-xs font-semibold lg:hidden">{{ mark.text }}</span>
         </span>
-        <span class="truncate text-second" :title="link.detail">{{ link.detail }}</span>
+        <span class="truncate text-second" :title="say(link.detail)">{{ say(link.detail) }}</span>
         <span class="figures truncate text-xs" :title="key">{{
           key ?? (link.verdict === 'not known' ? 'figure missing' : ' ')
         }}</span>

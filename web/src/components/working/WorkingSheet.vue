@@ -16,7 +16,7 @@ const { working, title } = defineProps<{
 }>();
 defineEmits<{ close: [] }>();
 
-const { show } = useDisplay();
+const { show, say } = useDisplay();
 
 interface Line {
   readonly symbol: string;
@@ -31,7 +31,7 @@ const lines = computed<readonly Line[]>(() =>
   working
     ? stepsIn(working).map((step): Line => {
         const common = { symbol: step.symbol, label: step.label, value: result(valueOf(step), step.dimension) };
-        if (step.op === 'found') return { ...common, formula: '', numbers: texNumber(step.value), how: step.how };
+        if (step.op === 'found') return { ...common, formula: '', numbers: texNumber(step.value), how: say(step.how) };
         return { ...common, formula: typeset(step.of, 'symbols'), numbers: typeset(step.of, 'numbers') };
       })
     : [],

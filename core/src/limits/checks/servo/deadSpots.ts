@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import type { ServoPath } from '../../../powerpath/servoPath.js';
 import type { DeadSpot } from '../../../servo/throughTravel.js';
 import type { CheckRule } from '../../check.js';
@@ -25,12 +25,12 @@ export const deadSpots: CheckRule<ServoPath> = {
     const sentence = short
       ? 'The horn does not take the output to the end of its way: it turns back, or the parts part, before that.'
       : first
-        ? `From ${show(first.from, 'angle')} to ${show(first.to, 'angle')} of the horn ${WHY[first.why]}.`
+        ? say`From ${amount(first.from, 'angle')} to ${amount(first.to, 'angle')} of the horn ${WHY[first.why]}.`
         : 'From start to end horn, rod and lever push as they should.';
     return {
       outcome: { holds: !short && dead.length === 0 },
       asked: 'moves all the way',
-      there: short ? 'ends on the way' : first ? `dead at ${show(first.from, 'angle')}` : 'moves',
+      there: short ? 'ends on the way' : first ? say`dead at ${amount(first.from, 'angle')}` : 'moves',
       sentence,
       hint: 'Start the horn square to the rod in the middle of the way; a longer horn turns the output further.',
     };

@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import type { ServoPath } from '../../../powerpath/servoPath.js';
 import { div, found, mul, named, num, type Expression } from '../../../worked/expression.js';
 import { figureOf } from '../../../terms/pathTerms.js';
@@ -32,7 +32,7 @@ export const railVoltsFull: CheckRule<ServoPath> = {
       outcome: { multiple: weakest.highestVoltage / rail.full },
       asked: { value: rail.full, dimension: 'voltage' },
       there: { value: weakest.highestVoltage, dimension: 'voltage' },
-      sentence: `${rail.source === 'pack' ? 'Off the charger the pack puts' : 'The rail puts'} ${show(rail.full, 'voltage')} on every servo; the servos of ${weakest.name} stand ${show(weakest.highestVoltage, 'voltage')}.${mixed}${above}`,
+      sentence: say`${rail.source === 'pack' ? 'Off the charger the pack puts' : 'The rail puts'} ${amount(rail.full, 'voltage')} on every servo; the servos of ${weakest.name} stand ${amount(weakest.highestVoltage, 'voltage')}.${mixed}${above}`,
       hint: 'A regulator for the volts of the weakest servo, or a rail of its own for it.',
       working: () =>
         named(
@@ -75,7 +75,7 @@ export const railVoltsLeast: CheckRule<ServoPath> = {
       outcome: { multiple: there / asked },
       asked: { value: asked, dimension: 'voltage' },
       there: { value: there, dimension: 'voltage' },
-      sentence: `With everything on it moving the rail has ${show(there, 'voltage')}. This servo is rated from ${show(servo.lowestPoint, 'voltage')} on${below}; under ${show(asked, 'voltage')} it typically gives up.`,
+      sentence: say`With everything on it moving the rail has ${amount(there, 'voltage')}. This servo is rated from ${amount(servo.lowestPoint, 'voltage')} on${below}; under ${amount(asked, 'voltage')} it typically gives up.`,
       hint: 'Thicker and shorter servo leads, or more volts within what the servos stand.',
       working: () =>
         named(
@@ -109,7 +109,7 @@ export const railMoving: CheckRule<ServoPath> = {
       outcome: { multiple: continuous / Math.max(budget.moving, 1e-9) },
       asked: { value: budget.moving, dimension: 'current' },
       there: { value: continuous, dimension: 'current' },
-      sentence: `${path.rail.servos.length === 1 ? 'Its one servo takes' : `Its ${path.rail.servos.length} servos take`} ${show(budget.idle, 'current')} idle and ${show(budget.moving, 'current')} moving ${path.rail.servos.length === 1 ? 'its load' : 'their loads'}; the rail gives ${show(continuous, 'current')} for long.`,
+      sentence: say`${path.rail.servos.length === 1 ? 'Its one servo takes' : `Its ${path.rail.servos.length} servos take`} ${amount(budget.idle, 'current')} idle and ${amount(budget.moving, 'current')} moving ${path.rail.servos.length === 1 ? 'its load' : 'their loads'}; the rail gives ${amount(continuous, 'current')} for long.`,
       hint: 'A greater regulator, a second rail, or servos that take turns.',
       working: () =>
         named(
@@ -139,10 +139,10 @@ export const railStalled: CheckRule<ServoPath> = {
     const all = budget.stallsAllowed === servos.length;
     const counted = countNames(budget.mayStall);
     const sentence = all
-      ? `${servos.length === 1 ? 'Stalled it takes' : `All ${servos.length} stalled take`} ${show(budget.stalled, 'current')}; the burst of ${show(burst, 'current')} bears ${servos.length === 1 ? 'it' : 'them'}.`
+      ? say`${servos.length === 1 ? 'Stalled it takes' : `All ${servos.length} stalled take`} ${amount(budget.stalled, 'current')}; the burst of ${amount(burst, 'current')} bears ${servos.length === 1 ? 'it' : 'them'}.`
       : budget.stallsAllowed === 0
-        ? `Not one of them may stall while the others move: the burst is ${show(burst, 'current')}.`
-        : `All stalled would take ${show(budget.stalled, 'current')}. Within the burst of ${show(burst, 'current')} these may stall together while the others move: ${counted}. Turning round at full speed takes twice the stall current for a moment.`;
+        ? say`Not one of them may stall while the others move: the burst is ${amount(burst, 'current')}.`
+        : say`All stalled would take ${amount(budget.stalled, 'current')}. Within the burst of ${amount(burst, 'current')} these may stall together while the others move: ${counted}. Turning round at full speed takes twice the stall current for a moment.`;
     return {
       // One stalled servo must be borne; all of them is the comfortable answer.
       outcome: {

@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import type { ServoPath } from '../../../powerpath/servoPath.js';
 import { leversToTip, tipErrorLikely, tipErrorWorst } from '../../../servo/precision.js';
 import { div, found, named } from '../../../worked/expression.js';
@@ -28,7 +28,7 @@ export const tip: CheckRule<ServoPath> = {
       outcome: { multiple: window / Math.max(worst, 1e-12) },
       asked: { value: window, dimension: 'length' },
       there: { value: worst, dimension: 'length' },
-      sentence: `Deadband and play of its joints leave the tip within ${show(likely, 'length')} as a rule and ${show(worst, 'length')} at worst; ${show(window, 'length')} are allowed.`,
+      sentence: say`Deadband and play of its joints leave the tip within ${amount(likely, 'length')} as a rule and ${amount(worst, 'length')} at worst; ${amount(window, 'length')} are allowed.`,
       hint: 'Digital servos of a smaller deadband, less travel per servo, shorter parts, or a spring that takes up the play.',
       working: () =>
         named(

@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import type { ServoPath } from '../../../powerpath/servoPath.js';
 import { div, found, named } from '../../../worked/expression.js';
 import { figureOf } from '../../../terms/pathTerms.js';
@@ -26,7 +26,7 @@ export const travel: CheckRule<ServoPath> = {
       outcome: { multiple: there / Math.max(asked, 1e-9) },
       asked: { value: asked, dimension },
       there: { value: there, dimension },
-      sentence: `The job takes ${show(asked, dimension)} of the servo; it has ${show(there, dimension)}. What is left over makes it coarser: a servo of less travel is finer.`,
+      sentence: say`The job takes ${amount(asked, dimension)} of the servo; it has ${amount(there, dimension)}. What is left over makes it coarser: a servo of less travel is finer.`,
       hint: 'A longer horn or a shorter lever turns the output further, for less torque; or a servo of more travel.',
       working: () =>
         named(

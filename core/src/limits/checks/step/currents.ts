@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { div, named } from '../../../worked/expression.js';
 import { figureOf } from '../../../terms/pathTerms.js';
@@ -26,7 +26,7 @@ function currentCheck(
         outcome: { multiple: there / setCurrent },
         asked: { value: setCurrent, dimension: 'current' },
         there: { value: there, dimension: 'current' },
-        sentence: `Set to ${show(setCurrent, 'current')} of a phase, r.m.s.; ${of} ${show(there, 'current')}.`,
+        sentence: say`Set to ${amount(setCurrent, 'current')} of a phase, r.m.s.; ${of} ${amount(there, 'current')}.`,
         hint,
         working: () =>
           named(

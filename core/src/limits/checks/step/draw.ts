@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { holdingCurrent } from '../../../protection/breaker.js';
 import { div, found, named } from '../../../worked/expression.js';
@@ -20,13 +20,13 @@ export const draw: CheckRule<StepPath> = {
     const there = holdingCurrent(branch.breaker!);
     const phase =
       step.kind === 'stepper'
-        ? ` while ${show(step.setCurrent, 'current')} flow in each phase: a driver trades volts for amperes`
+        ? say` while ${amount(step.setCurrent, 'current')} flow in each phase: a driver trades volts for amperes`
         : '';
     return {
       outcome: { multiple: there / Math.max(asked, 1e-9) },
       asked: { value: asked, dimension: 'current' },
       there: { value: there, dimension: 'current' },
-      sentence: `From its branch it takes ${show(asked, 'current')} at most${phase}; the breaker carries ${show(there, 'current')} for ever.`,
+      sentence: say`From its branch it takes ${amount(asked, 'current')} at most${phase}; the breaker carries ${amount(there, 'current')} for ever.`,
       working: () =>
         named(
           'x',

@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import { marginOf, stepMoments } from '../../../motion/stepRun.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
@@ -34,13 +34,13 @@ export const keepsStep: CheckRule<StepPath> = {
     const worst = moments.reduce((least, one) => (marginOf(one) < marginOf(least) ? one : least), moments[0]!);
     const multiple = Math.min(marginOf(worst), 1e6);
     const wants = wantedMargin(path);
-    const at = show(motorSpeed(path, worst.speed), 'speed');
+    const at = amount(motorSpeed(path, worst.speed), 'speed');
     const open = path.step.motor.loop === 'open';
     const lost = open ? 'loses steps here, and nothing will tell you' : 'alarm: following error';
     const sentence =
       multiple < 1
-        ? `At ${at} of the motor it takes ${show(Math.abs(worst.torque), 'torque')} where ${show(worst.most, 'torque')} are there: ${lost}.`
-        : `At its worst, ${at} of the motor, it takes ${show(Math.abs(worst.torque), 'torque')} of the ${show(worst.most, 'torque')} that are there${open ? '; half is the usual design line' : ''}.`;
+        ? say`At ${at} of the motor it takes ${amount(Math.abs(worst.torque), 'torque')} where ${amount(worst.most, 'torque')} are there: ${lost}.`
+        : say`At its worst, ${at} of the motor, it takes ${amount(Math.abs(worst.torque), 'torque')} of the ${amount(worst.most, 'torque')} that are there${open ? '; half is the usual design line' : ''}.`;
     return {
       outcome: { multiple, wants },
       asked: { value: Math.abs(worst.torque), dimension: 'torque' },

@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import { torqueAtMotor, type StepPath } from '../../../powerpath/stepPath.js';
 import { kickTorque, lagAllowed } from '../../../stepper/kick.js';
@@ -48,7 +48,7 @@ export const kick: CheckRule<StepPath> = {
       outcome: { multiple },
       asked: { value: jolt, dimension: 'torque' },
       there: { value: spare, dimension: 'torque' },
-      sentence: `What is engaged is ${against} of the rotor’s inertia. Taken up at ${show(omega, 'speed')} of the motor it kicks back with ${show(jolt, 'torque')}; ${show(spare, 'torque')} are free${multiple < 1 ? (open ? ': it loses steps, and nothing will tell you' : ': alarm, following error') : ''}.`,
+      sentence: say`What is engaged is ${against} of the rotor’s inertia. Taken up at ${amount(omega, 'speed')} of the motor it kicks back with ${amount(jolt, 'torque')}; ${amount(spare, 'torque')} are free${multiple < 1 ? (open ? ': it loses steps, and nothing will tell you' : ': alarm, following error') : ''}.`,
       hint: 'Engage it slowly or at rest, through a rubber coupling or a clutch that slips.',
       working: () => {
         const coupled = found('J', 'what is engaged, at the motor', 'inertia', inertia, 'through the train');

@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import { pulsesPerTurn, type StepPath } from '../../../powerpath/stepPath.js';
 import { div, min, mul, named, num } from '../../../worked/expression.js';
@@ -36,7 +36,7 @@ export const pulseRate: CheckRule<StepPath> = {
       outcome: { multiple: rate / Math.max(asked, 1e-9) },
       asked: { value: asked, dimension: 'rate' },
       there: { value: rate, dimension: 'rate' },
-      sentence: `The job takes ${show(asked, 'rate')}; ${by} ${show(rate, 'rate')}.`,
+      sentence: say`The job takes ${amount(asked, 'rate')}; ${by} ${amount(rate, 'rate')}.`,
       hint: 'A board with a pulse generator of its own, or electronic gearing in the driver.',
       working: () => {
         const most = min(

@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import { worstHoldingPlace } from '../../../powerpath/path.js';
 import { pulsesPerTurn, torqueAtMotor, type StepPath } from '../../../powerpath/stepPath.js';
 import { lagAngle } from '../../../stepper/pullOut.js';
@@ -36,7 +36,7 @@ export const resolvesSteps: CheckRule<StepPath> = {
       outcome: { multiple: window / Math.max(there, 1e-9) },
       asked: { value: window, dimension: 'angle' },
       there: { value: there, dimension: 'angle' },
-      sentence: `One pulse is ${show(pulse, 'angle')} at the output, friction and load leave it ${show(lag, 'angle')} behind, and ${show(backlash, 'angle')} of backlash lie behind that; it must stand within ${show(window, 'angle')}.`,
+      sentence: say`One pulse is ${amount(pulse, 'angle')} at the output, friction and load leave it ${amount(lag, 'angle')} behind, and ${amount(backlash, 'angle')} of backlash lie behind that; it must stand within ${amount(window, 'angle')}.`,
       hint: 'Less backlash in the last stage; finer steps do not make a weak motor exact.',
       working: () => {
         const one = div(num((2 * Math.PI) / pulsesPerTurn(path), 'one pulse'), leverOf(path));

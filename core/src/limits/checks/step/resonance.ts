@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import { inertiaAtMotor, type StepPath } from '../../../powerpath/stepPath.js';
 import { rateAtSpeed, resonanceRate, RESONANCE_WIDTH, SMOOTH_MICROSTEPS } from '../../../stepper/stepRates.js';
@@ -37,15 +37,15 @@ export const resonance: CheckRule<StepPath> = {
     const rate = rateAtSpeed(motorSpeed(path, path.commanded.speed), path.step.polePairs);
     const inside = rate >= from && rate <= to;
     const smooth = path.step.microsteps >= SMOOTH_MICROSTEPS;
-    const band = `${show(from, 'rate')} to ${show(to, 'rate')}`;
+    const band = say`${amount(from, 'rate')} to ${amount(to, 'rate')}`;
     const sentence = !inside
-      ? `It goes along at ${show(rate, 'rate')} of full steps; it swings by itself at ${band}.`
+      ? say`It goes along at ${amount(rate, 'rate')} of full steps; it swings by itself at ${band}.`
       : smooth
-        ? `It goes along at ${show(rate, 'rate')} of full steps, within the ${band} where it swings by itself; ${path.step.microsteps} micro-steps smooth that.`
-        : `It goes along at ${show(rate, 'rate')} of full steps, within the ${band} where it swings by itself: it rattles and may lose steps.`;
+        ? say`It goes along at ${amount(rate, 'rate')} of full steps, within the ${band} where it swings by itself; ${path.step.microsteps} micro-steps smooth that.`
+        : say`It goes along at ${amount(rate, 'rate')} of full steps, within the ${band} where it swings by itself: it rattles and may lose steps.`;
     return {
       outcome: { holds: !inside || smooth },
-      asked: `not at ${band}`,
+      asked: say`not at ${band}`,
       there: { value: rate, dimension: 'rate' },
       sentence,
       hint: 'Eight micro-steps or more, a rubber disc or a damper on the shaft, or another speed.',

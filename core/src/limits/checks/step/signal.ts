@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say, type Words } from '../../../words/phrase.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { optoCurrent, signalFit } from '../../../signal/optoInput.js';
 import { resistorAtLeast, transistorStage } from '../../../signal/transistorStage.js';
@@ -31,12 +31,12 @@ export function inputDrive({ driver, board, signalStage }: StepPath): {
 }
 
 /** What helps a pin that does not do it by itself. */
-export function signalHelp({ driver, board }: StepPath): string {
+export function signalHelp({ driver, board }: StepPath): Words {
   const fit = signalFit(driver.input, board);
   if (fit.seriesResistor > 0)
-    return `A resistor of ${show(resistorAtLeast(fit.seriesResistor), 'input resistance')} in series brings the current back.`;
+    return say`A resistor of ${amount(resistorAtLeast(fit.seriesResistor), 'input resistance')} in series brings the current back.`;
   const stage = transistorStage(driver.input, board, board.feedVoltage);
-  return `A small transistor between pin and input: ${Math.round(stage.gateResistor)} Ω to its gate, the input fed from ${show(board.feedVoltage, 'voltage')}.`;
+  return say`A small transistor between pin and input: ${Math.round(stage.gateResistor)} Ω to its gate, the input fed from ${amount(board.feedVoltage, 'voltage')}.`;
 }
 
 /** Level and current of the driver's inputs against the board's pins. */
@@ -51,8 +51,8 @@ export const signal: CheckRule<StepPath> = {
   answer: (path) => {
     const { driver, board, signalStage } = path;
     const { current, lights, pinStands } = inputDrive(path);
-    const pin = `The pin gives ${show(board.signalVoltage, 'voltage')} and ${show(board.pinCurrent, 'pin current')}`;
-    const wants = `the input wants ${show(driver.input.needCurrent, 'pin current')} at ${show(driver.input.ratedSignal, 'voltage')}`;
+    const pin = say`The pin gives ${amount(board.signalVoltage, 'voltage')} and ${amount(board.pinCurrent, 'pin current')}`;
+    const wants = say`the input wants ${amount(driver.input.needCurrent, 'pin current')} at ${amount(driver.input.ratedSignal, 'voltage')}`;
     const through =
       signalStage === 'transistor'
         ? 'through the transistor'
@@ -70,7 +70,7 @@ export const signal: CheckRule<StepPath> = {
       outcome: { holds: lights && pinStands },
       asked: { value: driver.input.needCurrent, dimension: 'pin current' },
       there: { value: current, dimension: 'pin current' },
-      sentence: `${pin}; ${wants}. ${capital(through)}, ${show(current, 'pin current')} flow: ${outcome}.`,
+      sentence: say`${pin}; ${wants}. ${capital(through)}, ${amount(current, 'pin current')} flow: ${outcome}.`,
       ...(lights && pinStands ? {} : { hint: signalHelp(path) }),
       working: () =>
         named(

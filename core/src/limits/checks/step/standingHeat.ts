@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import { resistanceAt } from '../../../motor/heat.js';
 import { worstHoldingPlace } from '../../../powerpath/path.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
@@ -55,7 +55,7 @@ export const standingHeat: CheckRule<StepPath> = {
       outcome: { multiple: (thermal.windingLimit - thermal.ambient) / Math.max(there - thermal.ambient, 1e-9) },
       asked: { value: thermal.windingLimit, dimension: 'temperature' },
       there: { value: there, dimension: 'temperature' },
-      sentence: `At ${Math.round(100 * idleShare)} % of its current between goes it settles at ${show(there, 'temperature')}; ${show(thermal.windingLimit, 'temperature')} are allowed.${cut}`,
+      sentence: say`At ${Math.round(100 * idleShare)} % of its current between goes it settles at ${amount(there, 'temperature')}; ${amount(thermal.windingLimit, 'temperature')} are allowed.${cut}`,
       hint: 'Cut the idle current, set less, or screw it to a metal plate.',
       working: () =>
         named(

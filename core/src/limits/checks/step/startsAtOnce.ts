@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import { motorSpeed } from '../../../powerpath/path.js';
 import { inertiaAtMotor, torqueAtMotor, type StepPath } from '../../../powerpath/stepPath.js';
 import { crawlingShare, pullOut } from '../../../stepper/pullOut.js';
@@ -35,7 +35,7 @@ export const startsAtOnce: CheckRule<StepPath> = {
       outcome: { multiple: there / Math.max(asked, 1e-9) },
       asked: { value: asked, dimension: 'rate' },
       there: { value: there, dimension: 'rate' },
-      sentence: `From rest it follows ${show(there, 'rate')} of full steps at once; the job starts at ${show(asked, 'rate')}. A ramp takes it up gently.`,
+      sentence: say`From rest it follows ${amount(there, 'rate')} of full steps at once; the job starts at ${amount(asked, 'rate')}. A ramp takes it up gently.`,
       working: () => {
         const spare = found(
           'T',

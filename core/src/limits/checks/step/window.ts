@@ -1,4 +1,4 @@
-import { show } from '../../../words/show.js';
+import { amount, say } from '../../../words/phrase.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { div, found, named } from '../../../worked/expression.js';
 import { figureOf } from '../../../terms/pathTerms.js';
@@ -30,7 +30,7 @@ export const driverVoltsLeast: CheckRule<StepPath> = {
       outcome: { multiple: least / driver.lowestVoltage },
       asked: { value: driver.lowestVoltage, dimension: 'voltage' },
       there: { value: least, dimension: 'voltage' },
-      sentence: `At its worst the volts sag to ${show(least, 'voltage')}; the driver works down to ${show(driver.lowestVoltage, 'voltage')}.`,
+      sentence: say`At its worst the volts sag to ${amount(least, 'voltage')}; the driver works down to ${amount(driver.lowestVoltage, 'voltage')}.`,
       working: () =>
         named(
           'x',

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import type { Dimension, Quantity } from '@rough-gear/core';
+import type { Dimension, Quantity, Words } from '@rough-gear/core';
 import { refusalText } from '@rough-gear/contract/units';
 import { computed, ref, useId, watch } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 
 /** A figure that is not in the plan yet: the same reading as everywhere, without a source. */
-const { dimension, label, hint } = defineProps<{ dimension: Dimension; label: string; hint: string }>();
+const { dimension, label, hint } = defineProps<{ dimension: Dimension; label: string; hint: Words }>();
 const model = defineModel<Quantity | undefined>({ required: true });
 
 const id = useId();
-const { parse } = useDisplay();
+const { parse, say } = useDisplay();
 const text = ref('');
 const read = computed(() => (text.value.trim() === '' ? undefined : parse(text.value, dimension)));
 const refusal = computed(() => {
@@ -35,7 +35,7 @@ watch(model, (value) => {
       v-model="text"
       class="figures w-full border-b bg-transparent py-0.5"
       :class="refusal ? 'border-gives' : 'border-ink'"
-      :placeholder="hint"
+      :placeholder="say(hint)"
       :aria-invalid="refusal !== ''"
       :aria-describedby="`${id}-said`"
       autocomplete="off"

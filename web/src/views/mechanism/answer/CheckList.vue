@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Check, CheckId, Measured, Target } from '@rough-gear/core';
+import type { Check, CheckId, Target } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
@@ -12,21 +12,18 @@ const {
 } = defineProps<{ checks: readonly Check[]; before?: readonly Check[] | undefined; chosen?: Target | undefined }>();
 defineEmits<{ choose: [check: CheckId]; working: [check: Check] }>();
 
-const { show } = useDisplay();
+const { say } = useDisplay();
 const open = ref(false);
 const DECIDE: readonly CheckId[] = ['in-time', 'recovers', 'follows', 'stays-up', 'held-back', 'jam', 'resolves'];
 
 const standing = computed(() => checks.filter((check) => check.verdict !== 'enough' || DECIDE.includes(check.id)));
 const rest = computed(() => checks.filter((check) => !standing.value.includes(check)));
 
-const text = (measured: Measured | string): string =>
-  typeof measured === 'string' ? measured : show(measured.value, measured.dimension);
-
 function answer(check: Check): string {
   if (check.there === undefined) return check.verdict;
-  if (check.id === 'in-time' && typeof check.there !== 'string' && check.asked !== undefined)
-    return `${text(check.there).replace(/ s$/, '')} of ${text(check.asked)}`;
-  return text(check.there);
+  if (check.id === 'in-time' && typeof check.there === 'object' && 'value' in check.there && check.asked !== undefined)
+    return `${say(check.there).replace(/ s$/, '')} of ${say(check.asked)}`;
+  return say(check.there);
 }
 
 function moved(check: Check): string | undefined {
@@ -44,7 +41,7 @@ const isChosen = (check: Check): boolean => chosen !== undefined && 'check' in c
         type="button"
         class="flex min-h-6 w-full items-center gap-1.5 text-left hover:bg-ground"
         :class="isChosen(check) ? 'outline-1 outline-ink' : ''"
-        :title="check.sentence"
+        :title="say(check.sentence)"
         :data-check="check.id"
         @click="check.verdict === 'gives way' && !isChosen(check) ? $emit('choose', check.id) : $emit('working', check)"
       >
@@ -57,7 +54,7 @@ const isChosen = (check: Check): boolean => chosen !== undefined && 'check' in c
         >
       </button>
       <p v-if="check.verdict === 'not known' && check.id === 'in-time'" class="pl-5 text-xs text-second">
-        {{ check.sentence }}
+        {{ say(check.sentence) }}
       </p>
     </li>
   </ul>

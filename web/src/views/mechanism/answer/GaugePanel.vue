@@ -12,6 +12,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import LimitGauge from '../../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useMends } from '../../../composables/useMends.js';
 import CheckList from './CheckList.vue';
@@ -22,6 +23,7 @@ import VerdictKey from './VerdictKey.vue';
 /** What gives first: three situations, the gauge, the answer in a sentence, the mends, the checks. */
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 
+const { say } = useDisplay();
 const { path, job, before, situation, mechanism, result, jobId, commit } = useMechanism();
 
 const room = ref<HTMLElement>();
@@ -164,9 +166,9 @@ const openRung = computed(() => selectedRung.value ?? ladder.value.first);
       </div>
       <div>
         <p v-for="check in failingChecks" :key="check.id" class="border-l-3 border-gives pl-2" data-testid="failing">
-          <b>Gives way, whatever the gauge says.</b> {{ check.sentence }}
+          <b>Gives way, whatever the gauge says.</b> {{ say(check.sentence) }}
         </p>
-        <p v-if="selectedRung" data-testid="rung-said">{{ selectedRung.sentence }}</p>
+        <p v-if="selectedRung" data-testid="rung-said">{{ say(selectedRung.sentence) }}</p>
         <p v-else data-testid="answer">
           <b>{{ ladder.sentence.lead }}</b> {{ ladder.sentence.rest }}
         </p>

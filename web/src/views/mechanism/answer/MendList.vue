@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { showMultiple, type Mend } from '@rough-gear/core';
+import { showMultiple, type Mend, type Words } from '@rough-gear/core';
 import { Check } from '@lucide/vue';
 import { computed, ref } from 'vue';
+import { useDisplay } from '../../../composables/useDisplay.js';
 import type { MendSearch } from '../../../composables/useMends.js';
 
 /** Changes that mend a limit, each with what gives first before and after; one click applies one. */
-const { search } = defineProps<{ search: MendSearch; name: string; hint?: string | undefined; first?: boolean }>();
+const { search } = defineProps<{ search: MendSearch; name: string; hint?: Words | undefined; first?: boolean }>();
 defineEmits<{ apply: [mend: Mend] }>();
 
+const { say } = useDisplay();
 const FEW = 4;
 const all = ref(false);
 const shown = computed(() => (all.value ? search.mends : search.mends.slice(0, FEW)));
@@ -29,7 +31,7 @@ const shown = computed(() => (all.value ? search.mends : search.mends.slice(0, F
           :title="mend.firstAfter ? `then ${mend.firstAfter} gives first` : ''"
           @click="$emit('apply', mend)"
         >
-          <span class="act grow">{{ mend.label }}</span>
+          <span class="act grow">{{ say(mend.label) }}</span>
           <span v-if="mend.before !== undefined && mend.after !== undefined" class="figures whitespace-nowrap"
             >{{ showMultiple(mend.before).replace('×', '') }} → {{ showMultiple(mend.after) }}</span
           >
@@ -47,7 +49,7 @@ const shown = computed(() => (all.value ? search.mends : search.mends.slice(0, F
       {{ all ? 'fewer' : `${search.mends.length - FEW} more that do it` }}
     </button>
     <p v-if="!search.done" class="text-xs text-second" role="status">looking for changes that do it …</p>
-    <p v-else-if="search.mends.length === 0 && hint">{{ hint }}</p>
+    <p v-else-if="search.mends.length === 0 && hint">{{ say(hint) }}</p>
     <p v-else-if="search.mends.length === 0">
       No single change does it without making something else give way. Change two things together, or ask less of it.
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDisplay } from '../../../composables/useDisplay.js';
 import { workingOf, type Expression, type MechanismResult, type WorkingRef } from '@rough-gear/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -37,6 +38,7 @@ const plan = usePlan();
 const router = useRouter();
 const context = provideMechanism(() => mechanismId);
 const { mechanism, result, path, jobId, job, at } = context;
+const { say } = useDisplay();
 provideSpread(
   computed(() => mechanismId),
   jobId,
@@ -58,7 +60,7 @@ function showWorking(ref: WorkingRef, title: string): void {
   else
     toast(
       ref.of === 'check'
-        ? (job.value.checks.find(({ id }) => id === ref.check)?.sentence ?? '')
+        ? say(job.value.checks.find(({ id }) => id === ref.check)?.sentence ?? '')
         : 'Not known: a figure is missing.',
     );
 }

@@ -25,7 +25,7 @@ import { useTrain } from './useTrain.js';
 /** Centre distance and length, both ways: whole links or belts that are sold, and what the slack needs. */
 const { stages, stage, parts, link, stageAt, beltsFor, set, shelf } = useTrain();
 const plan = usePlan();
-const { show } = useDisplay();
+const { show, say, parse } = useDisplay();
 
 const runs = computed(() => stages.value.filter(({ kind }) => kind === 'chain' || kind === 'belt'));
 const run = computed(() => {
@@ -97,8 +97,8 @@ function key(event: KeyboardEvent): void {
 }
 
 function typed(event: Event): void {
-  const millimetres = Number((event.target as HTMLInputElement).value.replace(',', '.').replace(/\s*mm$/, ''));
-  if (millimetres > 0) asked.value = millimetres / 1000;
+  const read = parse((event.target as HTMLInputElement).value, 'length');
+  if (read.ok && read.si > 0) asked.value = read.si;
 }
 /** The wanted distance itself, with the next longer length: a tensioner takes up what is left over. */
 function keepAsked(): void {
@@ -183,7 +183,7 @@ const answerName = ({ links, centre: exact }: WholeLinks, i: number) =>
             <b class="figures">{{ Number.isInteger(run.length) ? run.length : run.length.toFixed(2) }}</b> {{ what }} ·
             <b class="figures">{{ show(run.tautCentre, 'length', 5) }}</b> apart, taut
           </p>
-          <p class="text-sm" :class="fit.fits ? '' : 'text-gives'">{{ fit.sentence }}</p>
+          <p class="text-sm" :class="fit.fits ? '' : 'text-gives'">{{ say(fit.sentence) }}</p>
           <p v-if="fit.sag > 0.0002" class="text-sm text-second">
             Its slack strand hangs {{ show(fit.sag, 'length', 2) }} in the middle.
           </p>
@@ -192,7 +192,7 @@ const answerName = ({ links, centre: exact }: WholeLinks, i: number) =>
               >wanted apart
               <input
                 class="figures w-24 border-b border-ink bg-transparent"
-                :value="`${Number((1000 * centre).toPrecision(5))} mm`"
+                :value="show(centre, 'length', 5)"
                 autocomplete="off"
                 data-testid="wanted-centre"
                 @change="typed"

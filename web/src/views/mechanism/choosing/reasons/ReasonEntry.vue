@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDisplay } from '../../../../composables/useDisplay.js';
 import { WANTS, wantText, type ClaimNow, type ReasonNow } from '@rough-gear/core';
 import { Check, X } from '@lucide/vue';
 import { format } from 'date-fns';
@@ -6,6 +7,7 @@ import { computed, ref } from 'vue';
 
 /** One line of the log: what was chosen over what, its claims then and now, and the person's own sentence. */
 const { entry } = defineProps<{ entry: ReasonNow }>();
+const { say } = useDisplay();
 const emit = defineEmits<{ rewrite: [why: string] }>();
 
 const STATES: Readonly<Record<ReasonNow['state'], string>> = {
@@ -20,9 +22,9 @@ const when = computed(() => format(new Date(entry.reason.writtenAt), 'd MMM yyyy
 
 function claimText({ want, then, bound, now }: ClaimNow): string {
   const { name, better } = WANTS[want];
-  const past = `${better === 'less' ? 'not over' : 'not under'} ${wantText(want, bound)}`;
-  const shown = now === undefined ? 'not known now' : `now ${wantText(want, now)}`;
-  return `${name} ${wantText(want, then)} then, ${shown}; ${past}`;
+  const past = `${better === 'less' ? 'not over' : 'not under'} ${say(wantText(want, bound))}`;
+  const shown = now === undefined ? 'not known now' : `now ${say(wantText(want, now))}`;
+  return `${name} ${say(wantText(want, then))} then, ${shown}; ${past}`;
 }
 function start(): void {
   why.value = entry.reason.why ?? '';

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { useDisplay } from '../../../../composables/useDisplay.js';
 import { choiceWords, measureChoice, type Choice } from '@rough-gear/core';
 import { ref } from 'vue';
 import { toast } from 'vue-sonner';
 import BaseDialog from '../../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../../composables/useMechanism.js';
 import { logged } from './logged.js';
+
+const { say } = useDisplay();
 
 /** Puts a choice in force, and its reason into the log: over which, by which figures, and a sentence of one's own. */
 const { choice } = defineProps<{ choice: Choice }>();
@@ -18,7 +21,7 @@ function take(): void {
     figures: measureChoice(plan.value, mechanism.value, current.value.id, jobId.value).figures,
   };
   const changes = [{ at: [...at.value, 'current'], to: choice.id }];
-  commit(logged(plan.value, mechanism.value.id, jobId.value, changes, over, why.value));
+  commit(logged(plan.value, mechanism.value.id, jobId.value, changes, over, why.value, say));
   link.value = 'motor';
   open.value = false;
   why.value = '';

@@ -1,4 +1,5 @@
 import {
+  type Amount,
   applyChanges,
   choiceWords,
   currentChoice,
@@ -23,22 +24,26 @@ export function logged(
   changes: readonly Change[],
   over: Other,
   why: string,
+  show: (amount: Amount) => string,
 ): readonly Change[] {
   const changed = applyChanges(plan, changes);
   const mechanism = changed.mechanisms.find(({ id }) => id === mechanismId)!;
-  const reason = writeReason({
-    id: crypto.randomUUID(),
-    writtenAt: new Date().toISOString(),
-    mechanism: mechanismId,
-    job: jobId,
-    choice: mechanism.current,
-    chosen: {
-      words: choiceWords(changed, mechanism, currentChoice(mechanism)),
-      figures: measureChoice(changed, mechanism, mechanism.current, jobId).figures,
+  const reason = writeReason(
+    {
+      id: crypto.randomUUID(),
+      writtenAt: new Date().toISOString(),
+      mechanism: mechanismId,
+      job: jobId,
+      choice: mechanism.current,
+      chosen: {
+        words: choiceWords(changed, mechanism, currentChoice(mechanism)),
+        figures: measureChoice(changed, mechanism, mechanism.current, jobId).figures,
+      },
+      over,
+      ...(why.trim() === '' ? {} : { why }),
     },
-    over,
-    ...(why.trim() === '' ? {} : { why }),
-  });
+    show,
+  );
   const kept = plan.reasons ?? [];
   return [...changes, { at: ['reasons'], to: [...kept, reason] }];
 }

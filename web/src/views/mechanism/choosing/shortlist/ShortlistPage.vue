@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useDisplay } from '../../../../composables/useDisplay.js';
 import {
   adoptFound,
   choiceWords,
@@ -26,6 +27,8 @@ import ShortlistForm from './ShortlistForm.vue';
 import { useQuery } from './useQuery.js';
 import { useShortlist } from './useShortlist.js';
 import WantWeights from './WantWeights.vue';
+
+const { say } = useDisplay();
 
 /** Out of everything on the shelf: what does this job, which are the sensible few, and why the others are not. */
 const { plan, mechanism, choice, jobId, link, commit } = useMechanism();
@@ -105,7 +108,7 @@ function adopt(as: 'replace' | 'beside', why: string): void {
   try {
     const changes = adoptFound(plan.value, mechanism.value.id, taken, as);
     const over = { words: choiceWords(plan.value, mechanism.value, choice.value), figures: now.value };
-    commit(logged(plan.value, mechanism.value.id, jobId.value, changes, over, why));
+    commit(logged(plan.value, mechanism.value.id, jobId.value, changes, over, why, say));
     link.value = 'motor';
     chosen.value = undefined;
     toast(`${taken.motor} is in place, and the reason is in the log. Undo brings the old one back.`);

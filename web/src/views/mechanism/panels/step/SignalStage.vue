@@ -8,7 +8,7 @@ import { useStepMechanism } from '../../../../composables/useMechanism.js';
 
 /** The pin, the driver's input, and what lies between, as a small schematic with its values. */
 const { plan, path, drive, driveAt, commit } = useStepMechanism();
-const { show } = useDisplay();
+const { show, say } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.driver]!.part as DriverPart);
 const known = computed(() => !path.value.lacks.signal);
@@ -30,7 +30,7 @@ const said = computed(() => {
   const { current, lights, pinStands } = driven.value;
   const flows = `${show(current, 'pin current')} flow through the input`;
   if (lights && pinStands) return `${flows}: it switches for certain.`;
-  return `${flows}: ${lights ? 'more than the pin may give' : 'not what it is made for'}. ${signalHelp(path.value)}`;
+  return `${flows}: ${lights ? 'more than the pin may give' : 'not what it is made for'}. ${say(signalHelp(path.value))}`;
 });
 </script>
 
