@@ -1,3 +1,4 @@
+import type { UnitSystem } from '@rough-gear/contract/units';
 import { readFileSync } from 'node:fs';
 import type { ShelfPart } from '@rough-gear/contract/api';
 import { partSchema } from '@rough-gear/contract/plan';
@@ -32,23 +33,37 @@ describe('A part that is begun', () => {
 });
 
 describe('The table of parts', () => {
+  const units = ref<UnitSystem>('metric');
   const made = (filter: (item: ShelfPart) => boolean = () => true) => {
     const shown = ref(filter);
     return useParts(
       'motor',
       ref(motors),
       computed(() => shown.value),
+      units,
     );
   };
   const names = ({ table }: ReturnType<typeof made>) =>
     table.getRowModel().rows.map(({ original }) => original.part.name);
 
+  it('heads its columns in the units that are liked', () => {
+    const headers = () =>
+      made()
+        .table.getAllColumns()
+        .map(({ columnDef }) => columnDef.header);
+    expect(headers()).toContain('stall torque, N·m');
+    units.value = 'inch';
+    expect(headers()).toContain('stall torque, oz-in');
+    units.value = 'metric';
+  });
+
   it('shows three digits of a figure, and a list by its count and ends', () => {
-    expect(shortCell(field('data.stallTorque'), motors[0]!.part)).toBe('2.1');
-    expect(shortCell(field('data.kv'), motors[0]!.part)).toBe('');
+    expect(shortCell(field('data.stallTorque'), motors[0]!.part, 'metric')).toBe('2.1');
+    expect(shortCell(field('data.stallTorque'), motors[0]!.part, 'inch')).toBe('297');
+    expect(shortCell(field('data.kv'), motors[0]!.part, 'metric')).toBe('');
     const series = shelf.find(({ part }) => part.kind === 'series')!.part;
     const sizes = fieldsOf('series').find(({ key }) => key === 'sizes')!;
-    expect(shortCell(sizes, series)).toMatch(/^\d+ · \d+–\d+$/);
+    expect(shortCell(sizes, series, 'metric')).toMatch(/^\d+ · \d+–\d+$/);
   });
 
   it('sorts by size and not by spelling, what has no figure last both ways', () => {

@@ -1,13 +1,16 @@
 import type { PartKind } from '@rough-gear/core';
 import Papa from 'papaparse';
 import type { ShelfPart } from '../api/api.js';
+import type { UnitSystem } from '../units/units.js';
 import { cellOf, sourceCell, unitOf } from './fields/cell.js';
 import { valueAt, type PartField } from './fields/field.js';
 import { fieldsOf, fieldsOfPart } from './fields/table.js';
 
 /** A field's column: its name, and its unit in brackets. */
-export const headerOf = (field: PartField): string =>
-  unitOf(field) === '' ? field.label : `${field.label} (${unitOf(field)})`;
+export function headerOf(field: PartField, system: UnitSystem = 'metric'): string {
+  const unit = unitOf(field, system);
+  return unit === '' ? field.label : `${field.label} (${unit})`;
+}
 
 export const SOURCE_SUFFIX = ' source';
 export const ID_HEADER = 'id';
@@ -16,14 +19,16 @@ export const RETIRED_HEADER = 'retired';
 
 /**
  * The parts of one kind as a CSV file (RFC 4180): a column for each field with its unit in the header, beside each figure
- * its source, and the shelf's own marks at the end.
+ * its source, and the shelf's own marks at the end. Import reads the units that the headers name, of either system.
  */
-export function exportCsv(kind: PartKind, parts: readonly ShelfPart[]): string {
+export function exportCsv(kind: PartKind, parts: readonly ShelfPart[], system: UnitSystem = 'metric'): string {
   const fields = fieldsOf(kind);
   const headers = [
     ID_HEADER,
     ...fields.flatMap((field) =>
-      field.type.is === 'figure' ? [headerOf(field), `${field.label}${SOURCE_SUFFIX}`] : [headerOf(field)],
+      field.type.is === 'figure'
+        ? [headerOf(field, system), `${field.label}${SOURCE_SUFFIX}`]
+        : [headerOf(field, system)],
     ),
     COMMON_HEADER,
     RETIRED_HEADER,
@@ -34,7 +39,7 @@ export function exportCsv(kind: PartKind, parts: readonly ShelfPart[]): string {
       id,
       ...fields.flatMap((field) => {
         const value = has.has(field) ? valueAt(part, field.key) : undefined;
-        return field.type.is === 'figure' ? [cellOf(field, value), sourceCell(value)] : [cellOf(field, value)];
+        return field.type.is === 'figure' ? [cellOf(field, value, system), sourceCell(value)] : [cellOf(field, value)];
       }),
       common ? 'yes' : '',
       retired ? 'yes' : '',

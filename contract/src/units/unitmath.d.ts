@@ -6,7 +6,7 @@ interface Unit {
 interface UnitFactory {
   (text: string): Unit;
   (value: number, units: string): Unit;
-  config(options: { definitions: { units: Record<string, { value: string }> } }): UnitFactory;
+  config(options: { definitions: { units: Record<string, { value: string; prefixes?: 'SHORT' }> } }): UnitFactory;
 }
 declare const unitmath: UnitFactory;
 export default unitmath;

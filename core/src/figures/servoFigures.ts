@@ -93,7 +93,7 @@ export const SERVO_FIGURES = {
     'resistance',
     'rail',
     'rail',
-    typical(0.05, 'thin servo leads, 0.3 m'),
+    typical(0.05, 'thin servo leads of the usual length'),
   ),
   'linkage.ground': figure('between the axles', 'g', 'length', 'linkage', 'linkage'),
   'linkage.horn': figure('horn', 'h', 'length', 'linkage', 'linkage'),

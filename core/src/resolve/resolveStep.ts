@@ -123,7 +123,7 @@ function resolveStepper(
   });
   const rotorInertia = collect.take('stepper.rotorInertia', part.rotorInertia, [...at, 'rotorInertia'], {
     value: scaled(STEPPER_INERTIA),
-    why: '0.25 kg·cm² for each N·m of holding torque',
+    why: 'by its holding torque, as such rotors are',
   });
   const typicalSet = Number.isNaN(most) ? ratedCurrent : Math.min(ratedCurrent, most);
   const setCurrent = collect.take('drive.setCurrent', drive.setCurrent, [...driveAt, 'setCurrent'], {
@@ -186,7 +186,7 @@ function resolveStepServo(
   });
   const rotorInertia = collect.take('stepServo.rotorInertia', part.rotorInertia, [...at, 'rotorInertia'], {
     value: ifFinite(SERVO_INERTIA * ratedTorque),
-    why: '0.45 kg·cm² for each N·m of rated torque',
+    why: 'by its rated torque, as such rotors are',
   });
   return {
     ...resolveBody(part, at, collect),

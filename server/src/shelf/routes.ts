@@ -1,4 +1,5 @@
 import { etagOf, partSchema, revisionOf, type ShelfMarks } from '@rough-gear/contract';
+import type { UnitSystem } from '@rough-gear/contract/units';
 import { exportCsv, importCsv } from '@rough-gear/contract/shelf-files';
 import { PART_KINDS, type Part, type PartKind } from '@rough-gear/core';
 import { Router, type Request, type Response } from 'express';
@@ -8,9 +9,10 @@ import type { ShelfSaved, ShelfStore } from './store.js';
 
 const kind = Joi.string().valid(...PART_KINDS);
 const listQuery = Joi.object<{ kind?: PartKind; retired: boolean }>({ kind, retired: Joi.boolean().default(false) });
-const fileQuery = Joi.object<{ kind: PartKind; dry: boolean }>({
+const fileQuery = Joi.object<{ kind: PartKind; dry: boolean; units: UnitSystem }>({
   kind: kind.required(),
   dry: Joi.boolean().default(true),
+  units: Joi.string().valid('metric', 'inch').default('metric'),
 });
 const price = Joi.object({
   si: Joi.number().min(0).required(),
@@ -39,7 +41,7 @@ export function shelfRoutes(store: ShelfStore): Router {
 
   router.get('/file', async (request, response) => {
     const query = checked(fileQuery, request.query, 'query');
-    const file = exportCsv(query.kind, await store.list(query.kind, true));
+    const file = exportCsv(query.kind, await store.list(query.kind, true), query.units);
     response.attachment(`shelf-${query.kind}.csv`).type('text/csv').send(file);
   });
 

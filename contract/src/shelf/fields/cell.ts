@@ -1,22 +1,22 @@
 import type { Quantity, Source } from '@rough-gear/core';
 import { inUnit } from '../../units/display.js';
 import { parseQuantity } from '../../units/parse.js';
-import { UNITS } from '../../units/units.js';
+import { unitsOf, type UnitSystem } from '../../units/units.js';
 import type { FieldType, PartField } from './field.js';
 
 /** The unit a field's column is written in; empty where it has none. */
-export function unitOf({ type }: PartField): string {
+export function unitOf({ type }: PartField, system: UnitSystem = 'metric'): string {
   if (type.is !== 'figure') return '';
-  const label = UNITS[type.dimension].metric[0]!.label;
+  const { label } = unitsOf(type.dimension, system)[0]!;
   return label === ':1' ? '' : label;
 }
 
 /** A value as it stands in a file, in the unit of its column. */
-export function cellOf({ type }: PartField, value: unknown): string {
+export function cellOf({ type }: PartField, value: unknown, system: UnitSystem = 'metric'): string {
   if (value === undefined) return '';
   switch (type.is) {
     case 'figure':
-      return numberOf(inUnit((value as Quantity).si, type.dimension, UNITS[type.dimension].metric[0]!));
+      return numberOf(inUnit((value as Quantity).si, type.dimension, unitsOf(type.dimension, system)[0]!));
     case 'yes':
       return value ? 'yes' : 'no';
     case 'words':

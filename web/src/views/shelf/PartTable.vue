@@ -5,12 +5,15 @@ import { KIND_NAMES, unitOf, type PartField } from '@rough-gear/contract/shelf';
 import type { PartKind } from '@rough-gear/core';
 import { useVirtualizer } from '@tanstack/vue-virtual';
 import { computed, nextTick, ref, watch } from 'vue';
+import { storeToRefs } from 'pinia';
+import { usePreferences } from '../../stores/preferences.js';
 import { shortCell, useParts, type Range } from './useParts.js';
 
 /** The parts of one kind: sorted by any column, narrowed by words and ranges; arrow keys go from row to row. */
 const { kind, parts, chosen } = defineProps<{ kind: PartKind; parts: readonly ShelfPart[]; chosen: string }>();
 const emit = defineEmits<{ choose: [id: string]; start: [] }>();
 
+const { units } = storeToRefs(usePreferences());
 const onlyOwned = ref(false);
 const onlyCommon = ref(false);
 const withRetired = ref(false);
@@ -24,6 +27,7 @@ const { table, fields, globalFilter } = useParts(
   kind,
   computed(() => parts),
   shown,
+  units,
 );
 
 const rows = computed(() => table.getRowModel().rows);
@@ -53,7 +57,8 @@ watch([by, least, most], () => {
   const none = by.value === '' || (range[0] === undefined && range[1] === undefined);
   table.setColumnFilters(none ? [] : [{ id: by.value, value: range }]);
 });
-const optionText = (field: PartField) => (unitOf(field) === '' ? field.label : `${field.label}, ${unitOf(field)}`);
+const optionText = (field: PartField) =>
+  unitOf(field, units.value) === '' ? field.label : `${field.label}, ${unitOf(field, units.value)}`;
 const numeric = (field: PartField) => field.type.is === 'figure' || field.type.is === 'count';
 
 /** Arrow keys, page and end keys go from row to row, however many there are. */
@@ -182,7 +187,7 @@ function step(event: KeyboardEvent, index: number): void {
               >
                 {{ rows[index]!.original.part.name }}
               </button>
-              <template v-else>{{ shortCell(field, rows[index]!.original.part) }}</template>
+              <template v-else>{{ shortCell(field, rows[index]!.original.part, units) }}</template>
               <span v-if="i === 0" class="text-xs text-second">
                 <template v-if="rows[index]!.original.own"> · own</template>
                 <template v-if="rows[index]!.original.common"> · common here</template>

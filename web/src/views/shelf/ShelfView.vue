@@ -3,6 +3,7 @@ import { KIND_NAMES } from '@rough-gear/contract/shelf';
 import { PART_KINDS, type Part, type PartKind } from '@rough-gear/core';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { usePreferences } from '../../stores/preferences.js';
 import { useWholeShelf } from '../../stores/shelf.js';
 import { blankPart } from './blankPart.js';
 import ImportSheet from './ImportSheet.vue';
@@ -12,6 +13,7 @@ import ShelfKinds from './ShelfKinds.vue';
 
 /** The parts library: kinds at the left, the parts of one in a table, the chosen one beside it. */
 const { kind = 'motor', partId = '' } = defineProps<{ kind?: string; partId?: string }>();
+const preferences = usePreferences();
 const shelf = useWholeShelf();
 const router = useRouter();
 const importing = ref(false);
@@ -51,7 +53,9 @@ function start(part: Part): void {
         <h1 class="text-lg">{{ KIND_NAMES[open] }}</h1>
         <button type="button" class="act min-h-6" @click="start(blankPart(open))">New part</button>
         <button type="button" class="act min-h-6" @click="importing = true">Import a file</button>
-        <a class="act min-h-6" :href="`/api/shelf/file?kind=${open}`" download>Export as CSV</a>
+        <a class="act min-h-6" :href="`/api/shelf/file?kind=${open}&units=${preferences.units}`" download
+          >Export as CSV</a
+        >
         <span class="ml-auto text-xs text-second"
           >Made-up generic parts ship with the program; what is on your bench has the last word.</span
         >

@@ -1,4 +1,5 @@
 import type { ShelfPart } from '@rough-gear/contract/api';
+import type { UnitSystem } from '@rough-gear/contract/units';
 import { cellOf, fieldsOf, unitOf, valueAt, type PartField } from '@rough-gear/contract/shelf';
 import type { Part, PartKind, Quantity } from '@rough-gear/core';
 import {
@@ -14,10 +15,10 @@ import {
 import { computed, ref, type Ref } from 'vue';
 
 /** What is shown of a figure: three digits are enough to pick by. */
-export function shortCell(field: PartField, part: Part): string {
+export function shortCell(field: PartField, part: Part, units: UnitSystem): string {
   const value = valueAt(part, field.key);
   if (value === undefined) return '';
-  if (field.type.is === 'figure') return String(Number(Number(cellOf(field, value)).toPrecision(3)));
+  if (field.type.is === 'figure') return String(Number(Number(cellOf(field, value, units)).toPrecision(3)));
   if (field.type.is === 'counts') {
     const sizes = value as readonly number[];
     return sizes.length === 0 ? '' : `${sizes.length} · ${Math.min(...sizes)}–${Math.max(...sizes)}`;
@@ -39,30 +40,39 @@ export type Range = readonly [least: number | undefined, most: number | undefine
 const helper = createColumnHelper<ShelfPart>();
 
 /** The table of one kind: sorted, narrowed by words and by ranges of figures. */
-export function useParts(kind: PartKind, parts: Ref<readonly ShelfPart[]>, shown: Ref<(item: ShelfPart) => boolean>) {
+export function useParts(
+  kind: PartKind,
+  parts: Ref<readonly ShelfPart[]>,
+  shown: Ref<(item: ShelfPart) => boolean>,
+  units: Ref<UnitSystem>,
+) {
   const fields = fieldsOf(kind).filter(({ main }) => main);
   const sorting = ref<SortingState>([{ id: 'name', desc: false }]);
   const columnFilters = ref<ColumnFiltersState>([]);
   const globalFilter = ref('');
   const data = computed(() => parts.value.filter(shown.value));
 
-  const columns = fields.map((field) =>
-    helper.accessor(({ part }) => sortValue(field, part), {
-      id: field.key,
-      header: ['', field.label].includes(unitOf(field)) ? field.label : `${field.label}, ${unitOf(field)}`,
-      sortUndefined: 'last',
-      sortingFn: field.type.is === 'figure' || field.type.is === 'count' ? 'basic' : 'alphanumeric',
-      filterFn: (row, _id, [least, most]: Range) => {
-        const value = valueAt(row.original.part, field.key);
-        if (value === undefined) return false;
-        const number = Number(field.type.is === 'figure' ? cellOf(field, value) : value);
-        return number >= (least ?? -Infinity) && number <= (most ?? Infinity);
-      },
-      meta: { field },
-    }),
+  const columns = computed(() =>
+    fields.map((field) =>
+      helper.accessor(({ part }) => sortValue(field, part), {
+        id: field.key,
+        header: ['', field.label].includes(unitOf(field, units.value))
+          ? field.label
+          : `${field.label}, ${unitOf(field, units.value)}`,
+        sortUndefined: 'last',
+        sortingFn: field.type.is === 'figure' || field.type.is === 'count' ? 'basic' : 'alphanumeric',
+        filterFn: (row, _id, [least, most]: Range) => {
+          const value = valueAt(row.original.part, field.key);
+          if (value === undefined) return false;
+          const number = Number(field.type.is === 'figure' ? cellOf(field, value, units.value) : value);
+          return number >= (least ?? -Infinity) && number <= (most ?? Infinity);
+        },
+        meta: { field },
+      }),
+    ),
   );
   const words = (item: ShelfPart): string =>
-    [item.part.name, item.part.note ?? '', ...fields.map((field) => shortCell(field, item.part))]
+    [item.part.name, item.part.note ?? '', ...fields.map((field) => shortCell(field, item.part, units.value))]
       .join(' ')
       .toLowerCase();
 
@@ -70,7 +80,9 @@ export function useParts(kind: PartKind, parts: Ref<readonly ShelfPart[]>, shown
     get data() {
       return data.value as ShelfPart[];
     },
-    columns,
+    get columns() {
+      return columns.value;
+    },
     state: {
       get sorting() {
         return sorting.value;
