@@ -124,7 +124,7 @@ describe('a commanded moment', () => {
         fc.pre(30 * acceleration + moving.load.force(0, speed) > 0);
         const { multiple, pull } = flowFor(moving, 0, speed, acceleration);
         expect(multiple).toBeCloseTo(1, 6);
-        expect(pull.point.motorCurrent).toBeCloseTo(point.motorCurrent, 5);
+        expect(pull.motorCurrent).toBeCloseTo(point.motorCurrent, 5);
       }),
       { numRuns: 200 },
     );

@@ -1,5 +1,6 @@
 import { loopResistance } from './currents.js';
 import type { Drive, HeldBy } from './drive.js';
+import type { FlowInto } from './drivePoint.js';
 
 /** Full braking at one motor speed. Of one motor; braking counts positive. */
 export interface BrakePoint {
@@ -45,6 +46,15 @@ export function brakePoint(drive: Drive, speed: number): BrakePoint {
     shaftTorque: backEmfConstant * motorCurrent + torqueConstant * (freeCurrent + freeCurrentPerSpeed * speed),
     heldBy,
   };
+}
+
+/** The same written into what is there, as a flow: what goes back counts negative, and so does braking. */
+export function brakeInto(into: FlowInto, drive: Drive, speed: number): void {
+  const point = brakePoint(drive, speed);
+  into.motorCurrent = point.motorCurrent;
+  into.supplyCurrent = -point.returnedCurrent;
+  into.shaftTorque = -point.shaftTorque;
+  into.heldBy = point.heldBy;
 }
 
 /** What a braking current sends back: (Ke·ω − J·R')·J/Voc. */

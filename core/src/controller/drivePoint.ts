@@ -12,13 +12,29 @@ export interface DrivePoint {
   readonly heldBy: HeldBy;
 }
 
+/** What flows in one motor, to be written into. */
+export interface FlowInto {
+  motorCurrent: number;
+  supplyCurrent: number;
+  shaftTorque: number;
+  heldBy: HeldBy;
+}
+
 /**
  * The most a drive gives at a motor speed (rad/s ≥ 0): the greatest duty at which the voltage, the
  * pack-side and the motor-side limit all hold, and which of them held it.
  */
 export function drivePoint(drive: Drive, speed: number): DrivePoint {
-  let motorCurrent = currentAtVoltage(drive, speed);
-  let supplyCurrent = drive.greatestDuty * motorCurrent;
+  const point = { motorCurrent: 0, supplyCurrent: 0, supplyVoltage: 0, shaftTorque: 0, heldBy: 'voltage' as HeldBy };
+  driveInto(point, drive, speed, drive.greatestDuty);
+  point.supplyVoltage = drive.restVoltage - drive.supplyResistance * point.supplyCurrent;
+  return point;
+}
+
+/** The same written into what is there, at up to a duty: a run asks it hundreds of times. */
+export function driveInto(into: FlowInto, drive: Drive, speed: number, duty: number): void {
+  let motorCurrent = currentAtVoltage(drive, speed, duty);
+  let supplyCurrent = duty * motorCurrent;
   let heldBy: HeldBy = 'voltage';
   if (drive.supplyLimit !== undefined && supplyCurrent > drive.supplyLimit) {
     supplyCurrent = drive.supplyLimit;
@@ -30,13 +46,10 @@ export function drivePoint(drive: Drive, speed: number): DrivePoint {
     supplyCurrent = supplyForMotorCurrent(drive, speed, motorCurrent) ?? supplyCurrent;
     heldBy = 'stator';
   }
-  return {
-    motorCurrent,
-    supplyCurrent,
-    supplyVoltage: drive.restVoltage - drive.supplyResistance * supplyCurrent,
-    shaftTorque: shaftTorque(drive, motorCurrent, speed),
-    heldBy,
-  };
+  into.motorCurrent = motorCurrent;
+  into.supplyCurrent = supplyCurrent;
+  into.shaftTorque = shaftTorque(drive, motorCurrent, speed);
+  into.heldBy = heldBy;
 }
 
 /** Kt·(I − I0 − I1·|ω|); at rest friction can take all of it but never pull back. */

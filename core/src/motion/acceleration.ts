@@ -1,80 +1,76 @@
-import { brakePoint } from '../controller/brakePoint.js';
-import type { Drive, HeldBy } from '../controller/drive.js';
-import { drivePoint } from '../controller/drivePoint.js';
+import { brakeInto } from '../controller/brakePoint.js';
+import type { HeldBy } from '../controller/drive.js';
+import { driveInto } from '../controller/drivePoint.js';
 import type { MotionSystem } from './system.js';
 
-/** What flows in one motor at a moment; what it returns to the pack counts negative. */
-export interface Flow {
-  readonly motorCurrent: number;
-  readonly supplyCurrent: number;
-  /** At the shaft; braking counts negative. */
-  readonly shaftTorque: number;
-  readonly heldBy: HeldBy;
+/**
+ * dv/dt at one place and speed, and what flows in one motor then; what it returns to the pack counts negative, and so
+ * does braking torque at the shaft. Written into again and again: a run asks hundreds of times.
+ */
+export interface Pull {
+  acceleration: number;
+  motorCurrent: number;
+  supplyCurrent: number;
+  shaftTorque: number;
+  heldBy: HeldBy;
+  slipping: boolean;
 }
 
-/** dv/dt at one place and speed, and what flows then. */
-export interface Pull {
-  readonly acceleration: number;
-  readonly point: Flow;
-  readonly slipping: boolean;
-}
+export const newPull = (): Pull => ({
+  acceleration: 0,
+  motorCurrent: 0,
+  supplyCurrent: 0,
+  shaftTorque: 0,
+  heldBy: 'voltage',
+  slipping: false,
+});
+
+/** What pulls at a place, a speed and a time since the start, written into `into`. */
+export type PullRule = (q: number, speed: number, time: number, into: Pull) => Pull;
 
 /** Full effort forwards at a time since the start; a ramp holds the duty back at first. */
-export function pullAt(system: MotionSystem, q: number, speed: number, time = Infinity): Pull {
+export function pullAt(system: MotionSystem, q: number, speed: number, time = Infinity, into = newPull()): Pull {
   const { drive, rampTime = 0 } = system;
   const ramping = time < rampTime;
-  const pull = withFlow(
-    system,
-    q,
-    speed,
-    drivePoint(ramping ? ramped(drive, time / rampTime) : drive, omega(system, speed)),
-  );
+  const duty = ramping ? Math.max(1e-9, drive.greatestDuty * (time / rampTime)) : drive.greatestDuty;
+  driveInto(into, drive, omega(system, speed), duty);
+  accelerate(system, q, speed, into);
   // Not yet enough to move it: it waits for the ramp.
-  return ramping && speed <= 0 && pull.acceleration < 0 ? { ...pull, acceleration: 0 } : pull;
+  if (ramping && speed <= 0 && into.acceleration < 0) into.acceleration = 0;
+  return into;
 }
 
 /** Full braking within the braking limits. */
-export function brakeAt(system: MotionSystem, q: number, speed: number): Pull {
-  const { motorCurrent, returnedCurrent, shaftTorque, heldBy } = brakePoint(system.drive, omega(system, speed));
-  return withFlow(system, q, speed, {
-    motorCurrent,
-    supplyCurrent: -returnedCurrent,
-    shaftTorque: -shaftTorque,
-    heldBy,
-  });
+export function brakeAt(system: MotionSystem, q: number, speed: number, into = newPull()): Pull {
+  brakeInto(into, system.drive, omega(system, speed));
+  return accelerate(system, q, speed, into);
 }
 
 /** Nothing commanded and nothing shorted: only friction, and a drag offset that cancels some of it. */
-export function coastAt(system: MotionSystem, q: number, speed: number, offset: number): Pull {
+export function coastAt(system: MotionSystem, q: number, speed: number, offset: number, into = newPull()): Pull {
   const { motor } = system.drive;
   const drag = motor.freeCurrent + motor.freeCurrentPerSpeed * omega(system, speed);
-  return withFlow(system, q, speed, {
-    motorCurrent: offset,
-    supplyCurrent: 0,
-    shaftTorque: motor.torqueConstant * (offset - drag),
-    heldBy: 'stator',
-  });
+  into.motorCurrent = offset;
+  into.supplyCurrent = 0;
+  into.shaftTorque = motor.torqueConstant * (offset - drag);
+  into.heldBy = 'stator';
+  return accelerate(system, q, speed, into);
 }
 
 const omega = ({ total, radius }: MotionSystem, speed: number): number => (speed * total) / radius;
-
-const ramped = (drive: Drive, share: number): Drive => ({
-  ...drive,
-  greatestDuty: Math.max(1e-9, drive.greatestDuty * share),
-});
 
 /**
  * (M + n·Jr·(G/r)²·η)·dv/dt = n·T·(G/r)·η − F. The sign of the force in the mesh decides the losses:
  * where the load drives, 1/ηb stands for η. A rope carries no push. Driving the tyres carry M·a + F,
  * braking −M·a − F: beyond their grip the wheels slip.
  */
-function withFlow(system: MotionSystem, q: number, speed: number, point: Flow): Pull {
+function accelerate(system: MotionSystem, q: number, speed: number, into: Pull): Pull {
   const { drive, load, efficiency, backEfficiency } = system;
   const lever = system.total / system.radius;
   const mass = load.inertia(q);
   const force = load.force(q, speed);
   const rotors = drive.motors * drive.rotorInertia * lever * lever;
-  const driving = drive.motors * point.shaftTorque * lever;
+  const driving = drive.motors * into.shaftTorque * lever;
   let acceleration = (driving * efficiency - force) / (mass + rotors * efficiency);
   if (mass * acceleration + force < 0) {
     acceleration =
@@ -82,11 +78,18 @@ function withFlow(system: MotionSystem, q: number, speed: number, point: Flow): 
   } else if (load.rope === 'down') {
     acceleration = -force / mass;
   }
+  into.slipping = false;
   const { traction } = load;
   if (traction !== undefined) {
     const carried = mass * acceleration + force;
-    if (carried > traction) return { acceleration: (traction - force) / mass, point, slipping: true };
-    if (carried < -traction) return { acceleration: -(traction + force) / mass, point, slipping: true };
+    if (carried > traction) {
+      acceleration = (traction - force) / mass;
+      into.slipping = true;
+    } else if (carried < -traction) {
+      acceleration = -(traction + force) / mass;
+      into.slipping = true;
+    }
   }
-  return { acceleration, point, slipping: false };
+  into.acceleration = acceleration;
+  return into;
 }

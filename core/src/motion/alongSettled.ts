@@ -1,5 +1,5 @@
 import { pullAt } from './acceleration.js';
-import { ENERGY, I2, Q, slopeAt, type State } from './integrate.js';
+import { ENERGY, I2, Q, slopeInto, stateOf, type State } from './integrate.js';
 import type { Run } from './run.js';
 import type { MotionSystem } from './system.js';
 import type { Watch } from './watch.js';
@@ -26,26 +26,32 @@ export function alongSettled(
   count: number,
 ): Run {
   let [state, time] = [from, since];
+  const slope = stateOf(0, 0);
   const { until } = system;
   for (let i = 0; i < count; i++) {
-    const speed = settledSpeed(system, state[Q]);
-    if (speed === undefined) return watch.result('stalled', time, [state[Q], 0, state[ENERGY], state[I2]]);
+    const speed = settledSpeed(system, state[Q]!);
+    if (speed === undefined) return watch.result('stalled', time, stateOf(state[Q]!, 0, state[ENERGY], state[I2]));
     if ('speed' in until) {
       const reached = speed >= until.speed;
-      return watch.result(reached ? 'arrived' : 'time-up', reached ? time : end, [
-        state[Q],
-        speed,
-        state[ENERGY],
-        state[I2],
-      ]);
+      return watch.result(
+        reached ? 'arrived' : 'time-up',
+        reached ? time : end,
+        stateOf(state[Q]!, speed, state[ENERGY], state[I2]),
+      );
     }
-    const left = 'travel' in until ? (until.travel - state[Q]) / speed : end - time;
+    const left = 'travel' in until ? (until.travel - state[Q]!) / speed : end - time;
     const step = Math.min(left / (count - i), end - time);
-    const moving: State = [state[Q], speed, state[ENERGY], state[I2]];
-    const slope = slopeAt(system, moving, pullAt(system, state[Q], speed));
-    state = [state[Q] + speed * step, speed, state[ENERGY] + slope[ENERGY] * step, state[I2] + slope[I2] * step];
+    slopeInto(slope, system, speed, pullAt(system, state[Q]!, speed));
+    state = stateOf(
+      state[Q]! + speed * step,
+      speed,
+      state[ENERGY]! + slope[ENERGY]! * step,
+      state[I2]! + slope[I2]! * step,
+    );
     time += step;
-    watch.see(time, state, pullAt(system, state[Q], speed), (q, v) => pullAt(system, q, v));
+    watch.see(time, state, pullAt(system, state[Q]!, speed), (q, v, _time, into) =>
+      pullAt(system, q, v, Infinity, into),
+    );
     if (time >= end) return watch.result('time' in until ? 'arrived' : 'time-up', time, state);
   }
   return watch.result('arrived', time, state);

@@ -1,6 +1,6 @@
 import { brakeAt } from './acceleration.js';
 import { fastestOf } from './alongSettled.js';
-import { Q, V, type State } from './integrate.js';
+import { Q, stateOf, V, type State } from './integrate.js';
 import { march, type Stretch } from './march.js';
 import type { MotionSystem } from './system.js';
 import { Watch } from './watch.js';
@@ -22,12 +22,12 @@ const LONGEST = 60;
 /** Full braking from a speed on q until it stands. */
 export function brakeToStop(system: MotionSystem, fromSpeed: number, place = 0): Stop {
   const watch = new Watch(system);
-  const reached = march(system, watch, brakingStretch(system, [place, fromSpeed, 0, 0], 0, LONGEST));
+  const reached = march(system, watch, brakingStretch(system, stateOf(place, fromSpeed), 0, LONGEST));
   const run = watch.result('arrived', reached.time, reached.state);
   return {
     stops: reached.why === 'beyond',
     time: reached.time,
-    distance: reached.state[Q] - place,
+    distance: reached.state[Q]! - place,
     peakReturned: run.peakReturned,
     slipped: run.slipped,
     samples: run.samples,
@@ -36,17 +36,18 @@ export function brakeToStop(system: MotionSystem, fromSpeed: number, place = 0):
 
 /** Full braking as a stretch: over when it stands. */
 export function brakingStretch(system: MotionSystem, from: State, since: number, end: number): Stretch {
-  const first = Math.abs(brakeAt(system, from[Q], from[V]).acceleration);
-  const seconds = from[V] / Math.max(first, 1e-9);
+  const fromSpeed = from[V]!;
+  const first = Math.abs(brakeAt(system, from[Q]!, fromSpeed).acceleration);
+  const seconds = fromSpeed / Math.max(first, 1e-9);
   return {
-    rule: (q, speed) => brakeAt(system, q, speed),
+    rule: (q, speed, _time, into) => brakeAt(system, q, speed, into),
     from,
     since,
     end,
-    beyond: (state) => state[V] <= 0,
-    stuck: (state) => state[V] > 3 * Math.max(from[V], fastestOf(system)),
-    distance: Math.max(from[V] * seconds, 1e-9),
-    speed: Math.max(from[V], 1e-9),
+    beyond: (state) => state[V]! <= 0,
+    stuck: (state) => state[V]! > 3 * Math.max(fromSpeed, fastestOf(system)),
+    distance: Math.max(fromSpeed * seconds, 1e-9),
+    speed: Math.max(fromSpeed, 1e-9),
     tolerance: 1e-5,
     longestStep: Math.max(seconds / 30, 1e-6),
     firstStep: seconds / 200,

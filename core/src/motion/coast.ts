@@ -1,7 +1,7 @@
 import { coastAt } from './acceleration.js';
 import { brakingStretch } from './brakeToStop.js';
 import { march } from './march.js';
-import { Q } from './integrate.js';
+import { Q, stateOf } from './integrate.js';
 import type { MotionSystem } from './system.js';
 import { Watch } from './watch.js';
 
@@ -17,11 +17,11 @@ export function coastToStop(system: MotionSystem, fromSpeed: number, offset: num
   const watch = new Watch(system);
   const seconds = fromSpeed / Math.max(Math.abs(coastAt(system, 0, fromSpeed, offset).acceleration), 1e-9);
   const reached = march(system, watch, {
-    ...brakingStretch(system, [0, fromSpeed, 0, 0], 0, 60),
-    rule: (q, speed) => coastAt(system, q, speed, offset),
+    ...brakingStretch(system, stateOf(0, fromSpeed), 0, 60),
+    rule: (q, speed, _time, into) => coastAt(system, q, speed, offset, into),
     distance: Math.max(fromSpeed * seconds, 1e-9),
     longestStep: Math.max(seconds / 20, 1e-6),
     firstStep: seconds / 200,
   });
-  return { stops: reached.why === 'beyond', time: reached.time, distance: reached.state[Q] };
+  return { stops: reached.why === 'beyond', time: reached.time, distance: reached.state[Q]! };
 }

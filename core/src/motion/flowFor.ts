@@ -23,9 +23,15 @@ export function flowFor(
     const current = Math.max(0, torque / motor.torqueConstant + drag);
     const most = drivePoint(drive, omega);
     const supply = supplyForMotorCurrent(drive, omega, current) ?? most.supplyCurrent;
-    const point = { motorCurrent: current, supplyCurrent: supply, shaftTorque: torque, heldBy: most.heldBy };
     return {
-      pull: { acceleration, point, slipping: slips(system, mesh) },
+      pull: {
+        acceleration,
+        motorCurrent: current,
+        supplyCurrent: supply,
+        shaftTorque: torque,
+        heldBy: most.heldBy,
+        slipping: slips(system, mesh),
+      },
       multiple: torque > 0 ? Math.max(0, most.shaftTorque) / torque : Infinity,
     };
   }
@@ -33,10 +39,17 @@ export function flowFor(
   const current = (-torque - motor.torqueConstant * drag) / motor.backEmfConstant;
   const loop = motor.resistance + drive.controllerResistance;
   const returned = (current * (motor.backEmfConstant * omega - current * loop)) / drive.restVoltage;
-  const point = { motorCurrent: current, supplyCurrent: -returned, shaftTorque: torque, heldBy: most.heldBy };
   // At the last instant, standing, a motor without reversed volts brakes no more, and need not.
   const multiple = speed > 0 ? most.shaftTorque / -torque : Infinity;
-  return { pull: { acceleration, point, slipping: slips(system, mesh) }, multiple };
+  const pull = {
+    acceleration,
+    motorCurrent: current,
+    supplyCurrent: -returned,
+    shaftTorque: torque,
+    heldBy: most.heldBy,
+    slipping: slips(system, mesh),
+  };
+  return { pull, multiple };
 }
 
 const slips = ({ load }: MotionSystem, mesh: number): boolean =>

@@ -1,6 +1,6 @@
 import { pullAt } from './acceleration.js';
 import { alongSettled, fastestOf, relaxation } from './alongSettled.js';
-import { Q, V, type State } from './integrate.js';
+import { Q, stateOf, V, type State } from './integrate.js';
 import { march, type Stretch } from './march.js';
 import type { Run } from './run.js';
 import { Watch } from './watch.js';
@@ -32,7 +32,7 @@ export function fullEffort(system: MotionSystem, options: RunOptions = {}): Run 
   const { longest = 60, fewestSteps = 60, fromSpeed = 0 } = options;
   const watch = new Watch(system);
   const ends = endsOf(system, longest);
-  const start: State = [0, fromSpeed, 0, 0];
+  const start = stateOf(0, fromSpeed);
   const first = pullAt(system, 0, fromSpeed);
   if (!(first.acceleration > 0)) {
     watch.see(0, start, first);
@@ -68,11 +68,11 @@ export function endsOf(system: MotionSystem, longest: number): Ends {
   const { until } = system;
   const fastest = fastestOf(system);
   if ('travel' in until)
-    return { end: longest, distance: until.travel, beyond: (state) => state[Q] >= until.travel, timed: false };
+    return { end: longest, distance: until.travel, beyond: (state) => state[Q]! >= until.travel, timed: false };
   if ('speed' in until) {
     const acceleration = pullAt(system, 0, 0).acceleration;
     const distance = acceleration > 0 ? until.speed ** 2 / acceleration : until.speed;
-    return { end: longest, distance, beyond: (state) => state[V] >= until.speed, timed: false };
+    return { end: longest, distance, beyond: (state) => state[V]! >= until.speed, timed: false };
   }
   return { end: Math.min(longest, until.time), distance: fastest * until.time, beyond: () => false, timed: true };
 }
@@ -88,12 +88,12 @@ export function effortStretch(
   const { rampTime = 0 } = system;
   const fastest = fastestOf(system);
   return {
-    rule: (q, speed, time) => pullAt(system, q, speed, time),
+    rule: (q, speed, time, into) => pullAt(system, q, speed, time, into),
     from,
     since: 0,
     end,
     beyond,
-    stuck: (state, pull, time) => time >= rampTime && state[V] <= 0 && pull.acceleration <= 0,
+    stuck: (state, pull, time) => time >= rampTime && state[V]! <= 0 && pull.acceleration <= 0,
     distance,
     speed: fastest,
     tolerance,

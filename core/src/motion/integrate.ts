@@ -1,79 +1,92 @@
-import type { Pull } from './acceleration.js';
+import type { Pull, PullRule } from './acceleration.js';
 import type { MotionSystem } from './system.js';
 
-/** Place, speed, energy at the pack's terminals, ∫I²dt of one motor. */
-export type State = readonly [place: number, speed: number, energy: number, squared: number];
+/** Place, speed, energy at the pack's terminals, ∫I²dt of one motor. Plain numbers in a row: nothing is made anew in a step. */
+export type State = Float64Array;
 export const Q = 0;
 export const V = 1;
 export const ENERGY = 2;
 export const I2 = 3;
+const PARTS = 4;
 
-/** What pulls at a place, a speed and a time since the start. */
-export type PullRule = (q: number, speed: number, time: number) => Pull;
+export const stateOf = (place: number, speed: number, energy = 0, squared = 0): State =>
+  Float64Array.of(place, speed, energy, squared);
 
-/** How every part of the state changes per second under a pull. */
-export function slopeAt({ drive, packResistance }: MotionSystem, state: State, pull: Pull): State {
-  const { motorCurrent, supplyCurrent } = pull.point;
-  const total = drive.motors * supplyCurrent;
-  const power = (drive.restVoltage - packResistance * total) * total;
-  return [state[V], pull.acceleration, power, motorCurrent * motorCurrent];
+/** How every part of the state changes per second under a pull, written into `into`. */
+export function slopeInto(into: State, { drive, packResistance }: MotionSystem, speed: number, pull: Pull): void {
+  const total = drive.motors * pull.supplyCurrent;
+  into[Q] = speed;
+  into[V] = pull.acceleration;
+  into[ENERGY] = (drive.restVoltage - packResistance * total) * total;
+  into[I2] = pull.motorCurrent * pull.motorCurrent;
 }
 
-/** A state moved by a step along a weighted sum of slopes: plain arithmetic, since every step does it six times. */
-function along(state: State, step: number, slopes: readonly State[], weights: readonly number[]): State {
-  let [place, speed, energy, squared] = state;
-  for (let i = 0; i < slopes.length; i++) {
-    const slope = slopes[i]!;
-    const weight = step * weights[i]!;
-    place += weight * slope[Q];
-    speed += weight * slope[V];
-    energy += weight * slope[ENERGY];
-    squared += weight * slope[I2];
+/** The room a step needs: its slopes, where it comes to, and by how much it may be off. */
+export class StepRoom {
+  readonly k1 = new Float64Array(PARTS);
+  readonly k4 = new Float64Array(PARTS);
+  readonly next = new Float64Array(PARTS);
+  readonly error = new Float64Array(PARTS);
+  private readonly k2 = new Float64Array(PARTS);
+  private readonly k3 = new Float64Array(PARTS);
+  private readonly middle = new Float64Array(PARTS);
+
+  constructor(
+    private readonly system: MotionSystem,
+    private readonly rule: PullRule,
+    private readonly pull: Pull,
+  ) {}
+
+  private slope(into: State, state: State, time: number): void {
+    const speed = state[V]!;
+    slopeInto(into, this.system, speed, this.rule(state[Q]!, Math.max(0, speed), time, this.pull));
   }
-  return [place, speed, energy, squared];
-}
 
-/** Bogacki–Shampine's weights: of the half step, of three quarters, of the third-order answer, and of the error. */
-const HALF = [1 / 2];
-const LATER = [3 / 4];
-const THIRD = [2 / 9, 1 / 3, 4 / 9];
-const ERROR = [2 / 9 - 7 / 24, 1 / 3 - 1 / 4, 4 / 9 - 1 / 3, -1 / 8];
-const NOWHERE: State = [0, 0, 0, 0];
-
-function slopeOf(system: MotionSystem, rule: PullRule, state: State, time: number): State {
-  return slopeAt(system, state, rule(state[Q], Math.max(0, state[V]), time));
-}
-
-/** One Bogacki–Shampine step: third order, with the second-order answer beside it as the error. */
-export function tryStep(system: MotionSystem, rule: PullRule, state: State, k1: State, time: number, step: number) {
-  const k2 = slopeOf(system, rule, along(state, step, [k1], HALF), time + step / 2);
-  const k3 = slopeOf(system, rule, along(state, step, [k2], LATER), time + (3 * step) / 4);
-  const next = along(state, step, [k1, k2, k3], THIRD);
-  const k4 = slopeOf(system, rule, next, time + step);
-  const error = along(NOWHERE, step, [k1, k2, k3, k4], ERROR);
-  return { state: next, slope: k4, error };
-}
-
-/** Shortens a step that went beyond an end until it ends there: the least step after which `beyond` holds. */
-export function stepTo(
-  system: MotionSystem,
-  rule: PullRule,
-  state: State,
-  slope: State,
-  time: number,
-  longest: number,
-  beyond: (state: State) => boolean,
-): { readonly step: number; readonly state: State } {
-  let [low, high] = [0, longest];
-  let reached = tryStep(system, rule, state, slope, time, high).state;
-  // To a part in ten million of a step: far below what the step itself errs.
-  for (let i = 0; i < 24; i++) {
-    const middle = (low + high) / 2;
-    const tried = tryStep(system, rule, state, slope, time, middle).state;
-    if (beyond(tried)) [high, reached] = [middle, tried];
-    else low = middle;
+  /** Where one Bogacki–Shampine step from a state comes to, third order. `k1` is the slope there. */
+  advance(state: State, time: number, step: number): void {
+    const { k1, k2, k3, middle, next } = this;
+    for (let i = 0; i < PARTS; i++) middle[i] = state[i]! + step * (1 / 2) * k1[i]!;
+    this.slope(k2, middle, time + step / 2);
+    for (let i = 0; i < PARTS; i++) middle[i] = state[i]! + step * (3 / 4) * k2[i]!;
+    this.slope(k3, middle, time + (3 * step) / 4);
+    for (let i = 0; i < PARTS; i++)
+      next[i] = state[i]! + step * (2 / 9) * k1[i]! + step * (1 / 3) * k2[i]! + step * (4 / 9) * k3[i]!;
   }
-  return { step: high, state: reached };
+
+  /** The same with the second-order answer beside it as the error, and the slope at the end. */
+  try(state: State, time: number, step: number): void {
+    this.advance(state, time, step);
+    const { k1, k2, k3, k4, next, error } = this;
+    this.slope(k4, next, time + step);
+    for (let i = 0; i < PARTS; i++)
+      error[i] =
+        step * (2 / 9 - 7 / 24) * k1[i]! +
+        step * (1 / 3 - 1 / 4) * k2[i]! +
+        step * (4 / 9 - 1 / 3) * k3[i]! +
+        step * (-1 / 8) * k4[i]!;
+  }
+
+  /** Shortens a step that went beyond an end until it ends there: the least step after which `beyond` holds. */
+  endOf(
+    state: State,
+    time: number,
+    longest: number,
+    beyond: (state: State) => boolean,
+  ): { step: number; state: State } {
+    let [low, high] = [0, longest];
+    this.advance(state, time, high);
+    const reached = Float64Array.from(this.next);
+    // To a part in ten million of a step: far below what the step itself errs.
+    for (let i = 0; i < 24; i++) {
+      const middle = (low + high) / 2;
+      this.advance(state, time, middle);
+      if (beyond(this.next)) {
+        high = middle;
+        reached.set(this.next);
+      } else low = middle;
+    }
+    return { step: high, state: reached };
+  }
 }
 
 /** The next step length from the error of one that was tried, over what is allowed. */
@@ -82,4 +95,4 @@ export const nextStep = (step: number, error: number): number =>
 
 /** The greatest of place's and speed's errors over what is allowed. */
 export const errorOf = (error: State, place: number, speed: number, tolerance: number): number =>
-  Math.max(Math.abs(error[Q]) / (tolerance * place), Math.abs(error[V]) / (tolerance * speed));
+  Math.max(Math.abs(error[Q]!) / (tolerance * place), Math.abs(error[V]!) / (tolerance * speed));

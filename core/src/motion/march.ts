@@ -1,5 +1,5 @@
-import { errorOf, nextStep, Q, slopeAt, stepTo, tryStep, V, type PullRule, type State } from './integrate.js';
-import type { Pull } from './acceleration.js';
+import { newPull, type Pull, type PullRule } from './acceleration.js';
+import { errorOf, nextStep, Q, slopeInto, StepRoom, V, type State } from './integrate.js';
 import type { MotionSystem } from './system.js';
 import type { Watch } from './watch.js';
 
@@ -35,31 +35,33 @@ const SMALLEST = 1e-5;
 /** Goes along a stretch in steps of controlled error; where it ends is found by halving the last step. */
 export function march(system: MotionSystem, watch: Watch, stretch: Stretch): Reached {
   const { rule, end, beyond, stuck, distance, speed, tolerance, longestStep } = stretch;
-  let [state, time, step] = [stretch.from, stretch.since, Math.min(longestStep, stretch.firstStep)];
-  let pull = rule(state[Q], state[V], time);
-  watch.see(time, state, pull);
-  let slope = slopeAt(system, state, pull);
+  const state = Float64Array.from(stretch.from);
+  let [time, step] = [stretch.since, Math.min(longestStep, stretch.firstStep)];
+  const room = new StepRoom(system, rule, newPull());
+  let pull = rule(state[Q]!, state[V]!, time, newPull());
+  watch.see(time, state, pull, rule);
+  slopeInto(room.k1, system, state[V]!, pull);
   for (let steps = 0; time < end;) {
     step = Math.min(step, end - time, longestStep);
-    const tried = tryStep(system, rule, state, slope, time, step);
-    const error = errorOf(tried.error, distance, speed, tolerance);
+    room.try(state, time, step);
+    const error = errorOf(room.error, distance, speed, tolerance);
     // Where a limit changes by a jump no step is small enough: the smallest is taken as it is.
     if (error > 1 && step > SMALLEST * longestStep) {
       step = nextStep(step, error);
       continue;
     }
-    if (beyond(tried.state)) {
-      const last = stepTo(system, rule, state, slope, time, step, beyond);
+    if (beyond(room.next)) {
+      const last = room.endOf(state, time, step, beyond);
       const at = time + last.step;
-      watch.see(at, last.state, rule(last.state[Q], last.state[V], at), (q, v) => rule(q, v, at));
+      watch.see(at, last.state, rule(last.state[Q]!, last.state[V]!, at, pull), rule);
       return { why: 'beyond', state: last.state, time: at };
     }
-    const now = time + step;
-    [time, state] = [now, tried.state];
-    pull = rule(state[Q], state[V], time);
+    time += step;
+    state.set(room.next);
+    pull = rule(state[Q]!, state[V]!, time, pull);
     if (stuck(state, pull, time)) return { why: 'stuck', state, time };
-    watch.see(time, state, pull, (q, v) => rule(q, v, now));
-    slope = tried.slope;
+    watch.see(time, state, pull, rule);
+    room.k1.set(room.k4);
     step = nextStep(step, error);
     if (++steps > stretch.mostSteps) return { why: 'many steps', state, time };
   }

@@ -1,8 +1,8 @@
-import { brakeAt, pullAt } from './acceleration.js';
+import { brakeAt, newPull, pullAt } from './acceleration.js';
 import { fastestOf } from './alongSettled.js';
 import { brakingStretch } from './brakeToStop.js';
 import { effortStretch, endsOf, fullEffort, type RunOptions } from './fullEffort.js';
-import { Q, V, type State } from './integrate.js';
+import { Q, stateOf, V, type State } from './integrate.js';
 import { flowFor } from './flowFor.js';
 import { march } from './march.js';
 import type { Run } from './run.js';
@@ -23,7 +23,7 @@ export function stopThere(system: MotionSystem, options: RunOptions = {}): Run {
   if (!('travel' in until)) return fullEffort(system, options);
   const { longest = 60 } = options;
   const watch = new Watch(system);
-  const start: State = [0, 0, 0, 0];
+  const start = stateOf(0, 0);
   const first = pullAt(system, 0, 0);
   if (!(first.acceleration > 0)) {
     watch.see(0, start, first);
@@ -38,29 +38,29 @@ export function stopThere(system: MotionSystem, options: RunOptions = {}): Run {
   const { placeFor, fastest } = curve;
   const sped = march(system, watch, {
     ...effortStretch(system, ends, start, first.acceleration, { fewestSteps: FEWEST_STEPS, ...options }),
-    beyond: (state) => state[V] >= fastest || state[Q] >= placeFor(state[V]),
+    beyond: (state) => state[V]! >= fastest || state[Q]! >= placeFor(state[V]!),
   });
   // What is at its speed that soon stops as soon: standing at the end takes no time that shows.
   if (sped.why === 'many steps') return fullEffort(system, options);
   if (sped.why !== 'beyond') return watch.result(sped.why === 'stuck' ? 'stalled' : 'time-up', sped.time, sped.state);
-  const there = cruise(system, watch, sped.state, sped.time, placeFor(sped.state[V]));
+  const there = cruise(system, watch, sped.state, sped.time, placeFor(sped.state[V]!));
   const stopped = march(system, watch, brakingStretch(system, there.state, there.time, there.time + longest));
   const outcome = stopped.why === 'beyond' ? 'arrived' : 'cannot-stop';
-  return { ...watch.result(outcome, stopped.time, stopped.state), brakesAt: there.state[Q] };
+  return { ...watch.result(outcome, stopped.time, stopped.state), brakesAt: there.state[Q]! };
 }
 
 /** Goes on at its speed to a place: faster, and the brakes would no longer hold it. */
 function cruise(system: MotionSystem, watch: Watch, from: State, since: number, place: number) {
-  const distance = place - from[Q];
+  const distance = place - from[Q]!;
   if (!(distance > 1e-9 * place)) return { state: from, time: since };
-  const seconds = distance / from[V];
-  const speed = from[V];
+  const speed = from[V]!;
+  const seconds = distance / speed;
   return march(system, watch, {
-    rule: (q) => ({ ...flowFor(system, q, speed, 0).pull, acceleration: 0 }),
+    rule: (q, _speed, _time, into) => Object.assign(into, flowFor(system, q, speed, 0).pull),
     from,
     since,
     end: since + 2 * seconds,
-    beyond: (state) => state[Q] >= place,
+    beyond: (state) => state[Q]! >= place,
     stuck: () => false,
     distance,
     speed,
@@ -83,8 +83,9 @@ function brakingCurve(system: MotionSystem, travel: number): BrakingCurve | unde
   const top = topSpeed(system, travel);
   const step = top / CURVE_POINTS;
   const places = [travel];
+  const pull = newPull();
   const perSpeed = (q: number, v: number): number => {
-    const { acceleration } = brakeAt(system, q, v);
+    const { acceleration } = brakeAt(system, q, v, pull);
     return acceleration < 0 ? v / acceleration : NaN;
   };
   for (let i = 0; i < CURVE_POINTS; i++) {
@@ -119,7 +120,7 @@ function brakingCurve(system: MotionSystem, travel: number): BrakingCurve | unde
 function withinReturn(system: MotionSystem, fastest: number): number {
   const { returnLimit } = system.drive;
   if (returnLimit === undefined) return fastest;
-  const returns = (speed: number) => -flowFor(system, 0, speed, 0).pull.point.supplyCurrent;
+  const returns = (speed: number) => -flowFor(system, 0, speed, 0).pull.supplyCurrent;
   if (returns(fastest) <= returnLimit) return fastest;
   let [low, high] = [0, fastest];
   for (let i = 0; i < 40; i++) {

@@ -1,5 +1,5 @@
 import { flowFor } from './flowFor.js';
-import { ENERGY, I2, slopeAt, type State } from './integrate.js';
+import { ENERGY, I2, slopeInto, stateOf, type State } from './integrate.js';
 import type { Run } from './run.js';
 import type { MotionSystem } from './system.js';
 import { Watch } from './watch.js';
@@ -30,7 +30,7 @@ export function trapezoid(system: MotionSystem, profile: Trapezoid): Run {
   if (!('travel' in until)) throw new Error('a trapezoid needs a place to end at');
   const { top, slope, middle, total } = phasesOf(profile, until.travel);
   const watch = new Watch(system);
-  let state: State = [0, 0, 0, 0];
+  let state: State = stateOf(0, 0);
   let before: { time: number; slope: State } | undefined;
   let multiple = Infinity;
   let behindAt: { time: number; place: number } | undefined;
@@ -47,10 +47,11 @@ export function trapezoid(system: MotionSystem, profile: Trapezoid): Run {
       const asked = flowFor(system, place, speed, a);
       if (asked.multiple < multiple) multiple = asked.multiple;
       if (asked.multiple < 1 && !behindAt) behindAt = { time, place };
-      const now = slopeAt(system, [place, speed, 0, 0], asked.pull);
+      const now = stateOf(0, 0);
+      slopeInto(now, system, speed, asked.pull);
       const step = before ? time - before.time : 0;
-      const mean = (i: 2 | 3) => (before ? ((before.slope[i] + now[i]) / 2) * step : 0);
-      state = [place, speed, state[ENERGY] + mean(ENERGY), state[I2] + mean(I2)];
+      const mean = (i: 2 | 3) => (before ? ((before.slope[i]! + now[i]!) / 2) * step : 0);
+      state = stateOf(place, speed, state[ENERGY]! + mean(ENERGY), state[I2]! + mean(I2));
       before = { time, slope: now };
       watch.see(time, state, asked.pull);
     }

@@ -1,5 +1,5 @@
-import type { Flow } from './acceleration.js';
 import { BURNT, COPPER_ALPHA } from '../motor/heat.js';
+import type { Pull } from './acceleration.js';
 import type { MotionSystem } from './system.js';
 
 /** What winding, case and breaker gather along a run: slow beside the motion, so taken along step by step. */
@@ -16,13 +16,12 @@ export class Warmth {
   pass(
     seconds: number,
     from: { readonly motorCurrent: number; readonly supplyCurrent: number },
-    to: Flow,
+    to: Pick<Pull, 'motorCurrent' | 'supplyCurrent'>,
     speed: number,
   ): void {
     const { thermal, breaker, drive } = this.system;
-    const meanSquare = (a: number, b: number) => (a * a + b * b) / 2;
     if (thermal) {
-      const squared = meanSquare(from.motorCurrent, to.motorCurrent);
+      const squared = (from.motorCurrent * from.motorCurrent + to.motorCurrent * to.motorCurrent) / 2;
       const across = (this.winding - this.shell) / thermal.windingToCase;
       const copper = squared * drive.motor.resistance * (1 + COPPER_ALPHA * (this.winding - 20));
       const friction = this.frictionHeat(to.motorCurrent, speed);
@@ -32,7 +31,8 @@ export class Warmth {
     }
     if (breaker) {
       // A sample's supply current is that of all motors.
-      const squared = meanSquare(from.supplyCurrent / drive.motors, to.supplyCurrent);
+      const one = from.supplyCurrent / drive.motors;
+      const squared = (one * one + to.supplyCurrent * to.supplyCurrent) / 2;
       const settles = squared * (breaker.share / breaker.holds) ** 2;
       this.breaker = settles + (this.breaker - settles) * Math.exp(-seconds / breaker.timeConstant);
     }
@@ -45,10 +45,10 @@ export class Warmth {
     return Math.max(0, torque * ((speed * this.system.total) / this.system.radius));
   }
 
-  result(): { readonly windingTemperature?: number; readonly breakerHeat?: number } {
+  result(): { readonly windingTemperature: number | undefined; readonly breakerHeat: number | undefined } {
     return {
-      ...(this.system.thermal ? { windingTemperature: this.winding } : {}),
-      ...(this.system.breaker ? { breakerHeat: this.breaker } : {}),
+      windingTemperature: this.system.thermal && this.winding,
+      breakerHeat: this.system.breaker && this.breaker,
     };
   }
 }

@@ -1,6 +1,5 @@
-import type { Pull } from './acceleration.js';
-import type { State } from './integrate.js';
-import { ENERGY, I2, Q, V } from './integrate.js';
+import { newPull, type Pull, type PullRule } from './acceleration.js';
+import { ENERGY, I2, Q, V, type State } from './integrate.js';
 import type { Outcome, Run, RunSample } from './run.js';
 import type { MotionSystem } from './system.js';
 import { Warmth } from './warmth.js';
@@ -14,46 +13,48 @@ export class Watch {
   private peakReturned = 0;
   private slipped = false;
   private readonly warmth: Warmth;
+  private readonly between = newPull();
 
   constructor(private readonly system: MotionSystem) {
     this.warmth = new Warmth(system);
   }
 
-  /** `between` answers a pull at a speed between this sample and the one before. */
-  see(time: number, state: State, pull: Pull, between?: (q: number, speed: number) => Pull): void {
+  /** `rule` answers a pull at a speed between this sample and the one before. */
+  see(time: number, state: State, pull: Pull, rule?: PullRule): void {
     const before = this.samples.at(-1);
-    if (between && before && before.heldBy !== pull.point.heldBy) this.seeChange(before, state[V], between);
-    this.note(pull, state[V]);
-    if (before) this.warmth.pass(time - before.time, before, pull.point, state[V]);
-    const supply = this.system.drive.motors * pull.point.supplyCurrent;
+    const speed = state[V]!;
+    if (rule && before && before.heldBy !== pull.heldBy) this.seeChange(before, speed, time, rule);
+    this.note(pull, speed);
+    if (before) this.warmth.pass(time - before.time, before, pull, speed);
+    const supply = this.system.drive.motors * pull.supplyCurrent;
     this.samples.push({
       time,
-      place: state[Q],
-      speed: state[V],
-      motorCurrent: pull.point.motorCurrent,
+      place: state[Q]!,
+      speed,
+      motorCurrent: pull.motorCurrent,
       supplyCurrent: supply,
       packVoltage: this.voltageAt(supply),
-      heldBy: pull.point.heldBy,
-      braking: pull.point.shaftTorque < 0,
+      heldBy: pull.heldBy,
+      braking: pull.shaftTorque < 0,
     });
   }
 
   private note(pull: Pull, speed: number): void {
-    const supply = this.system.drive.motors * pull.point.supplyCurrent;
-    this.topSpeed = Math.max(this.topSpeed, speed);
-    this.peakMotor = Math.max(this.peakMotor, pull.point.motorCurrent);
-    this.peakSupply = Math.max(this.peakSupply, supply);
-    this.peakReturned = Math.max(this.peakReturned, -supply);
-    this.slipped ||= pull.slipping;
+    const supply = this.system.drive.motors * pull.supplyCurrent;
+    if (speed > this.topSpeed) this.topSpeed = speed;
+    if (pull.motorCurrent > this.peakMotor) this.peakMotor = pull.motorCurrent;
+    if (supply > this.peakSupply) this.peakSupply = supply;
+    if (-supply > this.peakReturned) this.peakReturned = -supply;
+    if (pull.slipping) this.slipped = true;
   }
 
-  private seeChange(before: RunSample, speed: number, between: (q: number, speed: number) => Pull): void {
+  private seeChange(before: RunSample, speed: number, time: number, rule: PullRule): void {
     let [low, high] = [before.speed, speed];
     for (let i = 0; i < 20; i++) {
       const middle = (low + high) / 2;
-      const pull = between(before.place, middle);
+      const pull = rule(before.place, middle, time, this.between);
       this.note(pull, middle);
-      if (pull.point.heldBy === before.heldBy) low = middle;
+      if (pull.heldBy === before.heldBy) low = middle;
       else high = middle;
     }
   }
@@ -63,19 +64,21 @@ export class Watch {
   }
 
   result(outcome: Outcome, time: number, state: State): Run {
+    const { windingTemperature, breakerHeat } = this.warmth.result();
     return {
       outcome,
       time,
-      place: state[Q],
-      endSpeed: Math.max(0, state[V]),
+      place: state[Q]!,
+      endSpeed: Math.max(0, state[V]!),
       topSpeed: this.topSpeed,
       peakMotorCurrent: this.peakMotor,
-      rmsMotorCurrent: time > 0 ? Math.sqrt(state[I2] / time) : this.peakMotor,
+      rmsMotorCurrent: time > 0 ? Math.sqrt(state[I2]! / time) : this.peakMotor,
       peakSupplyCurrent: this.peakSupply,
       peakReturned: this.peakReturned,
       leastPackVoltage: this.voltageAt(this.peakSupply),
-      packEnergy: state[ENERGY],
-      ...this.warmth.result(),
+      packEnergy: state[ENERGY]!,
+      windingTemperature,
+      breakerHeat,
       slipped: this.slipped,
       samples: this.samples,
     };
