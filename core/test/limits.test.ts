@@ -4,6 +4,7 @@ import {
   evaluateMechanism,
   GRAVITY,
   ladderOf,
+  ladderSentence,
   resolveDcPath,
   SITUATIONS,
   situationOf,
@@ -117,7 +118,7 @@ describe('the ladder of the mast lift', () => {
 
   it('rests in the ratchet while holding', () => {
     expect(job.ladders.holding).toMatchObject({ idle: 'held by ratchet', verdict: 'enough', rungs: [] });
-    expect(job.ladders.holding.sentence.rest).toContain('ratchet');
+    expect(ladderSentence(job.ladders.holding).rest).toContain('ratchet');
   });
 
   it('must hold by heat alone where nothing else does', () => {
@@ -140,7 +141,7 @@ describe('the ladder of the mast lift', () => {
   });
 
   it('says what gives first in a sentence', () => {
-    const { lead, rest } = job.ladders.working.sentence;
+    const { lead, rest } = ladderSentence(job.ladders.working);
     expect(`${lead} ${rest}`).toBe(
       'Tight. The controller’s pack-side limit gives first, at 1.21× the job: good to give first, a little close.',
     );
@@ -200,7 +201,7 @@ describe('the demo', () => {
 
   it('names the missing figure', () => {
     const hoist = jobOf(heron, 'hoist');
-    expect(hoist.ladders.working.sentence.rest).toMatch(
+    expect(ladderSentence(hoist.ladders.working).rest).toMatch(
       /^Resistance is missing\. What is known gives at \d\.\d+×: gear tooth\.$/,
     );
     expect(hoist.run).toBeUndefined();

@@ -5,7 +5,9 @@ import {
   evaluate,
   inMetric,
   joined,
+  ladderSentence,
   mendsFor,
+  rungSentence,
   say,
   SITUATIONS,
   worded,
@@ -50,7 +52,10 @@ function everythingSaid(name: 'heron' | 'limpet'): readonly Words[] {
   const plan = demoPlan(name);
   return evaluate(plan).mechanisms.flatMap((mechanism) =>
     mechanism.jobs.flatMap((job) => [
-      ...SITUATIONS.flatMap((id) => [job.ladders[id].sentence.rest, ...job.ladders[id].rungs.map((r) => r.sentence)]),
+      ...SITUATIONS.map((id) => job.ladders[id]).flatMap((ladder) => [
+        ladderSentence(ladder).rest,
+        ...ladder.rungs.map((rung) => rungSentence(rung, ladder, job.unit)),
+      ]),
       ...job.checks.flatMap(({ sentence, hint, asked, there }) =>
         [sentence, hint, asked, there].flatMap((words) =>
           words === undefined || (typeof words === 'object' && 'value' in words) ? [] : [words],

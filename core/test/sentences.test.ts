@@ -1,12 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import { evaluateMechanism, type Ladder, type Plan, type SituationId } from '../src/index.js';
+import {
+  evaluateMechanism,
+  ladderSentence,
+  rungSentence,
+  type Ladder,
+  type LimitId,
+  type Plan,
+  type SituationId,
+} from '../src/index.js';
 import { plainPlan, mechanismOf, typed, withChange, said } from './demo.js';
 
 const heron = plainPlan('heron');
 const lift = ['mechanisms', 1];
 
 function answer(plan: Plan, situation: SituationId, mechanism = 'lift', job = 0): string {
-  const { lead, rest } = evaluateMechanism(plan, mechanismOf(plan, mechanism)).jobs[job]!.ladders[situation].sentence;
+  const { lead, rest } = ladderSentence(
+    evaluateMechanism(plan, mechanismOf(plan, mechanism)).jobs[job]!.ladders[situation],
+  );
   return `${lead} ${rest}`;
 }
 
@@ -78,15 +88,18 @@ describe('the answer in a sentence', () => {
   });
 
   it('says of each rung what there is, what is asked and the margin', () => {
-    const { rungs } = ladder(heron, 'working');
-    expect(said(rungs.find(({ id }) => id === 'volts')!.sentence)).toBe(
+    const of = (plan: Plan, rung: LimitId) => {
+      const all = ladder(plan, 'working');
+      return said(rungSentence(all.rungs.find(({ id }) => id === rung)!, all, 'm'));
+    };
+    expect(of(heron, 'volts')).toBe(
       'The motor at full volts gives at 269 N, 1.29× the 208 N the job takes; wanted is 1.50×.',
     );
-    expect(said(rungs.find(({ id }) => id === 'stator')!.sentence)).toBe(
+    expect(of(heron, 'stator')).toBe(
       'The controller’s motor-side limit is out of reach: the volts end first.',
     );
-    const lacking = ladder(withChange(heron, ['parts', 'pack-1', 'part', 'dischargeLimit'], undefined), 'working');
-    expect(said(lacking.rungs.find(({ id }) => id === 'discharge')!.sentence)).toBe(
+    const lacking = withChange(heron, ['parts', 'pack-1', 'part', 'dischargeLimit'], undefined);
+    expect(of(lacking, 'discharge')).toBe(
       'The pack’s discharge limit: not known, discharge limit missing.',
     );
   });

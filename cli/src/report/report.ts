@@ -1,6 +1,8 @@
 import { wordsText } from '@rough-gear/contract/units';
 import {
+  ladderSentence,
   mendsFor,
+  rungSentence,
   SITUATIONS,
   type Check,
   type JobResult,
@@ -126,7 +128,7 @@ function ladderReport(
 ) {
   return {
     verdict: ladder.verdict,
-    answer: `${ladder.sentence.lead} ${ladder.sentence.rest}`,
+    answer: answerOf(ladder),
     idle: ladder.idle,
     demand: ladder.demand === undefined ? undefined : measured({ value: ladder.demand, dimension: forceOf(job) }),
     speed: ladder.speed === undefined ? undefined : measured({ value: ladder.speed, dimension: speedOf(job) }),
@@ -134,6 +136,11 @@ function ladderReport(
     missing: ladder.lacks.map(({ label }) => label),
     rungs: ladder.rungs.map((rung) => rungReport(plan, mechanism, job, ladder, rung)),
   };
+}
+
+function answerOf(ladder: Ladder): string {
+  const { lead, rest } = ladderSentence(ladder);
+  return `${lead} ${rest}`;
 }
 
 function rungReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladder: Ladder, rung: Rung) {
@@ -146,7 +153,7 @@ function rungReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladd
     multiple: rung.multiple,
     wants: rung.wants,
     outOfReach: rung.outOfReach,
-    sentence: wordsText(rung.sentence),
+    sentence: wordsText(rungSentence(rung, ladder, job.unit)),
     missing: rung.lacks.map(({ label }) => label),
     mends: needsMend
       ? mendReport(plan, mechanism.id, { jobId: job.jobId, rung: rung.id, situation: ladder.situation })

@@ -2,7 +2,7 @@ import { mechanismById } from '../plan/place.js';
 import { drivePoint } from '../controller/drivePoint.js';
 import { brakePoint } from '../controller/brakePoint.js';
 import { dayOf } from '../duty/day.js';
-import { headlineOf, judge, type JobResult } from '../evaluate/mechanism.js';
+import { headlineOf, judge, type Judgement } from '../evaluate/mechanism.js';
 import { forceOf } from '../limits/electric/electricLimit.js';
 import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
 import type { Verdict } from '../evaluate/verdict.js';
@@ -80,7 +80,7 @@ export function compareVariant(plan: Plan, mechanismId: string, jobId: string, v
   };
 }
 
-function numbersOf(path: AnyPath, result: JobResult): Partial<VariantResult> {
+function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
   if (path.machine !== 'dc') return timeOf(result);
   const needs = [...SITUATION_NEEDS.working, 'motor', 'rotor', 'pack', 'wiring', 'controller', 'train'] as const;
   if (lacksOf(path, needs).length > 0) return {};
@@ -102,7 +102,7 @@ function numbersOf(path: AnyPath, result: JobResult): Partial<VariantResult> {
   };
 }
 
-const timeOf = ({ run }: JobResult): Pick<VariantResult, 'time'> =>
+const timeOf = ({ run }: Judgement): Pick<VariantResult, 'time'> =>
   run?.outcome === 'arrived' ? { time: run.time } : {};
 
 /** One controller or driver to a motor, none to a servo; and one breaker unless the branch holds all together. */

@@ -1,4 +1,4 @@
-import { BURNT, lumpsFrom, type Lumps, type MotorThermal } from '../motor/heat.js';
+import { BURNT, lumpsOver, type Lumps, type MotorThermal } from '../motor/heat.js';
 import type { Run } from '../motion/run.js';
 import type { PathProtection, DcPath } from '../powerpath/path.js';
 import { holdingCurrent as breakerHolds } from '../protection/breaker.js';
@@ -65,6 +65,7 @@ export function integrateDay(path: DcPath, cycle: Cycle): Day {
   const branch = breakerDay(path.branch, path.branch.together ? motors : 1, 0);
   const main = breakerDay(path.main, motors, path.pack.others);
   const rounds = Math.max(1, Math.round(match.rounds));
+  const rest = idleFor(match.rest);
   let charge = 0;
   const pass = (segment: Segment, counts: boolean): void => {
     if (segment.seconds <= 0) return;
@@ -78,7 +79,7 @@ export function integrateDay(path: DcPath, cycle: Cycle): Day {
     cycle.prelude.forEach((segment) => pass(segment, first));
     for (let go = 0; go < Math.round(goes / together); go++) segments.forEach((segment) => pass(segment, first));
     heat?.endMatch();
-    if (round < rounds - 1) pass(IDLE(match.rest), false);
+    if (round < rounds - 1) pass(rest, false);
   }
   return {
     cycle,
@@ -90,7 +91,7 @@ export function integrateDay(path: DcPath, cycle: Cycle): Day {
   };
 }
 
-const IDLE = (seconds: number): Segment => ({ seconds, motorSquared: 0, friction: 0, supply: 0, supplySquared: 0 });
+const idleFor = (seconds: number): Segment => ({ seconds, motorSquared: 0, friction: 0, supply: 0, supplySquared: 0 });
 
 /** I·max(1, 20 h·I/Q)^(k−1) over the time; without a capacity plain amperes count. */
 function chargeTaken(path: DcPath, segment: Segment): number {
@@ -108,6 +109,7 @@ class HeatDay {
   private limitAt: number | undefined;
   private readonly afterMatch: number[] = [];
   private readonly samples: DaySample[] = [];
+  private readonly known = new Map<Segment, { looks: number; step: number; after: ReturnType<typeof lumpsOver> }>();
 
   constructor(
     private readonly thermal: MotorThermal,
@@ -118,11 +120,10 @@ class HeatDay {
     this.note();
   }
 
-  pass({ seconds, motorSquared: squared, friction }: Segment): void {
-    const looks = squared > 0 ? Math.min(MOST_LOOKS, Math.ceil(seconds / LOOK_EVERY)) : 1;
-    const step = seconds / looks;
+  pass(segment: Segment): void {
+    const { looks, step, after } = this.over(segment);
     for (let i = 0; i < looks; i++) {
-      const { winding, shell } = lumpsFrom(this.now, this.resistance, this.thermal, { squared, friction }, step);
+      const { winding, shell } = after(this.now);
       this.now = { winding: Math.min(BURNT, winding), shell: Math.min(BURNT, shell) };
       this.time += step;
       this.peak = Math.max(this.peak, this.now.winding);
@@ -131,8 +132,20 @@ class HeatDay {
     this.note();
   }
 
+  /** The same few segments come again all day: each is worked out once. */
+  private over(segment: Segment) {
+    const known = this.known.get(segment);
+    if (known) return known;
+    const { seconds, motorSquared: squared, friction } = segment;
+    const looks = squared > 0 ? Math.min(MOST_LOOKS, Math.ceil(seconds / LOOK_EVERY)) : 1;
+    const step = seconds / looks;
+    const one = { looks, step, after: lumpsOver(this.resistance, this.thermal, { squared, friction }, step) };
+    this.known.set(segment, one);
+    return one;
+  }
+
   private note(): void {
-    this.samples.push({ time: this.time, ...this.now });
+    this.samples.push({ time: this.time, winding: this.now.winding, shell: this.now.shell });
   }
 
   endMatch(): void {
@@ -157,6 +170,7 @@ class BreakerHeat {
   private time = 0;
   private peak = 0;
   private tripsAt: number | undefined;
+  private readonly known = new Map<Segment, { settles: number; left: number }>();
 
   constructor(
     private readonly holds: number,
@@ -165,15 +179,25 @@ class BreakerHeat {
     private readonly others: number,
   ) {}
 
-  pass({ seconds, supply, supplySquared }: Segment): void {
-    // What others draw adds to the mean, and to the mean square both ways.
-    const squared = this.share ** 2 * supplySquared + 2 * this.share * supply * this.others + this.others ** 2;
-    const settles = squared / this.holds ** 2;
+  pass(segment: Segment): void {
+    const { seconds } = segment;
+    const { settles, left } = this.over(segment);
     const before = this.heat;
-    this.heat = settles + (before - settles) * Math.exp(-seconds / this.timeConstant);
+    this.heat = settles + (before - settles) * left;
     this.peak = Math.max(this.peak, this.heat);
     if (this.heat >= 1) this.tripsAt ??= this.time + this.timeConstant * Math.log((settles - before) / (settles - 1));
     this.time += seconds;
+  }
+
+  private over(segment: Segment) {
+    const known = this.known.get(segment);
+    if (known) return known;
+    const { seconds, supply, supplySquared } = segment;
+    // What others draw adds to the mean, and to the mean square both ways.
+    const squared = this.share ** 2 * supplySquared + 2 * this.share * supply * this.others + this.others ** 2;
+    const one = { settles: squared / this.holds ** 2, left: Math.exp(-seconds / this.timeConstant) };
+    this.known.set(segment, one);
+    return one;
   }
 
   result(): BreakerDay {

@@ -1,12 +1,11 @@
-import { amount, say, type Words } from '../words/phrase.js';
-import { showMultiple } from '../words/show.js';
 import { lacksOf, type PowerPath } from '../powerpath/path.js';
-import { SITUATION_NEEDS, situationOf, type SituationId } from '../limits/situation.js';
+import type { Limit } from '../limits/limit.js';
+import { SITUATION_NEEDS, situationOf, type Situation, type SituationId } from '../limits/situation.js';
 import { machineOf } from '../machine/table.js';
 import type { Machine } from '../machine/machine.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
 import type { Ladder, Rung } from './rung.js';
-import { verdictOf, worstVerdict } from './verdict.js';
+import { verdictOf, worseOf, type Verdict } from './verdict.js';
 
 /** Computes the ladder of one situation. */
 export function ladderOf(path: AnyPath, id: SituationId): Ladder {
@@ -19,51 +18,51 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   if (idle) return { ...base, rungs: [], idle, verdict: 'enough', lacks: [] };
 
   const machine = machineOf(path);
-  const rungs = machine.limits
-    .filter((limit) => limit.situations.includes(id) && limit.applies(path))
-    .map((limit): Rung => {
-      const { name, link, goodFirst } = limit;
-      const wants = limit.wantsHere?.(path, id) ?? limit.wants;
-      const stage = limit.stage?.(path, id);
-      // With several stages that have it, the sentence says which one.
-      const subject = stage && path.stages.length > 1 ? `${limit.subject} (stage ${stage.index + 1})` : limit.subject;
-      const common = { id: limit.id, name, subject, link, wants, goodFirst, ...(stage ? { stage: stage.id } : {}) };
-      const missing = lacksOf(path, limit.needs(id));
-      if (missing.length > 0) {
-        const names = missing.map(({ label }) => label).join(', ');
-        return {
-          ...common,
-          verdict: 'not known',
-          outOfReach: false,
-          lacks: missing,
-          sentence: `${subject}: not known, ${names} missing.`,
-        };
-      }
-      const capacity = Math.max(0, limit.capacity(path, situation));
-      const multiple = capacity / demand;
-      return {
-        ...common,
-        capacity,
-        multiple,
-        verdict: verdictOf(multiple, wants, limit.floor?.(path)),
-        outOfReach: false,
-        lacks: [],
-        sentence: sentenceOfRung(subject, capacity, demand, wants, path.load.unit),
-      };
-    });
-  const reachable = markOutOfReach(rungs, machine);
-  const sorted = [...reachable].sort((a, b) => (a.multiple ?? Infinity) - (b.multiple ?? Infinity));
-  const first = sorted.find((rung) => !rung.outOfReach && rung.multiple !== undefined);
-  const motorUnknown = sorted.find((rung) => machine.leading.includes(rung.id) && rung.verdict === 'not known');
-  const known = sorted.filter((rung) => !rung.outOfReach && rung.verdict !== 'not known').map((rung) => rung.verdict);
+  const found: Rung[] = [];
+  for (const limit of machine.limits)
+    if (limit.situations.includes(id) && limit.applies(path)) found.push(rungOf(path, limit, situation));
+  const rungs = markOutOfReach(found, machine).sort((a, b) => (a.multiple ?? Infinity) - (b.multiple ?? Infinity));
+  const first = rungs.find((rung) => !rung.outOfReach && rung.multiple !== undefined);
+  const motorUnknown = rungs.find((rung) => rung.verdict === 'not known' && machine.leading.includes(rung.id));
+  let verdict: Verdict = motorUnknown ? 'not known' : 'enough';
+  for (const rung of rungs)
+    if (!rung.outOfReach && rung.verdict !== 'not known') verdict = worseOf(verdict, rung.verdict);
   return {
     ...base,
-    rungs: sorted,
+    rungs,
     first,
-    verdict: worstVerdict(motorUnknown ? [...known, 'not known'] : known),
+    verdict,
     lacks: motorUnknown?.lacks ?? [],
     ...(machine.ceiling ? { ceiling: machine.ceiling.says } : {}),
   };
+}
+
+/** One limit in one situation, whatever the others do. */
+export function rungOf(path: AnyPath, limit: Limit<AnyPath>, situation: Situation): Rung {
+  const { id } = situation;
+  const { name, link, goodFirst } = limit;
+  const wants = limit.wantsHere?.(path, id) ?? limit.wants;
+  const stage = limit.stage?.(path, id);
+  // With several stages that have it, the sentence says which one.
+  const subject = stage && path.stages.length > 1 ? `${limit.subject} (stage ${stage.index + 1})` : limit.subject;
+  const lacks = lacksOf(path, limit.needs(id));
+  const known = lacks.length === 0;
+  const capacity = known ? Math.max(0, limit.capacity(path, situation)) : undefined;
+  const multiple = capacity === undefined ? undefined : capacity / situation.demand;
+  const rung: Rung = {
+    id: limit.id,
+    name,
+    subject,
+    link,
+    wants,
+    goodFirst,
+    capacity,
+    multiple,
+    verdict: multiple === undefined ? 'not known' : verdictOf(multiple, wants, limit.floor?.(path)),
+    outOfReach: false,
+    lacks,
+  };
+  return stage ? { ...rung, stage: stage.id } : rung;
 }
 
 /** Why the motor has nothing to do in a situation; `undefined` where it has. */
@@ -75,24 +74,15 @@ export function idleBecause(path: PowerPath, id: SituationId, demand: number): L
   return path.train.backEfficiency === 0 ? 'stays by itself' : undefined;
 }
 
-function sentenceOfRung(subject: string, capacity: number, demand: number, wants: number, unit: 'm' | 'rad'): Words {
-  const dimension = unit === 'm' ? 'force' : 'torque';
-  return say`${subject} gives at ${amount(capacity, dimension)}, ${showMultiple(capacity / demand)} the ${amount(demand, dimension)} the job takes; wanted is ${showMultiple(wants)}.`;
-}
-
 /** An electric rung above what the machine itself gives is never first. */
-function markOutOfReach(rungs: readonly Rung[], { limits, ceiling }: Machine<AnyPath>): readonly Rung[] {
+function markOutOfReach(rungs: Rung[], { limits, ceiling }: Machine<AnyPath>): Rung[] {
   const most = ceiling && rungs.find((rung) => rung.id === ceiling.limit)?.capacity;
   if (most === undefined) return rungs;
-  const electric = new Set(limits.filter((limit) => limit.electric).map((limit) => limit.id));
   return rungs.map((rung) =>
-    rung.id !== ceiling!.limit && electric.has(rung.id) && (rung.capacity ?? 0) > most
-      ? {
-          ...rung,
-          outOfReach: true,
-          verdict: 'enough',
-          sentence: `${rung.subject} is out of reach: ${ceiling!.says}.`,
-        }
+    (rung.capacity ?? 0) > most &&
+    rung.id !== ceiling!.limit &&
+    limits.some((limit) => limit.id === rung.id && limit.electric)
+      ? { ...rung, outOfReach: true, verdict: 'enough' }
       : rung,
   );
 }

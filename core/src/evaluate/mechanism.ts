@@ -5,7 +5,7 @@ import type { Ladder } from './rung.js';
 import type { LimitId } from '../limits/limit.js';
 import { machineOf } from '../machine/table.js';
 import { SITUATIONS, type SituationId } from '../limits/situation.js';
-import { worstVerdict, type Verdict, compareVerdicts } from './verdict.js';
+import { compareVerdicts, worseOf, worstVerdict, type Verdict } from './verdict.js';
 import type { Run } from '../motion/run.js';
 import type { JobKind } from '../plan/job.js';
 import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
@@ -14,23 +14,24 @@ import { resolvePath } from '../resolve/resolvePath.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
 import type { Link } from './links/link.js';
 import { linksOf } from './links/table.js';
-import { sentenceOf } from './sentence.js';
 
-/** One job judged. `path` is what it was judged by; drop it before sending the result anywhere. */
-export interface JobResult {
+/** One job judged. */
+export interface Judgement {
   readonly jobId: string;
   readonly name: string;
   readonly kind: JobKind;
   /** Its output goes along, or turns: forces and m/s, or torques and rad/s. */
   readonly unit: AnyPath['load']['unit'];
   readonly verdict: Verdict;
-  readonly ladders: Readonly<
-    Record<SituationId, Ladder & { readonly sentence: { readonly lead: string; readonly rest: string } }>
-  >;
+  readonly ladders: Readonly<Record<SituationId, Ladder>>;
   readonly checks: readonly Check[];
-  readonly links: readonly Link[];
   /** The run by the job's profile; absent where a figure it needs is missing. */
   readonly run?: Run;
+}
+
+/** The same with the power path as the strip shows it. */
+export interface JobResult extends Judgement {
+  readonly links: readonly Link[];
 }
 
 /** What a mechanism is known by in a list: the worst over jobs, situations and checks. */
@@ -63,33 +64,34 @@ export function runOf(path: AnyPath): Run | undefined {
 }
 
 /** Judges one job of a mechanism. */
-export const evaluateJob = (plan: Plan, mechanism: Mechanism, jobId: string): JobResult =>
-  judge(resolvePath(plan, mechanism, jobId));
+export function evaluateJob(plan: Plan, mechanism: Mechanism, jobId: string): JobResult {
+  const path = resolvePath(plan, mechanism, jobId);
+  const judgement = judge(path);
+  return { ...judgement, links: linksOf(path, judgement) };
+}
 
 /** Judges a path that is already resolved. */
-export function judge(path: AnyPath): JobResult {
+export function judge(path: AnyPath): Judgement {
   const machine = machineOf(path);
   const run = runOf(path);
-  const ladders = Object.fromEntries(
-    SITUATIONS.map((id) => {
-      const ladder = ladderOf(path, id);
-      return [id, { ...ladder, sentence: sentenceOf(ladder) }];
-    }),
-  ) as unknown as JobResult['ladders'];
-  const checks = machine.checks.filter((rule) => rule.applies(path)).map((rule) => checkOf(rule, path, run));
-  const verdicts = [
-    ...SITUATIONS.map((id) => ladders[id].verdict),
-    ...checks.filter((check) => check.verdict !== 'not known').map((check) => check.verdict),
-  ];
+  const ladders = {
+    starting: ladderOf(path, 'starting'),
+    working: ladderOf(path, 'working'),
+    holding: ladderOf(path, 'holding'),
+  };
+  const checks: Check[] = [];
+  for (const rule of machine.checks) if (rule.applies(path)) checks.push(checkOf(rule, path, run));
+  let verdict: Verdict = 'enough';
+  for (const id of SITUATIONS) verdict = worseOf(verdict, ladders[id].verdict);
+  for (const check of checks) if (check.verdict !== 'not known') verdict = worseOf(verdict, check.verdict);
   return {
     jobId: path.job.id,
     name: path.job.name,
     kind: path.job.kind,
     unit: path.load.unit,
-    verdict: worstVerdict(verdicts),
+    verdict,
     ladders,
     checks,
-    links: linksOf(path, { ladders, checks }),
     run,
   };
 }
@@ -111,7 +113,7 @@ export function evaluateMechanism(plan: Plan, mechanism: Mechanism): MechanismRe
 type Candidate = Omit<Headline, 'notKnown'>;
 
 /** The worst over some jobs of one mechanism, and what makes it so. */
-export function headlineOf(jobs: readonly JobResult[]): Headline {
+export function headlineOf(jobs: readonly Judgement[]): Headline {
   const candidates = jobs.flatMap((job) => [
     ...SITUATIONS.map((id) => fromLadder(job, id)),
     ...job.checks.filter((check) => check.verdict !== 'not known').map((check) => fromCheck(job, check)),
@@ -132,7 +134,7 @@ export function headlineOf(jobs: readonly JobResult[]): Headline {
   return { ...first, notKnown: lacking.size };
 }
 
-function fromLadder(job: JobResult, situation: SituationId): Candidate {
+function fromLadder(job: Judgement, situation: SituationId): Candidate {
   const ladder = job.ladders[situation];
   // The rung that made the verdict: the first of that verdict, the first of all where it is the idle or unknown one.
   const rung =
@@ -150,7 +152,7 @@ function fromLadder(job: JobResult, situation: SituationId): Candidate {
   };
 }
 
-function fromCheck(job: JobResult, check: Check): Candidate {
+function fromCheck(job: Judgement, check: Check): Candidate {
   // A check that is well is no multiple of force: it never leads among the ones that hold.
   const multiple = check.verdict === 'gives way' && check.multiple !== undefined ? { multiple: check.multiple } : {};
   return { verdict: check.verdict, jobId: job.jobId, check: check.id, name: check.name, ...multiple };

@@ -1,4 +1,3 @@
-import type { Words } from '../words/phrase.js';
 import type { Lack, LinkKind } from '../figures/figure.js';
 import type { LimitId } from '../limits/limit.js';
 import type { SituationId } from '../limits/situation.js';
@@ -22,8 +21,6 @@ export interface Rung {
   /** Beyond what the volts give: it can never be first. */
   readonly outOfReach: boolean;
   readonly lacks: readonly Lack[];
-  /** What there is, what is asked, and the margin, in words. */
-  readonly sentence: Words;
 }
 
 /** All limits of one situation, the first to give in front. */

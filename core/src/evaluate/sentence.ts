@@ -1,3 +1,4 @@
+import { amount, say, type Words } from '../words/phrase.js';
 import { showMultiple } from '../words/show.js';
 import type { Ladder, Rung } from './rung.js';
 import type { LimitId } from '../limits/limit.js';
@@ -58,7 +59,7 @@ const WORD: Readonly<Record<Verdict, string>> = {
 };
 
 /** The answer of one situation in a sentence or two: the verdict first. */
-export function sentenceOf(ladder: Ladder): { readonly lead: string; readonly rest: string } {
+export function ladderSentence(ladder: Ladder): { readonly lead: string; readonly rest: string } {
   if (ladder.idle) return { lead: WORD.enough, rest: IDLE[ladder.idle] };
   const { first } = ladder;
   if (ladder.lacks.length > 0 || !first) {
@@ -71,6 +72,16 @@ export function sentenceOf(ladder: Ladder): { readonly lead: string; readonly re
     lead: WORD[ladder.verdict],
     rest: `${first.subject} gives first, at ${showMultiple(first.multiple!)} the job: ${comment(first)}.${besides(ladder, first)}`,
   };
+}
+
+/** What there is of one limit, what is asked, and the margin. `unit` is that of the load's coordinate. */
+export function rungSentence(rung: Rung, { demand = NaN, ceiling }: Ladder, unit: 'm' | 'rad'): Words {
+  const { subject, capacity, wants } = rung;
+  if (rung.outOfReach) return `${subject} is out of reach: ${ceiling}.`;
+  if (capacity === undefined)
+    return `${subject}: not known, ${rung.lacks.map(({ label }) => label).join(', ')} missing.`;
+  const dimension = unit === 'm' ? 'force' : 'torque';
+  return say`${subject} gives at ${amount(capacity, dimension)}, ${showMultiple(capacity / demand)} the ${amount(demand, dimension)} the job takes; wanted is ${showMultiple(wants)}.`;
 }
 
 function comment(first: Rung): string {

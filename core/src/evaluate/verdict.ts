@@ -16,10 +16,7 @@ export function verdictOf(multiple: number, wants: number, floor = 1): Verdict {
   return multiple < wants ? 'tight' : 'enough';
 }
 
+export const worseOf = (a: Verdict, b: Verdict): Verdict => (compareVerdicts(b, a) > 0 ? b : a);
+
 /** The worst of some verdicts; `enough` where there are none. */
-export function worstVerdict(verdicts: readonly Verdict[]): Verdict {
-  return verdicts.reduce<Verdict>(
-    (worst, verdict) => (compareVerdicts(verdict, worst) > 0 ? verdict : worst),
-    'enough',
-  );
-}
+export const worstVerdict = (verdicts: readonly Verdict[]): Verdict => verdicts.reduce(worseOf, 'enough');

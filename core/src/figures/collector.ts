@@ -1,6 +1,7 @@
 import type { Quantity } from '../plan/quantity.js';
 import type { Figure, Lack, Need } from './figure.js';
 import type { Place } from '../plan/place.js';
+import type { Memory, ReadFrom } from './memory.js';
 import { figureMeta, type FigureName } from './table.js';
 
 /** A value that a rule worked out from other figures, and why. `undefined` where the rule lacks one itself. */
@@ -16,7 +17,8 @@ export interface Estimate {
  * so that NaN never leaves the core.
  */
 export class FigureCollector {
-  private readonly byKey = new Map<string, Figure>();
+  private readonly byKey: Record<string, Figure> = {};
+  private readonly inOrder: Figure[] = [];
 
   /** `adjust` moves a value after it was found: a build that is not quite the drawing's. */
   constructor(private readonly adjust?: (name: FigureName, value: number) => number) {}
@@ -29,6 +31,24 @@ export class FigureCollector {
   /** The figure's value; `undefined` where it is missing, which is fine. */
   takeOptional(name: FigureName, quantity: Quantity | undefined, at: Place): number | undefined {
     return this.adjusted(name, this.record(name, quantity, at, name));
+  }
+
+  /** Reads something, or remembers what the same gave before: its value and its figures. */
+  once<T>(memory: Memory, from: ReadFrom, read: () => T): T {
+    // Figures that are moved a little are not the plan's.
+    if (this.adjust) return read();
+    const before = memory.find(from);
+    if (before) {
+      for (const figure of before.figures) {
+        this.byKey[figure.key] = figure;
+        this.inOrder.push(figure);
+      }
+      return before.value as T;
+    }
+    const already = this.inOrder.length;
+    const value = read();
+    memory.keep(from, this.inOrder.slice(already), value);
+    return value;
   }
 
   private adjusted(name: FigureName, value: number | undefined): number | undefined {
@@ -72,19 +92,23 @@ export class FigureCollector {
     };
     if (as !== undefined) figure.as = as;
     if (from !== undefined) figure.from = from;
-    this.byKey.set(key, figure);
+    this.byKey[key] = figure;
+    this.inOrder.push(figure);
     return value;
   }
 
   figures(): Readonly<Record<string, Figure>> {
-    return Object.fromEntries(this.byKey);
+    return this.byKey;
   }
 
   /** What is missing, by need. */
   lacks(): Readonly<Partial<Record<Need, readonly Lack[]>>> {
     const result: Partial<Record<Need, Lack[]>> = {};
-    for (const { key, label, at, need, value, optional } of this.byKey.values()) {
-      if (value === undefined && !optional) (result[need] ??= []).push({ key, label, at });
+    for (const figure of this.inOrder) {
+      const { key, label, at, need, value, optional } = figure;
+      if (value !== undefined || optional) continue;
+      // A figure that was read again and found counts as found.
+      if (this.byKey[key] === figure) (result[need] ??= []).push({ key, label, at });
     }
     return result;
   }

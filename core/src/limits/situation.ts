@@ -39,8 +39,16 @@ export const SITUATION_NEEDS: Readonly<Record<SituationId, readonly Need[]>> = {
   holding: ['load', 'output'],
 };
 
-/** D, v and a of one situation. */
+const known = new WeakMap<PowerPath, Partial<Record<SituationId, Situation>>>();
+
+/** D, v and a of one situation. Worked out once for a path: every limit, link and check asks. */
 export function situationOf(path: PowerPath, id: SituationId): Situation {
+  let of = known.get(path);
+  if (!of) known.set(path, (of = {}));
+  return (of[id] ??= workedOut(path, id));
+}
+
+function workedOut(path: PowerPath, id: SituationId): Situation {
   const { load, asked } = path;
   switch (id) {
     case 'starting': {

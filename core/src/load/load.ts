@@ -53,17 +53,23 @@ export interface Asked {
 
 const SAMPLES = 16;
 
-/** The places to look at along the way: evenly spaced, and those the load itself names. */
-function placesOf(travel: number | undefined, load: Load): readonly number[] {
-  if (!travel) return [0];
-  const even = Array.from({ length: SAMPLES + 1 }, (_, i) => (travel * i) / SAMPLES);
-  return [...even, ...(load.places ?? []).filter((place) => place > 0 && place < travel)];
-}
-
-/** Where along the way from 0 to the end of travel a quantity is greatest. */
+/**
+ * Where along the way from 0 to the end of travel a quantity is greatest: of evenly spaced places, and those the load
+ * itself names.
+ */
 export function worstPlace(travel: number | undefined, load: Load, of: (q: number) => number): number {
-  const places = placesOf(travel, load);
-  return places.reduce((worst, place) => (of(place) > of(worst) ? place : worst), places[0]!);
+  let worst = 0;
+  if (!travel) return worst;
+  let greatest = of(worst);
+  const look = (place: number) => {
+    const value = of(place);
+    if (!(value > greatest)) return;
+    greatest = value;
+    worst = place;
+  };
+  for (let i = 1; i <= SAMPLES; i++) look((travel * i) / SAMPLES);
+  for (const place of load.places ?? []) if (place > 0 && place < travel) look(place);
+  return worst;
 }
 
 /** The greatest of a quantity along the way from 0 to the end of travel. */

@@ -1,8 +1,8 @@
 import type { Words } from '../words/phrase.js';
 import { mechanismById } from '../plan/place.js';
-import { evaluateMechanism, type JobResult, type MechanismResult } from '../evaluate/mechanism.js';
+import { judge as judgePath, type Judgement } from '../evaluate/mechanism.js';
 import { applyChanges, type Change } from '../plan/change.js';
-import type { Plan } from '../plan/plan.js';
+import type { Mechanism, Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import { SITUATIONS } from '../limits/situation.js';
 import type { Lever, LeverContext, LeverSetting } from './lever.js';
@@ -28,7 +28,7 @@ const HALVINGS = 14;
 /** Yields each mend as it is found, so that a worker can stop between two. */
 export function* findMends(plan: Plan, mechanismId: string, target: Target): Generator<Mend | undefined> {
   const mechanism = mechanismById(plan, mechanismId);
-  const before = evaluateMechanism(plan, mechanism);
+  const before = judgementsOf(plan, mechanism);
   const path = resolvePath(plan, mechanism, target.jobId);
   const stage = stageOf(path, target);
   const context: LeverContext = { plan, mechanism, path, stage };
@@ -48,9 +48,15 @@ function solve(context: LeverContext, lever: Lever, target: Target): LeverSettin
   const span = lever.span(context);
   if (!span || !(span.from > 0) || !(span.to > 0)) return undefined;
   const at = (share: number) => span.from * (span.to / span.from) ** share;
+  // Settings are rounded, teeth and motors whole numbers: many shares come to the same, which is judged once.
+  const known = new Map<string, boolean>();
   const tried = (share: number): LeverSetting | undefined => {
     const setting = lever.set(context, at(share));
-    return setting && meets(context, setting, target) ? setting : undefined;
+    if (!setting) return undefined;
+    const key = JSON.stringify(setting.changes);
+    let does = known.get(key);
+    if (does === undefined) known.set(key, (does = meets(context, setting, target)));
+    return does ? setting : undefined;
   };
   let low = 0;
   let high = 0;
@@ -79,20 +85,20 @@ function judge(
   plan: Plan,
   mechanismId: string,
   target: Target,
-  before: MechanismResult,
+  before: readonly Judgement[],
   lever: LeverId,
   setting: LeverSetting,
 ): Mend | undefined {
   const changed = applyChanges(plan, setting.changes);
-  const after = evaluateMechanism(changed, mechanismById(changed, mechanismId));
-  if (
-    after.jobs.some((job) =>
-      [...givingWay(job)].some((item) => !givingWay(before.jobs.find((same) => same.jobId === job.jobId)!).has(item)),
-    )
-  ) {
-    return undefined;
+  const there = mechanismById(changed, mechanismId);
+  const after: Judgement[] = [];
+  for (const [i, job] of there.jobs.entries()) {
+    const judgement = judgeJob(changed, there, job.id);
+    const gaveWay = givingWay(before[i]!);
+    if ([...givingWay(judgement)].some((item) => !gaveWay.has(item))) return undefined;
+    after.push(judgement);
   }
-  const [was, is] = [before, after].map((result) => score(result, target));
+  const [was, is] = [before, after].map((jobs) => score(jobs, target));
   // What merely hands the first place to something lower down is no help either.
   if (was?.multiple !== undefined && is?.multiple !== undefined && is.multiple <= was.multiple) return undefined;
   return {
@@ -105,8 +111,14 @@ function judge(
   };
 }
 
+const judgementsOf = (plan: Plan, mechanism: Mechanism): readonly Judgement[] =>
+  mechanism.jobs.map((job) => judgeJob(plan, mechanism, job.id));
+
+const judgeJob = (plan: Plan, mechanism: Mechanism, jobId: string): Judgement =>
+  judgePath(resolvePath(plan, mechanism, jobId));
+
 /** Everything of a job that gives way, by name. */
-export function givingWay(job: JobResult): ReadonlySet<string> {
+export function givingWay(job: Judgement): ReadonlySet<string> {
   const rungs = SITUATIONS.flatMap((id) =>
     job.ladders[id].rungs
       .filter((rung) => !rung.outOfReach && rung.verdict === 'gives way')
@@ -115,8 +127,8 @@ export function givingWay(job: JobResult): ReadonlySet<string> {
   return new Set([...rungs, ...job.checks.filter((check) => check.verdict === 'gives way').map((check) => check.id)]);
 }
 
-function score(result: MechanismResult, target: Target): { multiple?: number; name: string } | undefined {
-  const job = result.jobs.find((candidate) => candidate.jobId === target.jobId)!;
+function score(jobs: readonly Judgement[], target: Target): { multiple?: number; name: string } | undefined {
+  const job = jobs.find((candidate) => candidate.jobId === target.jobId)!;
   if ('check' in target) {
     const check = job.checks.find((candidate) => candidate.id === target.check);
     return check && { name: check.name, multiple: check.multiple };

@@ -5,7 +5,9 @@ import type { CheckId } from '../limits/check.js';
 import { checkOf } from '../evaluate/check.js';
 import { checkRule, limitOf } from '../machine/table.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
-import { ladderOf } from '../evaluate/ladder.js';
+import { idleBecause, rungOf } from '../evaluate/ladder.js';
+import { SITUATION_NEEDS, situationOf } from '../limits/situation.js';
+import { lacksOf } from '../powerpath/path.js';
 import type { LimitId } from '../limits/limit.js';
 import type { SituationId } from '../limits/situation.js';
 import type { LeverId } from '../limits/leverId.js';
@@ -25,12 +27,14 @@ export function metBy(plan: Plan, mechanism: Mechanism, target: Target): number 
     const check = checkOf(rule, path, rule.run ? runOf(path) : undefined);
     return check.multiple !== undefined ? check.multiple / (check.wants ?? 1) : check.verdict === 'enough' ? 1 : 0;
   }
-  const ladder = ladderOf(path, target.situation);
-  if (ladder.idle) return Infinity;
-  const rung = ladder.rungs.find((candidate) => candidate.id === target.rung);
+  if (lacksOf(path, SITUATION_NEEDS[target.situation]).length > 0) return Infinity;
+  const situation = situationOf(path, target.situation);
+  if (idleBecause(path, target.situation, situation.demand)) return Infinity;
+  const limit = limitOf(path, target.rung);
   // A change may do away with what gave: no chain, no skipping.
-  if (!rung) return Infinity;
-  return rung.multiple === undefined ? 0 : rung.multiple / rung.wants;
+  if (!limit.applies(path)) return Infinity;
+  const { multiple, wants } = rungOf(path, limit, situation);
+  return multiple === undefined ? 0 : multiple / wants;
 }
 
 export function leversOf(path: AnyPath, target: Target): readonly LeverId[] {

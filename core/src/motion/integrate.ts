@@ -1,4 +1,4 @@
-import type { Pull, PullRule } from './acceleration.js';
+import { newPull, type Pull, type PullRule } from './acceleration.js';
 import type { MotionSystem } from './system.js';
 
 /** Place, speed, energy at the pack's terminals, ∫I²dt of one motor. Plain numbers in a row: nothing is made anew in a step. */
@@ -31,15 +31,18 @@ export class StepRoom {
   private readonly k3 = new Float64Array(PARTS);
   private readonly middle = new Float64Array(PARTS);
 
+  private readonly pull = newPull();
+  /** What pulls at the end of a step that was tried. */
+  readonly pullAtEnd = newPull();
+
   constructor(
     private readonly system: MotionSystem,
     private readonly rule: PullRule,
-    private readonly pull: Pull,
   ) {}
 
-  private slope(into: State, state: State, time: number): void {
+  private slope(into: State, state: State, time: number, pull = this.pull): void {
     const speed = state[V]!;
-    slopeInto(into, this.system, speed, this.rule(state[Q]!, Math.max(0, speed), time, this.pull));
+    slopeInto(into, this.system, speed, this.rule(state[Q]!, Math.max(0, speed), time, pull));
   }
 
   /** Where one Bogacki–Shampine step from a state comes to, third order. `k1` is the slope there. */
@@ -57,7 +60,7 @@ export class StepRoom {
   try(state: State, time: number, step: number): void {
     this.advance(state, time, step);
     const { k1, k2, k3, k4, next, error } = this;
-    this.slope(k4, next, time + step);
+    this.slope(k4, next, time + step, this.pullAtEnd);
     for (let i = 0; i < PARTS; i++)
       error[i] =
         step * (2 / 9 - 7 / 24) * k1[i]! +

@@ -37,7 +37,7 @@ export function march(system: MotionSystem, watch: Watch, stretch: Stretch): Rea
   const { rule, end, beyond, stuck, distance, speed, tolerance, longestStep } = stretch;
   const state = Float64Array.from(stretch.from);
   let [time, step] = [stretch.since, Math.min(longestStep, stretch.firstStep)];
-  const room = new StepRoom(system, rule, newPull());
+  const room = new StepRoom(system, rule);
   let pull = rule(state[Q]!, state[V]!, time, newPull());
   watch.see(time, state, pull, rule);
   slopeInto(room.k1, system, state[V]!, pull);
@@ -58,7 +58,8 @@ export function march(system: MotionSystem, watch: Watch, stretch: Stretch): Rea
     }
     time += step;
     state.set(room.next);
-    pull = rule(state[Q]!, state[V]!, time, pull);
+    // Where it does not go backwards, the last slope of the step was this very pull.
+    pull = state[V]! >= 0 ? Object.assign(pull, room.pullAtEnd) : rule(state[Q]!, state[V]!, time, pull);
     if (stuck(state, pull, time)) return { why: 'stuck', state, time };
     watch.see(time, state, pull, rule);
     room.k1.set(room.k4);

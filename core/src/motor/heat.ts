@@ -69,13 +69,21 @@ export const BURNT = 1000;
  * Winding and case (°C) after `time` seconds of steady heating from where they stood. The exact solution of
  * the two coupled lumps, copper's resistance rise included: it makes them a linear pair.
  */
-export function lumpsFrom(
+export const lumpsFrom = (
   start: Lumps,
+  resistance20: number,
+  thermal: MotorThermal,
+  heating: Heating,
+  time: number,
+): Lumps => lumpsOver(resistance20, thermal, heating, time)(start);
+
+/** The same for many starts: what the heating and the time make of them is worked out once. */
+export function lumpsOver(
   resistance20: number,
   thermal: MotorThermal,
   { squared, friction }: Heating,
   time: number,
-): Lumps {
+): (start: Lumps) => Lumps {
   const { windingCapacity: cw, caseCapacity: cc, windingToCase: rwc, caseToAir: rca, ambient } = thermal;
   const copper = squared * resistance20;
   const a11 = (copper * COPPER_ALPHA - 1 / rwc) / cw;
@@ -86,17 +94,28 @@ export function lumpsFrom(
   const b2 = friction / cc;
   const middle = (a11 + a22) / 2;
   const apart = Math.sqrt(((a11 - a22) / 2) ** 2 + a12 * a21);
-  const [l1, l2] = [middle + apart, middle - apart];
-  const [e1, e2, g1, g2] = [Math.exp(power(l1 * time)), Math.exp(l2 * time), grown(l1, time), grown(l2, time)];
-  const [w, s] = [start.winding - ambient, start.shell - ambient];
-  const [fromW, fromS] = [(a11 - l2) * w + a12 * s, a21 * w + (a22 - l2) * s];
-  const [toW, toS] = [(a11 - l1) * w + a12 * s, a21 * w + (a22 - l1) * s];
-  const [inW, inS] = [(a11 - l2) * b1 + a12 * b2, a21 * b1 + (a22 - l2) * b2];
-  const [outW, outS] = [(a11 - l1) * b1 + a12 * b2, a21 * b1 + (a22 - l1) * b2];
+  const l1 = middle + apart;
+  const l2 = middle - apart;
+  const e1 = Math.exp(power(l1 * time));
+  const e2 = Math.exp(l2 * time);
+  const g1 = grown(l1, time);
+  const g2 = grown(l2, time);
+  const inW = (a11 - l2) * b1 + a12 * b2;
+  const inS = a21 * b1 + (a22 - l2) * b2;
+  const outW = (a11 - l1) * b1 + a12 * b2;
+  const outS = a21 * b1 + (a22 - l1) * b2;
   const span = l1 - l2;
-  return {
-    winding: ambient + (e1 * fromW - e2 * toW + g1 * inW - g2 * outW) / span,
-    shell: ambient + (e1 * fromS - e2 * toS + g1 * inS - g2 * outS) / span,
+  return (start) => {
+    const w = start.winding - ambient;
+    const s = start.shell - ambient;
+    const fromW = (a11 - l2) * w + a12 * s;
+    const fromS = a21 * w + (a22 - l2) * s;
+    const toW = (a11 - l1) * w + a12 * s;
+    const toS = a21 * w + (a22 - l1) * s;
+    return {
+      winding: ambient + (e1 * fromW - e2 * toW + g1 * inW - g2 * outW) / span,
+      shell: ambient + (e1 * fromS - e2 * toS + g1 * inS - g2 * outS) / span,
+    };
   };
 }
 

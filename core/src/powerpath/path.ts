@@ -145,9 +145,12 @@ export const worstHoldingPlace = ({ asked, load }: PowerPath): number =>
 export const motorSpeed = (path: PowerPath, speed: number): number => (speed * path.train.total) / path.radius;
 
 /** The lacks among some needs, each once. */
-export function lacksOf(path: PowerPath, needs: readonly Need[]): readonly Lack[] {
-  return needs.flatMap((need) => path.lacks[need] ?? []);
+export function lacksOf({ lacks }: PowerPath, needs: readonly Need[]): readonly Lack[] {
+  // Asked for every limit and check of every keystroke, and nearly always there is none.
+  return needs.some((need) => lacks[need]) ? needs.flatMap((need) => lacks[need] ?? []) : NONE;
 }
+
+const NONE: readonly Lack[] = [];
 
 /** The same path with another total reduction; losses stay. Sweeps use it. */
 export function withTotal<P extends PowerPath>(path: P, total: number): P {

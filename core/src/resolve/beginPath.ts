@@ -1,4 +1,5 @@
 import { FigureCollector } from '../figures/collector.js';
+import { Memory } from '../figures/memory.js';
 import { choiceAt, jobAt, type Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
 import { resolveJob } from '../job/table.js';
@@ -39,6 +40,10 @@ export function beginPath(plan: Plan, mechanism: Mechanism, jobId: string, adjus
   };
 }
 
+const STAGES = new Memory();
+const STAGE_PARTS = new Memory();
+const JOBS = new Memory();
+
 type LoadSide = Omit<
   PowerPath,
   'machine' | 'motors' | 'figures' | 'lacks' | 'pack' | 'restVoltage' | 'main' | 'branch'
@@ -46,9 +51,13 @@ type LoadSide = Omit<
 
 /** The stages, the output and the job: what every machine has behind it. */
 export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceAt, jobAt }: Begun): LoadSide {
-  const stages = choice.stages.map((stage, i) => resolveStage(stage, [...choiceAt, 'stages', i], collect));
+  const stages = choice.stages.map((stage, i) =>
+    collect.once(STAGES, [stage, ...choiceAt, i], () => resolveStage(stage, [...choiceAt, 'stages', i], collect)),
+  );
   const at = { job: jobAt, output: [...choiceAt, 'output'] };
-  const { outputEfficiency = 1, ...resolved } = resolveJob(job, choice.output, at, collect);
+  const { outputEfficiency = 1, ...resolved } = collect.once(JOBS, [job, choice.output, ...jobAt, ...choiceAt], () =>
+    resolveJob(job, choice.output, at, collect),
+  );
   const output = { ratio: 1, efficiency: outputEfficiency, backEfficiency: Math.max(0, 2 - 1 / outputEfficiency) };
   const { match = {} } = plan;
   return {
@@ -61,7 +70,11 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
       rounds: collect.take('match.rounds', match.rounds, ['match', 'rounds']),
     },
     stages: choice.stages,
-    stageParts: choice.stages.map((stage, i) => resolveStageParts(stage, i, [...choiceAt, 'stages', i], collect)),
+    stageParts: choice.stages.map((stage, i) =>
+      collect.once(STAGE_PARTS, [stage, ...choiceAt, i], () =>
+        resolveStageParts(stage, i, [...choiceAt, 'stages', i], collect),
+      ),
+    ),
     train: trainOf([...stages, output]),
     holder: ('holder' in choice.output ? choice.output.holder : undefined) ?? 'nothing',
     ...resolved,

@@ -1,4 +1,5 @@
 import type { FigureCollector } from '../figures/collector.js';
+import { Memory } from '../figures/memory.js';
 import type { Place } from '../plan/place.js';
 import { LEAST_ERPM } from '../controller/leastSpeed.js';
 import type { ControllerPart, MotorPart, StartStyle } from '../plan/part.js';
@@ -18,7 +19,11 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
   const motors = drive.motors;
   const supply = resolveSupply(plan, drive.node, motors, collect);
   const motorPart = partOf(plan, drive.motor, 'motor');
-  const controller = resolveController(plan, drive, motorPart.type, choiceAt, collect);
+  const controller = collect.once(
+    CONTROLLERS,
+    [drive, plan.parts[drive.controller]?.part, motorPart.type, ...choiceAt],
+    () => resolveController(plan, drive, motorPart.type, choiceAt, collect),
+  );
   const motor = resolveMotor(motorPart, ['parts', drive.motor, 'part'], collect);
   const loadSide = resolveLoadSide(begun);
   const { statorLimit, supplyLimit, brakeLimit, returnLimit } = controller;
@@ -61,6 +66,8 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
     motor: { ...motor, type: motorPart.type, sensors: motorPart.sensors ?? motorPart.type === 'brushed' },
   };
 }
+
+const CONTROLLERS = new Memory();
 
 /** What is set in the controller, and is not its part's. */
 function resolveControl(

@@ -1,4 +1,5 @@
 import type { FigureCollector } from '../figures/collector.js';
+import { Memory } from '../figures/memory.js';
 import { auditMotor, type MotorAudit } from '../motor/audit.js';
 import type { MotorConstants } from '../motor/constants.js';
 import { motorFromKv } from '../motor/fromKv.js';
@@ -23,7 +24,12 @@ const ROTOR_MASS_SHARE = 0.4;
 const ROTOR_DIAMETER_SHARE = 0.6;
 
 /** Reads a motor part's figures, in whichever form its sheet gave them. */
-export function resolveMotor(part: MotorPart, at: Place, collect: FigureCollector): ResolvedMotor {
+export const resolveMotor = (part: MotorPart, at: Place, collect: FigureCollector): ResolvedMotor =>
+  collect.once(MOTORS, [part, ...at], () => readMotor(part, at, collect));
+
+const MOTORS = new Memory();
+
+function readMotor(part: MotorPart, at: Place, collect: FigureCollector): ResolvedMotor {
   const { constants, audit } = readConstants(part, at, collect);
   const mass = collect.take('motor.mass', part.mass, [...at, 'mass']);
   const can = collect.takeOptional('motor.canDiameter', part.canDiameter, [...at, 'canDiameter']);

@@ -22,7 +22,7 @@ const TYPICAL_FACE_MODULES = 10;
 
 /** Reads what a stage is made of. */
 export function resolveStageParts(stage: Stage, index: number, at: Place, collect: FigureCollector): StageParts {
-  const keyOf = (name: FigureName) => `stage.${stage.id}.${name.split('.')[1]}`;
+  const keyOf = (name: FigureName) => `stage.${stage.id}.${name.slice(name.indexOf('.') + 1)}`;
   const take: Take = (name, quantity, key, estimate) =>
     collect.take(name, quantity, [...at, ...key], estimate && { source: 'typical', ...estimate }, keyOf(name));
   const optional = (name: FigureName, quantity: Quantity | undefined, key: string[]) =>

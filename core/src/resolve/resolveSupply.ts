@@ -1,5 +1,6 @@
 import { supplyAt } from '../plan/place.js';
 import type { FigureCollector } from '../figures/collector.js';
+import { Memory } from '../figures/memory.js';
 import { CELLS } from '../pack/cells.js';
 import { floorVoltage, fullVoltage, packResistance, packRestVoltage } from '../pack/pack.js';
 import type { BreakerPart, PackPart, PartKind } from '../plan/part.js';
@@ -35,7 +36,17 @@ export function partOf<K extends PartKind>(plan: Plan, id: string, kind: K) {
 }
 
 /** Follows the supply tree from a consumer's node up to the pack. */
-export function resolveSupply(plan: Plan, nodeId: string, motors: number, collect: FigureCollector): ResolvedSupply {
+export const resolveSupply = (
+  plan: Plan,
+  nodeId: string,
+  motors: number,
+  collect: FigureCollector,
+): ResolvedSupply =>
+  collect.once(SUPPLIES, [plan.supply, plan.parts, nodeId, motors], () => readSupply(plan, nodeId, motors, collect));
+
+const SUPPLIES = new Memory();
+
+function readSupply(plan: Plan, nodeId: string, motors: number, collect: FigureCollector): ResolvedSupply {
   const nodes = pathToPack(plan.supply, nodeId);
   const packNode = nodes.find((node): node is PackNode => node.kind === 'pack');
   if (!packNode) throw new Error(`supply node ${nodeId} does not lead to a pack`);

@@ -1,4 +1,4 @@
-import { judge, type JobResult } from '../evaluate/mechanism.js';
+import { judge, type Judgement } from '../evaluate/mechanism.js';
 import { reachOf } from '../evaluate/reach.js';
 import { SITUATIONS } from '../limits/situation.js';
 import type { RunSample } from '../motion/run.js';
@@ -131,7 +131,7 @@ class Tally {
   clean = 0;
 
   /** Counts one build and returns its least margin: multiple over what is wanted. */
-  count(result: JobResult): number {
+  count(result: Judgement): number {
     let least = 20;
     let gives = false;
     for (const situation of SITUATIONS) {

@@ -1,4 +1,4 @@
-import { headlineOf, judge, type Headline, type JobResult } from '../evaluate/mechanism.js';
+import { headlineOf, judge, type Headline, type Judgement } from '../evaluate/mechanism.js';
 import { leastOutputSpeed } from '../limits/checks/slowControl.js';
 import { SITUATIONS } from '../limits/situation.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
@@ -49,7 +49,7 @@ export function measure(
 }
 
 /** Time and current of one job, and the least multiple over all. */
-function motionFigures(path: AnyPath, { run }: JobResult, all: readonly JobResult[]): Figures {
+function motionFigures(path: AnyPath, { run }: Judgement, all: readonly Judgement[]): Figures {
   const multiples = all.flatMap(({ ladders }) => SITUATIONS.map((id) => ladders[id].first?.multiple));
   const known = multiples.filter((multiple) => multiple !== undefined);
   const slow = slowestOf(path);

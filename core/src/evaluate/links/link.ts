@@ -4,10 +4,10 @@ import { digits } from '../../words/show.js';
 import { jobKindOf } from '../../job/table.js';
 import type { Measured } from '../../limits/check.js';
 import type { Check } from '../check.js';
-import type { Ladder, Rung } from '../rung.js';
+import type { Ladder } from '../rung.js';
 import { situationOf, SITUATIONS, type SituationId } from '../../limits/situation.js';
 import { STAGE_LIMITS } from '../../limits/table.js';
-import { verdictOf, worstVerdict, type Verdict } from '../verdict.js';
+import { verdictOf, worseOf, worstVerdict, type Verdict } from '../verdict.js';
 import { CELLS } from '../../pack/cells.js';
 import type { Stage, StageKind } from '../../plan/stage.js';
 import type { Operating } from '../../powerpath/operating.js';
@@ -68,15 +68,18 @@ export const amperes = (value: number): Measured => ({ value, dimension: 'curren
 
 /** The worst verdict of what speaks of a link, and the greatest share used of a force, or of the time allowed. */
 export function judged(kind: LinkKind, { ladders, checks }: Judged): Pick<Link, 'verdict' | 'used'> {
-  const rungs: Rung[] = SITUATIONS.flatMap((id) => ladders[id].rungs.filter((rung) => rung.link === kind));
-  const own = checks.filter((check) => check.link === kind);
-  if (rungs.length + own.length === 0) return {};
-  const verdict = worstVerdict([...rungs.filter((rung) => !rung.outOfReach), ...own].map((item) => item.verdict));
+  let verdict: Verdict | undefined;
+  let least = Infinity;
+  const speak = (item: { readonly verdict: Verdict; readonly multiple?: number }, outOfReach: boolean, share: boolean) => {
+    verdict = outOfReach ? (verdict ?? 'enough') : worseOf(verdict ?? 'enough', item.verdict);
+    if (share && item.multiple !== undefined) least = Math.min(least, item.multiple);
+  };
+  for (const id of SITUATIONS)
+    for (const rung of ladders[id].rungs) if (rung.link === kind) speak(rung, rung.outOfReach, true);
   // A wire that just suits its breaker is not a wire used up: of the checks only time is a share of something.
-  const measured = [...rungs, ...own.filter((check) => check.id === 'in-time')];
-  const multiples = measured.flatMap((item) => (item.multiple === undefined ? [] : [item.multiple]));
-  if (multiples.length === 0) return { verdict };
-  return { verdict, used: 1 / Math.max(Math.min(...multiples), 0.01) };
+  for (const check of checks) if (check.link === kind) speak(check, false, check.id === 'in-time');
+  if (verdict === undefined) return {};
+  return least === Infinity ? { verdict } : { verdict, used: 1 / Math.max(least, 0.01) };
 }
 
 /**

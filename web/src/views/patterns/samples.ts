@@ -36,7 +36,6 @@ const rung = (id: Rung['id'], name: string, multiple: number, wants = 1.5, more:
   verdict: multiple < 1 ? 'gives way' : multiple < wants ? 'tight' : 'enough',
   outOfReach: false,
   lacks: [],
-  sentence: `${name} gives at ${multiple} times the job.`,
   ...more,
 });
 

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import {
+  ladderSentence,
+  rungSentence,
   showMultiple,
   SITUATIONS,
   type Mend,
@@ -29,6 +31,7 @@ const { path, job, before, situation, mechanism, result, jobId, commit } = useMe
 const room = ref<HTMLElement>();
 const { height: roomHeight } = useElementSize(room);
 const ladder = computed(() => job.value.ladders[situation.value]);
+const answer = computed(() => ladderSentence(ladder.value));
 // Shallow: it is handed to the worker as it is.
 const chosen = shallowRef<Target>();
 watch([situation, jobId, () => mechanism.value.id], () => (chosen.value = undefined));
@@ -168,9 +171,9 @@ const openRung = computed(() => selectedRung.value ?? ladder.value.first);
         <p v-for="check in failingChecks" :key="check.id" class="border-l-3 border-gives pl-2" data-testid="failing">
           <b>Gives way, whatever the gauge says.</b> {{ say(check.sentence) }}
         </p>
-        <p v-if="selectedRung" data-testid="rung-said">{{ say(selectedRung.sentence) }}</p>
+        <p v-if="selectedRung" data-testid="rung-said">{{ say(rungSentence(selectedRung, ladder, job.unit)) }}</p>
         <p v-else data-testid="answer">
-          <b>{{ ladder.sentence.lead }}</b> {{ ladder.sentence.rest }}
+          <b>{{ answer.lead }}</b> {{ answer.rest }}
         </p>
         <p class="flex gap-4 text-xs">
           <button
