@@ -226,7 +226,7 @@ describe('the drawing', () => {
       heron,
     );
     const path = resolveDcPath(flat, mechanismOf(flat, 'lift'), 'raise');
-    const clashes = trainGaps(path, trainLayout(path)!).filter(({ gap }) => gap < 0);
+    const clashes = trainGaps(path).filter(({ gap }) => gap < 0);
     expect(clashes.length).toBeGreaterThan(0);
     const check = evaluateMechanism(flat, mechanismOf(flat, 'lift')).jobs[0]!.checks.find(
       ({ id }) => id === 'clearance',

@@ -1,3 +1,4 @@
+import { firstReaching } from '../servo/firstReaching.js';
 import { motorFromSheet } from '../motor/fromSheet.js';
 import type { Load } from '../load/load.js';
 import type { ServoPath } from '../powerpath/servoPath.js';
@@ -22,9 +23,9 @@ export function servoSystem(path: ServoPath): MotionSystem {
     return { q, horn: linked.hornAt(q) };
   });
   const qAt = (angle: number): number => {
-    const after = table.findIndex((entry) => entry.horn >= angle);
+    const after = firstReaching(table, (entry) => entry.horn >= angle);
     if (after === 0) return 0;
-    if (after < 0) return way;
+    if (after === table.length) return way;
     const [low, high] = [table[after - 1]!, table[after]!];
     const span = high.horn - low.horn;
     return span === 0 ? high.q : low.q + ((angle - low.horn) / span) * (high.q - low.q);

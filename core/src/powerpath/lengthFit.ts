@@ -23,8 +23,16 @@ export interface LengthFit {
   readonly sentence: Words;
 }
 
-/** How a chain or belt of its length lies on shafts as far apart as they are. */
+const known = new WeakMap<ChainParts | BeltParts, LengthFit>();
+
+/** How a chain or belt of its length lies on shafts as far apart as they are. Worked out once for its parts. */
 export function lengthFit(parts: ChainParts | BeltParts): LengthFit {
+  let fit = known.get(parts);
+  if (!fit) known.set(parts, (fit = workedOut(parts)));
+  return fit;
+}
+
+function workedOut(parts: ChainParts | BeltParts): LengthFit {
   const { pitch, driver, driven, length, centre, tautCentre } = parts;
   const [small, large] = driver < driven ? [driver, driven] : [driven, driver];
   const slack = pitch * (length - pitchesAround(pitch, small, large, centre));

@@ -33,7 +33,16 @@ export function trainLayout(path: PowerPath): Layout | undefined {
   return layOut(rooms, (path.fitting?.shaft ?? 2 * MOTOR_SHAFT_RADIUS) / 2);
 }
 
-/** Neighbours and the gaps between them, the nearest first. */
-export function trainGaps(path: PowerPath, layout: Layout): readonly Gap[] {
+const known = new WeakMap<PowerPath, readonly Gap[]>();
+
+/** Neighbours and the gaps between them, the nearest first. Empty while a size is missing. */
+export function trainGaps(path: PowerPath): readonly Gap[] {
+  let gaps = known.get(path);
+  if (!gaps) known.set(path, (gaps = neighboursOf(path, trainLayout(path))));
+  return gaps;
+}
+
+function neighboursOf(path: PowerPath, layout: Layout | undefined): readonly Gap[] {
+  if (!layout) return [];
   return gapsOf(layout, (id) => path.stageParts.findIndex((parts) => parts.id === id) + 1);
 }

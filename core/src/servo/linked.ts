@@ -1,3 +1,4 @@
+import { firstReaching } from './firstReaching.js';
 import { linkageAt, throughTravel, type Linkage, type Travel } from './throughTravel.js';
 
 const STEPS = 720;
@@ -50,8 +51,11 @@ export function linkedAlong({ linkage, start, sense, distance, perOutput }: Way)
   // Linear between two neighbours of the table.
   const between = (q: number, of: (place: Followed) => number): number => {
     const gone = Math.min(Math.abs(q / perOutput), last.gone);
-    const after = places.findIndex((place) => place.gone >= gone - 1e-12);
-    const upper = places[Math.max(after, 0)]!;
+    const after = Math.min(
+      firstReaching(places, (place) => place.gone >= gone - 1e-12),
+      places.length - 1,
+    );
+    const upper = places[after]!;
     const lower = places[Math.max(after - 1, 0)]!;
     const span = upper.gone - lower.gone;
     return span <= 0 ? of(upper) : of(lower) + ((gone - lower.gone) / span) * (of(upper) - of(lower));

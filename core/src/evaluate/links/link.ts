@@ -93,10 +93,10 @@ function judgedStage(path: PowerPath, parts: StageParts, { ladders, checks }: Ju
     const situation = situationOf(path, id);
     return all
       .filter((rung) => rung.link === 'stage')
-      .flatMap((rung) => {
+      .flatMap((rung): { verdict: Verdict; multiple?: number }[] => {
         const limit = STAGE_LIMITS.find((candidate) => candidate.id === rung.id);
         if (!limit?.has(parts)) return [];
-        if (rung.capacity === undefined) return [{ verdict: rung.verdict }];
+        if (rung.capacity === undefined || rung.stage === parts.id) return [rung];
         const multiple = Math.max(0, limit.capacityOf(path, parts, situation)) / demand;
         return [{ multiple, verdict: verdictOf(multiple, rung.wants, limit.floor?.(path)) }];
       });

@@ -1,5 +1,5 @@
 import { amount, joined, say } from '../../words/phrase.js';
-import { isLaidOut, trainGaps, trainLayout } from '../../powerpath/trainLayout.js';
+import { isLaidOut, trainGaps } from '../../powerpath/trainLayout.js';
 import type { CheckRule } from '../check.js';
 
 /** Nothing may touch what it does not mesh with: wheels of one plane, and shafts that pass through it. */
@@ -11,9 +11,9 @@ export const clearance: CheckRule = {
   run: false,
   levers: [],
   applies: (path) => path.stages.length > 1 && isLaidOut(path),
-  stage: (path) => trainGaps(path, trainLayout(path)!)[0]?.stage,
+  stage: (path) => trainGaps(path)[0]?.stage,
   answer: (path) => {
-    const gaps = trainGaps(path, trainLayout(path)!);
+    const gaps = trainGaps(path);
     const colliding = gaps.filter(({ gap }) => gap < 0);
     const [nearest] = gaps;
     return {

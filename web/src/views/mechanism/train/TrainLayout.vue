@@ -15,7 +15,7 @@ const { show } = useDisplay();
 const layout = computed(() => trainLayout(path.value));
 const shapes = computed(() => (layout.value ? trainShapes(path.value, layout.value) : []));
 const bounds = computed(() => boundsOf(shapes.value));
-const gaps = computed(() => (layout.value ? trainGaps(path.value, layout.value) : []));
+const gaps = computed(() => trainGaps(path.value));
 const colliding = computed(() => gaps.value.filter(({ gap }) => gap < 0));
 
 const view = ref<'end' | 'side'>('end');
