@@ -4,6 +4,7 @@ import {
   evaluateMechanism,
   givingWay,
   mendsFor,
+  mendsWithin,
   metBy,
   SITUATIONS,
   type Mend,
@@ -126,6 +127,24 @@ describe('mends', () => {
       typed(6),
     );
     expect(mendsFor(hopeless, 'lift', { jobId: 'raise', check: 'in-time' })).toEqual([]);
+  });
+
+  it('are said to be unfinished, with what was found, once their time is up', () => {
+    const target = { jobId: 'raise', rung: 'supply', situation: 'working' } as const;
+    const all = mendsFor(heron, 'lift', target);
+    // A clock that goes on by a tick at each look.
+    const within = (ticks: number) => {
+      let now = 0;
+      return mendsWithin(heron, 'lift', target, ticks, () => now++);
+    };
+    expect(within(1e6)).toEqual({ mends: all, finished: true });
+    expect(within(0)).toEqual({ mends: [], finished: false });
+    const some = [50, 100, 150, 200].map(within).filter(({ mends }) => mends.length > 0 && mends.length < all.length);
+    expect(some.length).toBeGreaterThan(0);
+    for (const { mends, finished } of some) {
+      expect(finished).toBe(false);
+      expect(mends).toEqual(all.slice(0, mends.length));
+    }
   });
 
   it('leave the rest of the plan as it was', () => {

@@ -1,7 +1,7 @@
 import { wordsText } from '@rough-gear/contract/units';
 import {
   ladderSentence,
-  mendsFor,
+  mendsWithin,
   rungSentence,
   SITUATIONS,
   type Check,
@@ -155,9 +155,9 @@ function rungReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladd
     outOfReach: rung.outOfReach,
     sentence: wordsText(rungSentence(rung, ladder, job.unit)),
     missing: rung.lacks.map(({ label }) => label),
-    mends: needsMend
+    ...(needsMend
       ? mendReport(plan, mechanism.id, { jobId: job.jobId, rung: rung.id, situation: ladder.situation })
-      : undefined,
+      : {}),
   };
 }
 
@@ -172,16 +172,24 @@ function checkReport(plan: Plan, mechanism: MechanismResult, job: JobResult, che
     sentence: wordsText(check.sentence),
     hint: check.verdict === 'gives way' && check.hint !== undefined ? wordsText(check.hint) : undefined,
     missing: check.lacks.map(({ label }) => label),
-    mends:
-      check.verdict === 'gives way' ? mendReport(plan, mechanism.id, { jobId: job.jobId, check: check.id }) : undefined,
+    ...(check.verdict === 'gives way'
+      ? mendReport(plan, mechanism.id, { jobId: job.jobId, check: check.id })
+      : {}),
   };
 }
 
+/** Time for the mends of one rung or check, ms. */
+const MENDS_WITHIN = 2000;
+
 function mendReport(plan: Plan, mechanismId: string, target: Target) {
-  return mendsFor(plan, mechanismId, target).map(({ label, before, after, firstAfter }: Mend) => ({
-    label: wordsText(label),
-    before,
-    after,
-    firstAfter,
-  }));
+  const { mends, finished } = mendsWithin(plan, mechanismId, target, MENDS_WITHIN);
+  return {
+    mends: mends.map(({ label, before, after, firstAfter }: Mend) => ({
+      label: wordsText(label),
+      before,
+      after,
+      firstAfter,
+    })),
+    mendsUnfinished: finished ? undefined : true,
+  };
 }

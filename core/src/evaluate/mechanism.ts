@@ -57,10 +57,15 @@ export interface MechanismResult {
   readonly jobs: readonly JobResult[];
 }
 
-/** The run of a path by its profile; `undefined` where a figure is missing. */
+const runs = new WeakMap<AnyPath, Run>();
+
+/** The run of a path by its profile, made once; `undefined` where a figure is missing. */
 export function runOf(path: AnyPath): Run | undefined {
   const machine = machineOf(path);
-  return lacksOf(path, machine.runNeeds).length > 0 ? undefined : machine.run(path);
+  if (lacksOf(path, machine.runNeeds).length > 0) return undefined;
+  let run = runs.get(path);
+  if (!run) runs.set(path, (run = machine.run(path)));
+  return run;
 }
 
 /** Judges one job of a mechanism. */

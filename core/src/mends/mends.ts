@@ -25,7 +25,7 @@ export interface Mend {
 const GRID = 16;
 const HALVINGS = 14;
 
-/** Yields each mend as it is found, so that a worker can stop between two. */
+/** Yields each mend as it is found, and nothing now and then, so that whoever asks can stop between two tries. */
 export function* findMends(plan: Plan, mechanismId: string, target: Target): Generator<Mend | undefined> {
   const mechanism = mechanismById(plan, mechanismId);
   const before = judgementsOf(plan, mechanism);
@@ -33,18 +33,50 @@ export function* findMends(plan: Plan, mechanismId: string, target: Target): Gen
   const stage = stageOf(path, target);
   const context: LeverContext = { plan, mechanism, path, stage };
   for (const id of leversOf(context.path, target)) {
-    const setting = solve(context, LEVERS[id], target);
+    const setting = yield* solve(context, LEVERS[id], target);
     yield setting && judge(plan, mechanismId, target, before, id, setting);
   }
 }
 
-/** All mends at once. Empty where no single change does it. */
+/** What a search for mends came to: all of them, or what was found until its time was up. */
+export interface MendsFound {
+  readonly mends: readonly Mend[];
+  readonly finished: boolean;
+}
+
+/**
+ * The mends that are found within a time, ms by `clock`. Some changes ask for runs that take long: rather than wait, the
+ * answer says that it is unfinished.
+ *
+ * @example mendsWithin(plan, 'lift', target, 3000) //=> { mends: [{ lever: 'deeper', … }], finished: true }
+ */
+export function mendsWithin(
+  plan: Plan,
+  mechanismId: string,
+  target: Target,
+  milliseconds: number,
+  clock: () => number = Date.now,
+): MendsFound {
+  const until = clock() + milliseconds;
+  const mends: Mend[] = [];
+  for (const mend of findMends(plan, mechanismId, target)) {
+    if (mend) mends.push(mend);
+    if (clock() > until) return { mends, finished: false };
+  }
+  return { mends, finished: true };
+}
+
+/** All mends, however long it takes. Empty where no single change does it. */
 export function mendsFor(plan: Plan, mechanismId: string, target: Target): readonly Mend[] {
   return [...findMends(plan, mechanismId, target)].filter((mend) => mend !== undefined);
 }
 
 /** The least setting of a lever that meets the target: a coarse search outwards, then halving. */
-function solve(context: LeverContext, lever: Lever, target: Target): LeverSetting | undefined {
+function* solve(
+  context: LeverContext,
+  lever: Lever,
+  target: Target,
+): Generator<undefined, LeverSetting | undefined> {
   const span = lever.span(context);
   if (!span || !(span.from > 0) || !(span.to > 0)) return undefined;
   const at = (share: number) => span.from * (span.to / span.from) ** share;
@@ -64,6 +96,7 @@ function solve(context: LeverContext, lever: Lever, target: Target): LeverSettin
   for (let i = 1; i <= GRID && !best; i++) {
     [low, high] = [high, i / GRID];
     best = tried(high);
+    yield undefined;
   }
   if (!best) return undefined;
   for (let i = 0; i < HALVINGS; i++) {
@@ -71,6 +104,7 @@ function solve(context: LeverContext, lever: Lever, target: Target): LeverSettin
     const setting = tried(middle);
     if (setting) [best, high] = [setting, middle];
     else low = middle;
+    yield undefined;
   }
   return best;
 }

@@ -8,11 +8,23 @@ import type { AnyPath } from '../powerpath/anyPath.js';
 
 export type { Adjust } from './beginPath.js';
 
+const resolved = new WeakMap<Plan, Map<string, AnyPath>>();
+
 /**
- * Puts one job of a mechanism's current choice together, whatever turns it. `adjust` moves single figures: the
- * figures shown stay the plan's.
+ * Puts one job of a mechanism's current choice together, whatever turns it: once for a plan, so that result, fields,
+ * charts and mends speak of the same path. `adjust` moves single figures: the figures shown stay the plan's.
  */
 export function resolvePath(plan: Plan, mechanism: Mechanism, jobId: string, adjust?: Adjust): AnyPath {
+  if (adjust || !plan.mechanisms.includes(mechanism)) return putTogether(plan, mechanism, jobId, adjust);
+  let of = resolved.get(plan);
+  if (!of) resolved.set(plan, (of = new Map<string, AnyPath>()));
+  const key = `${mechanism.id}\n${jobId}`;
+  let path = of.get(key);
+  if (!path) of.set(key, (path = putTogether(plan, mechanism, jobId)));
+  return path;
+}
+
+function putTogether(plan: Plan, mechanism: Mechanism, jobId: string, adjust?: Adjust): AnyPath {
   const begun = beginPath(plan, mechanism, jobId, adjust);
   const { drive } = begun.choice;
   switch (drive.kind) {

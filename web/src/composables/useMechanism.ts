@@ -1,7 +1,9 @@
 import {
+  choiceAt as placeOfChoice,
   currentChoice,
   dcDriveOf,
   evaluateMechanism,
+  mechanismAt,
   resolvePath,
   SITUATIONS,
   worstSituation,
@@ -56,8 +58,8 @@ export function provideMechanism(mechanismId: () => string): MechanismContext {
     () => plan.value.mechanisms.find(({ id }) => id === mechanismId()) ?? plan.value.mechanisms[0]!,
   );
   const choice = computed(() => currentChoice(mechanism.value));
-  const at = computed(() => ['mechanisms', plan.value.mechanisms.indexOf(mechanism.value)]);
-  const choiceAt = computed(() => [...at.value, 'choices', mechanism.value.choices.indexOf(choice.value)]);
+  const at = computed(() => mechanismAt(plan.value, mechanism.value.id));
+  const choiceAt = computed(() => placeOfChoice(plan.value, mechanism.value));
   const result = computed(() => evaluateMechanism(plan.value, mechanism.value));
 
   const setQuery = (key: string, value: string) => void router.replace({ query: { ...route.query, [key]: value } });

@@ -7,6 +7,8 @@ import { coreWorker } from '../workers/core.js';
 export interface MendSearch {
   readonly mends: readonly Mend[];
   readonly done: boolean;
+  /** Its time was up before every change was tried. */
+  readonly unfinished?: boolean;
 }
 
 const WAIT_MS = 120;
@@ -32,8 +34,8 @@ export function useMends(mechanismId: Ref<string>, target: Ref<Target | undefine
         const progress = proxy((mends: readonly Mend[]) => {
           if (current) search.value = { mends, done: false };
         });
-        void coreWorker.mends(plan, mechanismId.value, wanted, progress).then((mends) => {
-          if (current && mends) search.value = { mends, done: true };
+        void coreWorker.mends(plan, mechanismId.value, wanted, progress).then((found) => {
+          if (current && found) search.value = { mends: found.mends, done: true, unfinished: !found.finished };
           // Progress comes by another way and may be late: it no longer counts.
           current = false;
         });

@@ -21,6 +21,7 @@ import {
   spreadBuilds,
   sweepRatios,
   type Mend,
+  type MendsFound,
   type MechanismResult,
   type Plan,
   type RatioMarks,
@@ -41,6 +42,9 @@ const SPREAD_SLICE = 40;
 const RATIO_POINTS = 81;
 /** So often a search tells what it has found. */
 const TELL_MS = 150;
+/** Between two tries of a mend messages come in after so long, ms; after so long the search gives up. */
+const BREATHE_EVERY = 50;
+const MENDS_WITHIN = 5000;
 
 /** Lets messages in between two slices, so that a newer request or a stop is heard. */
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
@@ -104,18 +108,23 @@ export class CoreWorker {
     mechanismId: string,
     target: Target,
     progress: (found: readonly Mend[]) => void,
-  ): Promise<readonly Mend[] | undefined> {
+  ): Promise<MendsFound | undefined> {
     const mine = ++this.mending;
-    const found: Mend[] = [];
+    const mends: Mend[] = [];
+    const started = performance.now();
+    let breathed = started;
     for (const mend of findMends(plan, mechanismId, target)) {
       if (mend) {
-        found.push(mend);
-        progress(found);
+        mends.push(mend);
+        progress(mends);
       }
+      if (!mend && performance.now() - breathed < BREATHE_EVERY) continue;
       await breathe();
+      breathed = performance.now();
       if (mine !== this.mending) return undefined;
+      if (breathed - started > MENDS_WITHIN) return { mends, finished: false };
     }
-    return found;
+    return { mends, finished: true };
   }
 
   async spread(

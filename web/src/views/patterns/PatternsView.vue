@@ -133,6 +133,7 @@ const table = {
           }"
         />
         <MendList name="pack-side limit" :search="{ done: true, mends: [] }" />
+        <MendList name="pack-side limit" :search="{ done: true, mends: [], unfinished: true }" />
       </div>
       <p><TexFormula tex="K_t = \frac{T_s}{I_s - I_0} = \frac{2.1}{118 - 2.2}" display /></p>
       <ChartFrame

@@ -49,6 +49,10 @@ const shown = computed(() => (all.value ? search.mends : search.mends.slice(0, F
       {{ all ? 'fewer' : `${search.mends.length - FEW} more that do it` }}
     </button>
     <p v-if="!search.done" class="text-xs text-second" role="status">looking for changes that do it …</p>
+    <p v-else-if="search.unfinished" data-testid="mends-unfinished">
+      {{ search.mends.length > 0 ? 'There may be more' : 'None found so far' }}: the search takes too long here and was
+      stopped. Figures far from a real machine do that; look at those first.
+    </p>
     <p v-else-if="search.mends.length === 0 && hint">{{ say(hint) }}</p>
     <p v-else-if="search.mends.length === 0">
       No single change does it without making something else give way. Change two things together, or ask less of it.

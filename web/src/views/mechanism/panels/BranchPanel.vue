@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { branchOf, wireLossOf, type Part, type ProtectedNode, type WorkingRef } from '@rough-gear/core';
+import { branchOf, supplyAt, wireLossOf, type Part, type ProtectedNode, type WorkingRef } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import FigureField from '../../../components/fields/FigureField.vue';
@@ -13,7 +13,7 @@ const { show } = useDisplay();
 
 const branch = computed(() => branchOf(plan.value, choice.value.drive.node));
 const main = computed(() => plan.value.supply.find((node): node is ProtectedNode => node.kind === 'main'));
-const at = (node: ProtectedNode, key: string) => ['supply', plan.value.supply.indexOf(node), key];
+const at = (node: ProtectedNode, key: string) => [...supplyAt(plan.value, node.id), key];
 const breakerName = (node: ProtectedNode): string =>
   node.breaker ? plan.value.parts[node.breaker]!.part.name : 'no breaker';
 const more = ref(false);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CELLS, type PackNode, type PackPart, type WorkingRef } from '@rough-gear/core';
+import { CELLS, supplyAt, type PackNode, type PackPart, type WorkingRef } from '@rough-gear/core';
 import { computed } from 'vue';
 import CountField from '../../../components/fields/CountField.vue';
 import FigureField from '../../../components/fields/FigureField.vue';
@@ -25,7 +25,7 @@ const lithium = computed(() => ['lipo', 'liion', 'lifepo4'].includes(part.value.
 
 <template>
   <PanelHead title="Pack" :detail="`${part.name}, for the whole robot`">
-    <PartPicker kind="pack" :at="['supply', plan.supply.indexOf(node), 'part']" title="A pack off the shelf" />
+    <PartPicker kind="pack" :at="[...supplyAt(plan, node.id), 'part']" title="A pack off the shelf" />
     <button
       type="button"
       class="act min-h-6"

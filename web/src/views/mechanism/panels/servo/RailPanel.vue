@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { railNodeOf, railBudget } from '@rough-gear/core';
+import { railNodeOf, railBudget, supplyAt } from '@rough-gear/core';
 import { computed } from 'vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
@@ -12,7 +12,7 @@ const { plan, path, drive, driveAt, commit } = useServoMechanism();
 const { show } = useDisplay();
 
 const node = computed(() => railNodeOf(plan.value, drive.value.node));
-const at = computed(() => ['supply', plan.value.supply.indexOf(node.value)]);
+const at = computed(() => supplyAt(plan.value, node.value.id));
 const rails = computed(() =>
   plan.value.supply.flatMap((one) => (one.kind === 'rail' ? [{ value: one.id, text: one.name ?? one.id }] : [])),
 );
