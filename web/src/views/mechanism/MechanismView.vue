@@ -4,14 +4,17 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../../stores/plan.js';
 import { useResults } from '../../composables/useResults.js';
-import AddMechanism from './adding/AddMechanism.vue';
 import MechanismDesk from './desk/MechanismDesk.vue';
 import MechanismList from './desk/MechanismList.vue';
 import StaleNotice from './desk/StaleNotice.vue';
-import WorkingSheet from '../../components/working/WorkingSheet.vue';
+import { lazily } from '../../components/widgets/lazily.js';
+import { useEver } from '../../composables/useEver.js';
 
 /** One robot: its mechanisms at the left, the open one beside them. */
 const { planId, mechanismId = '' } = defineProps<{ planId: string; mechanismId?: string; link?: string }>();
+
+const AddMechanism = lazily(() => import('./adding/AddMechanism.vue'));
+const WorkingSheet = lazily(() => import('../../components/working/WorkingSheet.vue'));
 
 const plan = usePlan();
 const router = useRouter();
@@ -20,6 +23,8 @@ const adding = ref(false);
 const menuOpen = ref(false);
 const current = shallowRef<MechanismResult>();
 const working = shallowRef<{ expression: Expression; title: string; section: string }>();
+const everAdding = useEver(() => adding.value);
+const everWorking = useEver(() => working.value !== undefined);
 
 watch(
   () => planId,
@@ -91,8 +96,9 @@ watch(
       </div>
     </div>
   </div>
-  <AddMechanism :open="adding" @close="adding = false" />
+  <AddMechanism v-if="everAdding" :open="adding" @close="adding = false" />
   <WorkingSheet
+    v-if="everWorking"
     :working="working?.expression"
     :title="working?.title ?? ''"
     :section="working?.section"

@@ -1,36 +1,49 @@
 <script setup lang="ts">
-import type { MachineKind, WorkingRef } from '@rough-gear/core';
+import type { LinkKind, MachineKind, WorkingRef } from '@rough-gear/core';
 import { computed, type Component } from 'vue';
+import { lazily } from '../../../components/widgets/lazily.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
-import BranchPanel from '../panels/BranchPanel.vue';
-import ControllerPanel from '../panels/ControllerPanel.vue';
-import LoadPanel from '../panels/LoadPanel.vue';
 import MotorPanel from '../panels/MotorPanel.vue';
-import OutputPanel from '../panels/OutputPanel.vue';
-import PackPanel from '../panels/PackPanel.vue';
-import ReductionPanel from '../panels/ReductionPanel.vue';
-import LinkagePanel from '../panels/servo/LinkagePanel.vue';
-import RailPanel from '../panels/servo/RailPanel.vue';
-import ServoPanel from '../panels/servo/ServoPanel.vue';
-import DriverPanel from '../panels/step/DriverPanel.vue';
-import StepMotorPanel from '../panels/step/StepMotorPanel.vue';
 
-/** The fields of the open link. A stage's id opens the reduction. */
+/** The fields of the open link. A stage is open by its id. */
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
-const { link, path } = useMechanism();
+const { choice, link, path } = useMechanism();
 
-const SHARED: Record<string, Component> = {
-  pack: PackPanel,
-  branch: BranchPanel,
-  output: OutputPanel,
-  load: LoadPanel,
+const SHARED = {
+  pack: lazily(() => import('../panels/PackPanel.vue')),
+  branch: lazily(() => import('../panels/BranchPanel.vue')),
+  stage: lazily(() => import('../panels/ReductionPanel.vue')),
+  output: lazily(() => import('../panels/OutputPanel.vue')),
+  load: lazily(() => import('../panels/LoadPanel.vue')),
+} as const satisfies Partial<Record<LinkKind, Component>>;
+
+const RailPanel = lazily(() => import('../panels/servo/RailPanel.vue'));
+
+/** The panel of each link a machine has. The plain motor's is what opens first. */
+const PANELS: Readonly<
+  Record<MachineKind, Readonly<Partial<Record<LinkKind, Component>> & Record<'motor' | 'stage', Component>>>
+> = {
+  dc: { ...SHARED, controller: lazily(() => import('../panels/ControllerPanel.vue')), motor: MotorPanel },
+  step: {
+    ...SHARED,
+    controller: lazily(() => import('../panels/step/DriverPanel.vue')),
+    motor: lazily(() => import('../panels/step/StepMotorPanel.vue')),
+  },
+  servo: {
+    ...SHARED,
+    rail: RailPanel,
+    controller: RailPanel,
+    motor: lazily(() => import('../panels/servo/ServoPanel.vue')),
+    linkage: lazily(() => import('../panels/servo/LinkagePanel.vue')),
+  },
 };
-const OWN: Record<MachineKind, Record<string, Component>> = {
-  dc: { controller: ControllerPanel, motor: MotorPanel },
-  step: { controller: DriverPanel, motor: StepMotorPanel },
-  servo: { rail: RailPanel, controller: RailPanel, motor: ServoPanel, linkage: LinkagePanel },
-};
-const panel = computed(() => SHARED[link.value] ?? OWN[path.value.machine][link.value] ?? ReductionPanel);
+
+const panel = computed(() => {
+  const panels = PANELS[path.value.machine];
+  if (choice.value.stages.some(({ id }) => id === link.value)) return panels.stage;
+  // An address may name what this machine does not have: its motor is shown.
+  return panels[link.value as LinkKind] ?? panels.motor;
+});
 </script>
 
 <template>

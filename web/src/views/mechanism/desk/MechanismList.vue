@@ -2,8 +2,8 @@
 import IconButton from '../../../components/widgets/IconButton.vue';
 import { showMultiple, type Mechanism, type MechanismResult } from '@rough-gear/core';
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
-import { computed } from 'vue';
-import { VueDraggable } from 'vue-draggable-plus';
+import { computed, ref } from 'vue';
+import { useDragOrder } from '../../../composables/useDragOrder.js';
 import PlanParts from './PlanParts.vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import VerdictWord from '../../../components/verdict/VerdictWord.vue';
@@ -21,6 +21,9 @@ const mechanisms = computed({
   get: () => [...(plan.document?.mechanisms ?? [])],
   set: (order: Mechanism[]) => plan.commit([{ at: ['mechanisms'], to: order }]),
 });
+
+const list = ref<HTMLElement>();
+const { ready } = useDragOrder(list, mechanisms, '.drag');
 
 const resultOf = (id: string): MechanismResult | undefined => (current?.id === id ? current : results.get(id));
 
@@ -51,8 +54,8 @@ function move(index: number, by: number): void {
 </script>
 
 <template>
-  <nav aria-label="Mechanisms" class="flex min-h-0 flex-col overflow-y-auto">
-    <VueDraggable v-model="mechanisms" tag="ul" handle=".drag" :animation="120">
+  <nav aria-label="Mechanisms" class="flex min-h-0 flex-col overflow-y-auto" @pointerenter="ready">
+    <ul ref="list">
       <li
         v-for="(mechanism, i) in mechanisms"
         :key="mechanism.id"
@@ -94,7 +97,7 @@ function move(index: number, by: number): void {
           /></span>
         </span>
       </li>
-    </VueDraggable>
+    </ul>
     <button type="button" class="act min-h-9 px-4 text-left" @click="$emit('add')">Add a mechanism</button>
     <PlanParts />
   </nav>

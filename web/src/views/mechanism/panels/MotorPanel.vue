@@ -17,7 +17,10 @@ import PanelHead from './PanelHead.vue';
 import MotorMake from './MotorMake.vue';
 import { motorForm } from './motorForm.js';
 import PartPicker from './PartPicker.vue';
-import CompareSheet from '../compare/CompareSheet.vue';
+import { lazily } from '../../../components/widgets/lazily.js';
+import { useEver } from '../../../composables/useEver.js';
+
+const CompareSheet = lazily(() => import('../compare/CompareSheet.vue'));
 
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { plan, path, drive, choiceAt, commit } = useDcMechanism();
@@ -27,6 +30,7 @@ const part = computed(() => plan.value.parts[drive.value.motor]!.part as MotorPa
 const form = computed(() => part.value.data.form);
 const partAt = computed(() => ['parts', drive.value.motor, 'part']);
 const comparing = ref(false);
+const everCompared = useEver(() => comparing.value);
 const more = ref(false);
 const motors = computed(() => drive.value.motors);
 const known = computed(() => !path.value.lacks.motor);
@@ -129,5 +133,5 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
       The gearbox and its losses are in these figures: leave that gearbox out of the reduction.
     </p>
   </div>
-  <CompareSheet :open="comparing" @close="comparing = false" />
+  <CompareSheet v-if="everCompared" :open="comparing" @close="comparing = false" />
 </template>

@@ -3,12 +3,15 @@ import { SPREAD_WORDS } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useSpread } from '../../../composables/useSpread.js';
-import SpreadSheet from './SpreadSheet.vue';
+import { lazily } from '../../../components/widgets/lazily.js';
+import { useEver } from '../../../composables/useEver.js';
 
 /** How much real builds vary, in one line: asked for, because it takes seconds. */
 const { spread, progress, start, stop } = useSpread();
 const { show } = useDisplay();
 const open = ref(false);
+const everOpen = useEver(() => open.value);
+const SpreadSheet = lazily(() => import('./SpreadSheet.vue'));
 
 const first = computed(() => spread.value?.matters[0]);
 const thousands = (value: number): string => value.toLocaleString('en').replace(/,/g, ' ');
@@ -39,5 +42,5 @@ const thousands = (value: number): string => value.toLocaleString('en').replace(
       <button type="button" class="act min-h-6" @click="open = true">How far they vary</button>
     </template>
   </p>
-  <SpreadSheet :open="open" @close="open = false" />
+  <SpreadSheet v-if="everOpen" :open="open" @close="open = false" />
 </template>

@@ -7,12 +7,15 @@ import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
-import CompareSheet from '../../compare/CompareSheet.vue';
+import { lazily } from '../../../../components/widgets/lazily.js';
+import { useEver } from '../../../../composables/useEver.js';
 import PanelHead from '../PanelHead.vue';
 import PartPicker from '../PartPicker.vue';
 import CalibrationTable from './CalibrationTable.vue';
 import ServoInside from './ServoInside.vue';
 import TipPrecision from './TipPrecision.vue';
+
+const CompareSheet = lazily(() => import('../../compare/CompareSheet.vue'));
 
 /** A servo's ratings and currents; how exactly it stands; what is inside; its pulses measured. */
 const { plan, path, drive, driveAt, link, commit } = useServoMechanism();
@@ -22,6 +25,7 @@ const part = computed(() => plan.value.parts[drive.value.servo]!.part as ServoPa
 const linear = computed(() => part.value.motion === 'linear');
 const page = ref<'sheet' | 'precision' | 'inside' | 'calibration'>('sheet');
 const comparing = ref(false);
+const everCompared = useEver(() => comparing.value);
 const PAGES = computed(() => [
   { value: 'sheet' as const, text: 'Sheet' },
   { value: 'precision' as const, text: 'Precision' },
@@ -102,5 +106,5 @@ const said = computed(() => {
   <TipPrecision v-else-if="shownPage === 'precision'" />
   <ServoInside v-else-if="shownPage === 'inside'" />
   <CalibrationTable v-else />
-  <CompareSheet :open="comparing" @close="comparing = false" />
+  <CompareSheet v-if="everCompared" :open="comparing" @close="comparing = false" />
 </template>

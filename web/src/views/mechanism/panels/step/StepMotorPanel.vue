@@ -15,9 +15,12 @@ import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
-import CompareSheet from '../../compare/CompareSheet.vue';
+import { lazily } from '../../../../components/widgets/lazily.js';
+import { useEver } from '../../../../composables/useEver.js';
 import PanelHead from '../PanelHead.vue';
 import PartPicker from '../PartPicker.vue';
+
+const CompareSheet = lazily(() => import('../../compare/CompareSheet.vue'));
 
 /** A stepping motor's phases, or a step-driven servo's sheet, and what they come to on this axis. */
 const { plan, path, drive, driveAt, link, commit } = useStepMechanism();
@@ -26,6 +29,7 @@ const { show } = useDisplay();
 const part = computed(() => plan.value.parts[drive.value.motor]!.part as StepperPart | StepServoPart);
 const partAt = computed(() => ['parts', drive.value.motor, 'part']);
 const comparing = ref(false);
+const everCompared = useEver(() => comparing.value);
 const open = computed(() => part.value.kind === 'stepper');
 const known = computed(() => STEP_RUN_NEEDS.every((need) => !path.value.lacks[need]));
 
@@ -111,5 +115,5 @@ const WIRING = [
     Resistance, inductance and current are those of this wiring. Another wiring has others: in parallel a quarter of the
     resistance of the series, and twice the current.
   </p>
-  <CompareSheet :open="comparing" @close="comparing = false" />
+  <CompareSheet v-if="everCompared" :open="comparing" @close="comparing = false" />
 </template>
