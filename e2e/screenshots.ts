@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs';
 import { chromium, type Page } from '@playwright/test';
 import { planIdOf } from './fixtures.js';
 import { TestServer } from './server.js';
+import { settled } from './settled.js';
 
 /** `npm run screenshots`: one current picture of each main view, from the demo, into docs/screenshots. */
 interface Shot {
@@ -56,14 +57,14 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('group', { name: 'Page of choosing' }).scrollIntoViewIfNeeded();
     },
   },
-  { name: 'ratio-sweep', path: '/lift/motor?choose=ratio', prepare: (page) => page.waitForTimeout(4000) },
+  { name: 'ratio-sweep', path: '/lift/motor?choose=ratio', prepare: (page) => settled(page, 1500) },
   {
     name: 'side-by-side',
     path: '/lift/motor?choose=side',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'One or two motors?' }).click();
       await page.getByRole('button', { name: 'Chain, or a wide belt?' }).click();
-      await page.waitForTimeout(6000);
+      await settled(page, 1500);
     },
   },
   {
@@ -80,7 +81,7 @@ const SHOTS: readonly Shot[] = [
         await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
       }
       await page.getByRole('group', { name: 'Page of choosing' }).getByRole('button', { name: 'Reasons' }).click();
-      await page.waitForTimeout(6000);
+      await settled(page, 1500);
     },
   },
   { name: 'models', path: '/models#braking' },
@@ -106,9 +107,9 @@ for (const shot of SHOTS) {
   await page.goto(OUTSIDE.test(shot.path) ? `${server.url}${shot.path}` : `${server.url}/robots/${heron}${shot.path}`, {
     waitUntil: 'networkidle',
   });
-  await page.waitForTimeout(900);
+  await settled(page, 700);
   await shot.prepare?.(page);
-  await page.waitForTimeout(400);
+  await settled(page);
   await page.screenshot({ path: `${folder}${shot.name}.png` });
   await context.close();
   console.log(`docs/screenshots/${shot.name}.png`);

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from '../fixtures.js';
+import { settled } from '../settled.js';
 
 /** Nothing that axe objects to in WCAG 2.2 A and AA. */
 async function check(page: Page, name: string): Promise<void> {
@@ -132,7 +133,7 @@ for (const theme of ['light', 'dark'] as const) {
       ] as const) {
         await heron.open('intake', 'motor', `?choose=${choose}`);
         await page.getByTestId(there).waitFor();
-        await page.waitForTimeout(800);
+        await settled(page);
         await check(page, `choosing, ${choose}`);
       }
     });

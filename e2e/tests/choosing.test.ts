@@ -1,6 +1,7 @@
 import type { Reason } from '@rough-gear/core';
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from '../fixtures.js';
+import { settled } from '../settled.js';
 
 const found = (page: Page): Locator => page.getByTestId('found');
 const fallen = (page: Page): Locator => page.getByTestId('fallen');
@@ -129,10 +130,10 @@ test('a search is stopped midway, and what it has found stays', async ({ heron, 
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(fallen(page)).toContainText('tried until it was stopped');
   // What was under way when it was stopped still comes in; then nothing more does.
-  await page.waitForTimeout(3000);
+  await settled(page, 1500);
   const said = await fallen(page).textContent();
   expect(said).not.toContain(' 0 tried');
-  await page.waitForTimeout(1500);
+  await settled(page, 1500);
   expect(await fallen(page).textContent()).toBe(said);
   await expect(search(page)).toBeEnabled();
 });
