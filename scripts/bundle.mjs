@@ -21,7 +21,7 @@ const COMMON = {
 };
 
 /** Compiled for this machine, or read from their own folder at run time. */
-const APART = ['better-sqlite3', 'pino', 'pino-http', 'typeorm', 'express', ...builtinModules];
+const APART = ['@playwright/test', 'better-sqlite3', 'pino', 'pino-http', 'typeorm', 'express', ...builtinModules];
 
 export async function bundleServer() {
   await build({ ...COMMON, entryPoints: ['server/src/main.ts'], outfile: 'server/dist/main.mjs', external: APART });
@@ -30,7 +30,7 @@ export async function bundleServer() {
 export async function bundleCli() {
   await build({
     ...COMMON,
-    entryPoints: ['cli/src/bin/evaluate.ts', 'cli/src/bin/cases.ts', 'cli/src/bin/schema.ts'],
+    entryPoints: ['evaluate', 'cases', 'schema', 'bench'].map((name) => `cli/src/bin/${name}.ts`),
     outdir: 'cli/dist',
     outExtension: { '.js': '.mjs' },
     external: APART,

@@ -8,7 +8,8 @@ const root = fileURLToPath(new URL('../..', import.meta.url));
 const MODELS =
   'motor load stepper servo signal protection controller reduction resolve powerpath job duty limits'.split(' ');
 
-const CONSTANT = /^(?:export )?const ([A-Z][A-Z_0-9]+)(?:: number)? = (-?[0-9][0-9_.e]*(?:e-?\d+)?(?: [*/] [\w.]+)*);/gm;
+const CONSTANT =
+  /^(?:export )?const ([A-Z][A-Z_0-9]+)(?:: number)? = (-?[0-9][0-9_.e]*(?:e-?\d+)?(?: [*/] [\w.]+)*);/gm;
 const ROW = /^\| `([\w/]+\.ts)` `([A-Z_0-9]+)`\s*\| ([^|]+?)\s*\|/gm;
 
 const inCode = MODELS.flatMap((folder) =>

@@ -20,6 +20,7 @@ import {
   exitSpeed,
   worstHoldingPlace,
   worstWorkingPlace,
+  jobKindOf,
 } from '../src/index.js';
 import { lowering } from '../src/load/lift.js';
 import { nansIn, typed, withChange } from './demo.js';
@@ -67,18 +68,8 @@ describe('a mechanism of every kind', () => {
     const index = kinds.mechanisms.findIndex((one) => one.kind === kind);
     const [job] = kinds.mechanisms[index]!.jobs;
     const path = resolveDcPath(kinds, kinds.mechanisms[index]!, job!.id);
-    const key = {
-      thrower: 'output.flywheelInertia',
-      turntable: 'output.tableInertia',
-      arm: 'output.armMass',
-      'drive-base': 'output.mass',
-      roller: 'job.conveyMass',
-      grip: 'job.gripMass',
-      lift: 'job.mass',
-      climb: 'job.mass',
-      carriage: 'job.mass',
-      leg: 'job.legMass',
-    }[kind];
+    // A piece costs a thrower speed at each throw; what its start has to move is the wheel.
+    const key = kind === 'thrower' ? 'output.flywheelInertia' : jobKindOf(job!.kind).heavy;
     const figure = path.figures[key]!;
     const heavier = applyChanges(kinds, [{ at: figure.at, to: typed(figure.value! * 1.4) }]);
     const before = evaluateMechanism(kinds, kinds.mechanisms[index]!).jobs[0]!;

@@ -14,7 +14,7 @@ export interface FirstScreen {
 /** Starts the built application and times its first screens in a fresh browser, best of three. */
 export async function firstScreen(): Promise<FirstScreen> {
   const folder = mkdtempSync(join(tmpdir(), 'rough-gear-bench-'));
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+  const server = spawn(process.execPath, ['server/dist/main.mjs'], {
     env: { ...process.env, PORT: '0', ROUGH_GEAR_DATA: folder, ROUGH_GEAR_LOG: 'silent' },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -172,9 +172,7 @@ function checkReport(plan: Plan, mechanism: MechanismResult, job: JobResult, che
     sentence: wordsText(check.sentence),
     hint: check.verdict === 'gives way' && check.hint !== undefined ? wordsText(check.hint) : undefined,
     missing: check.lacks.map(({ label }) => label),
-    ...(check.verdict === 'gives way'
-      ? mendReport(plan, mechanism.id, { jobId: job.jobId, check: check.id })
-      : {}),
+    ...(check.verdict === 'gives way' ? mendReport(plan, mechanism.id, { jobId: job.jobId, check: check.id }) : {}),
   };
 }
 
@@ -182,7 +180,7 @@ function checkReport(plan: Plan, mechanism: MechanismResult, job: JobResult, che
 const MENDS_WITHIN = 2000;
 
 function mendReport(plan: Plan, mechanismId: string, target: Target) {
-  const { mends, finished } = mendsWithin(plan, mechanismId, target, MENDS_WITHIN);
+  const { mends, finished } = mendsWithin(plan, mechanismId, target, MENDS_WITHIN, Date.now);
   return {
     mends: mends.map(({ label, before, after, firstAfter }: Mend) => ({
       label: wordsText(label),

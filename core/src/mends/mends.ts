@@ -48,14 +48,14 @@ export interface MendsFound {
  * The mends that are found within a time, ms by `clock`. Some changes ask for runs that take long: rather than wait, the
  * answer says that it is unfinished.
  *
- * @example mendsWithin(plan, 'lift', target, 3000) //=> { mends: [{ lever: 'deeper', … }], finished: true }
+ * @example mendsWithin(plan, 'lift', target, 3000, Date.now) //=> { mends: [{ lever: 'deeper', … }], finished: true }
  */
 export function mendsWithin(
   plan: Plan,
   mechanismId: string,
   target: Target,
   milliseconds: number,
-  clock: () => number = Date.now,
+  clock: () => number,
 ): MendsFound {
   const until = clock() + milliseconds;
   const mends: Mend[] = [];
@@ -72,11 +72,7 @@ export function mendsFor(plan: Plan, mechanismId: string, target: Target): reado
 }
 
 /** The least setting of a lever that meets the target: a coarse search outwards, then halving. */
-function* solve(
-  context: LeverContext,
-  lever: Lever,
-  target: Target,
-): Generator<undefined, LeverSetting | undefined> {
+function* solve(context: LeverContext, lever: Lever, target: Target): Generator<undefined, LeverSetting | undefined> {
   const span = lever.span(context);
   if (!span || !(span.from > 0) || !(span.to > 0)) return undefined;
   const at = (share: number) => span.from * (span.to / span.from) ** share;

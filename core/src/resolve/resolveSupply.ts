@@ -36,12 +36,7 @@ export function partOf<K extends PartKind>(plan: Plan, id: string, kind: K) {
 }
 
 /** Follows the supply tree from a consumer's node up to the pack. */
-export const resolveSupply = (
-  plan: Plan,
-  nodeId: string,
-  motors: number,
-  collect: FigureCollector,
-): ResolvedSupply =>
+export const resolveSupply = (plan: Plan, nodeId: string, motors: number, collect: FigureCollector): ResolvedSupply =>
   collect.once(SUPPLIES, [plan.supply, plan.parts, nodeId, motors], () => readSupply(plan, nodeId, motors, collect));
 
 const SUPPLIES = new Memory();

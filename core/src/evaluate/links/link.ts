@@ -70,7 +70,11 @@ export const amperes = (value: number): Measured => ({ value, dimension: 'curren
 export function judged(kind: LinkKind, { ladders, checks }: Judged): Pick<Link, 'verdict' | 'used'> {
   let verdict: Verdict | undefined;
   let least = Infinity;
-  const speak = (item: { readonly verdict: Verdict; readonly multiple?: number }, outOfReach: boolean, share: boolean) => {
+  const speak = (
+    item: { readonly verdict: Verdict; readonly multiple?: number },
+    outOfReach: boolean,
+    share: boolean,
+  ) => {
     verdict = outOfReach ? (verdict ?? 'enough') : worseOf(verdict ?? 'enough', item.verdict);
     if (share && item.multiple !== undefined) least = Math.min(least, item.multiple);
   };

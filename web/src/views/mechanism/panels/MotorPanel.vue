@@ -20,9 +20,10 @@ import PartPicker from './PartPicker.vue';
 import { lazily } from '../../../components/widgets/lazily.js';
 import { useEver } from '../../../composables/useEver.js';
 
+const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
+
 const CompareSheet = lazily(() => import('../compare/CompareSheet.vue'));
 
-const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { plan, path, drive, choiceAt, commit } = useDcMechanism();
 const { show } = useDisplay();
 

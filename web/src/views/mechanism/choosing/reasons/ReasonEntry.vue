@@ -7,9 +7,8 @@ import { computed, ref } from 'vue';
 
 /** One line of the log: what was chosen over what, its claims then and now, and the person's own sentence. */
 const { entry } = defineProps<{ entry: ReasonNow }>();
-const { say } = useDisplay();
 const emit = defineEmits<{ rewrite: [why: string] }>();
-
+const { say } = useDisplay();
 const STATES: Readonly<Record<ReasonNow['state'], string>> = {
   'in force': 'in force',
   'another choice': 'another choice is in force',

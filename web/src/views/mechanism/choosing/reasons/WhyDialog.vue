@@ -7,10 +7,11 @@ import BaseDialog from '../../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../../composables/useMechanism.js';
 import { logged } from './logged.js';
 
-const { say } = useDisplay();
-
 /** Puts a choice in force, and its reason into the log: over which, by which figures, and a sentence of one's own. */
 const { choice } = defineProps<{ choice: Choice }>();
+
+const { say } = useDisplay();
+
 const { plan, mechanism, choice: current, at, jobId, commit, link } = useMechanism();
 const open = ref(false);
 const why = ref('');
