@@ -11,8 +11,13 @@ export function useDragOrder<T>(list: Ref<HTMLElement | undefined>, order: Ref<T
   async function ready(): Promise<void> {
     if (asked) return;
     asked = true;
-    const { useDraggable } = await import('vue-draggable-plus');
-    if (list.value) stop = useDraggable(list.value, order, { handle, animation: 120 }).destroy;
+    try {
+      const { useDraggable } = await import('vue-draggable-plus');
+      if (list.value) stop = useDraggable(list.value, order, { handle, animation: 120 }).destroy;
+    } catch {
+      // The server is away: the arrows still move, and the next approach asks again.
+      asked = false;
+    }
   }
   return { ready };
 }
