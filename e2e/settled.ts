@@ -5,16 +5,11 @@ export const settled = (page: Page, quiet = 400): Promise<void> =>
   page.evaluate(
     (still) =>
       new Promise<void>((resolve) => {
-        const done = () => {
-          observer.disconnect();
-          resolve();
-        };
-        let timer = setTimeout(done, still);
-        const observer = new MutationObserver(() => {
+        let timer = setTimeout(resolve, still);
+        new MutationObserver((_changes, observer) => {
           clearTimeout(timer);
-          timer = setTimeout(done, still);
-        });
-        observer.observe(document, { subtree: true, childList: true, attributes: true, characterData: true });
+          timer = setTimeout(() => (observer.disconnect(), resolve()), still);
+        }).observe(document, { subtree: true, childList: true, attributes: true, characterData: true });
       }),
     quiet,
   );
