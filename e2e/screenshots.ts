@@ -109,6 +109,8 @@ for (const shot of SHOTS) {
   });
   await settled(page, 700);
   await shot.prepare?.(page);
+  // What was said for a moment is no part of the view.
+  await page.waitForFunction(() => document.querySelector('[data-sonner-toast]') === null);
   await settled(page);
   await page.screenshot({ path: `${folder}${shot.name}.png` });
   await context.close();
