@@ -15,7 +15,6 @@ const rung = (multiple: number | undefined, more: Partial<Rung> = {}): Rung => (
   verdict: multiple === undefined ? 'not known' : 'enough',
   outOfReach: false,
   lacks: [],
-  sentence: 'A limit gives.',
   ...(multiple === undefined ? {} : { multiple }),
   ...more,
 });
