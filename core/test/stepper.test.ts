@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import {
+  applyChanges,
   cornerSpeed,
   crawlingShare,
   electronicGearing,
+  evaluateMechanism,
   followingErrorAngle,
   fullStep,
   highestLeadingSpeed,
@@ -26,6 +28,7 @@ import {
   voltageLimitedTorque,
   type StepperFigures,
 } from '../src/index.js';
+import { demoPlan, nansIn, typed } from './demo.js';
 
 const motor: StepperFigures = {
   phaseResistance: 1.2,
@@ -89,6 +92,22 @@ describe('step rates', () => {
     expect(resonanceRate(1.2, 4e-5, 50) / resonanceRate(1.2, 1.6e-4, 50)).toBeCloseTo(2, 9);
     expect(startRate(1, 1e-4, 50) / startRate(0.25, 1e-4, 50)).toBeCloseTo(2, 9);
     expect(startRate(-0.1, 1e-4, 50)).toBe(0);
+  });
+
+  it('swings and starts at 0, and is no NaN, where a screw is so steep that nothing drives it', () => {
+    expect(resonanceRate(1.2, -4e-5, 50)).toBe(0);
+    expect(startRate(0.5, -4e-5, 50)).toBe(0);
+    const plan = demoPlan('limpet');
+    const sled = plan.mechanisms.findIndex(({ id }) => id === 'sled');
+    for (const [c, choice] of plan.mechanisms[sled]!.choices.entries()) {
+      const screw = choice.stages.findIndex(({ kind }) => kind === 'screw');
+      const at = ['mechanisms', sled, 'choices', c, 'stages', screw, 'leadAngle'];
+      const steep = applyChanges(plan, [
+        { at, to: typed(1.5) },
+        { at: ['mechanisms', sled, 'current'], to: choice.id },
+      ]);
+      expect(nansIn(evaluateMechanism(steep, steep.mechanisms[sled]!))).toEqual([]);
+    }
   });
 
   it('starts at a rate that the motion itself can be stepped up to within one step', () => {
