@@ -97,7 +97,10 @@ function key(event: KeyboardEvent): void {
 }
 
 function typed(event: Event): void {
-  const read = parse((event.target as HTMLInputElement).value, 'length');
+  const typed = (event.target as HTMLInputElement).value.trim();
+  // A bare number is in the unit that stands there.
+  const unit = show(centre.value, 'length', 5).replace(/^[\d.,\s]+/, '');
+  const read = parse(/^[\d.,]+$/.test(typed) ? `${typed} ${unit}` : typed, 'length');
   if (read.ok && read.si > 0) asked.value = read.si;
 }
 /** The wanted distance itself, with the next longer length: a tensioner takes up what is left over. */
