@@ -14,13 +14,13 @@ async function textsOf(page: Page): Promise<readonly string[]> {
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_ELEMENT | NodeFilter.SHOW_TEXT);
     for (let node: Node | null = walker.currentNode; node; node = walker.nextNode()) {
       if (node instanceof Element) {
-        if (node.closest('[data-trade-sizes], .katex')) continue;
+        if (node.closest('[data-unit-is-a-name], .katex')) continue;
         for (const name of ['title', 'aria-label', 'aria-valuetext', 'placeholder'])
           if (node.hasAttribute(name)) found.push(node.getAttribute(name)!);
         if (node instanceof HTMLInputElement) found.push(node.value);
       } else {
         const parent = node.parentElement;
-        if (!parent || parent.closest('script, style, [data-trade-sizes], .katex')) continue;
+        if (!parent || parent.closest('script, style, [data-unit-is-a-name], .katex')) continue;
         // Number and unit are often set apart: they are read together.
         const text = node.textContent!.trim();
         if (text !== '') found.push(text);

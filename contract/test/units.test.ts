@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Dimension } from '@rough-gear/core';
-import { display, displayText, parseQuantity, UNITS } from '../src/units/index.js';
+import { display, displayText, parseQuantity, UNITS, unitsOf } from '../src/units/index.js';
 
 const rpm = Math.PI / 30;
 const degree = Math.PI / 180;
@@ -120,6 +120,33 @@ const REFUSED: readonly (readonly [text: string, dimension: Dimension, reason: R
   ['5 N', 'ratio', /has no place here/],
   ['12 kg kg', 'mass', /not understood as a mass/],
 ];
+
+describe('a bare number', () => {
+  it('takes the unit that stands in the field', () => {
+    expect(parseQuantity('44', 'length', 'metric', 'mm')).toMatchObject({ si: 0.044, as: '44 mm' });
+    expect(parseQuantity('1200', 'length', 'metric', 'mm')).toMatchObject({ si: 1.2, as: '1200 mm' });
+    expect(parseQuantity('44', 'length', 'metric', 'm')).toMatchObject({ si: 44, as: '44 m' });
+    expect(parseQuantity('44', 'length')).toMatchObject({ si: 44, as: '44 m' });
+    expect(parseQuantity('2', 'length', 'inch', 'in')).toMatchObject({ si: 0.0508, as: '2 in' });
+  });
+
+  it('gives way to a unit that is typed', () => {
+    expect(parseQuantity('2 in', 'length', 'metric', 'mm')).toMatchObject({ si: 0.0508, as: '2 in' });
+  });
+
+  it.each(Object.keys(UNITS) as Dimension[])('is kept as it was read, whatever is shown later: %s', (dimension) => {
+    for (const system of ['metric', 'inch'] as const)
+      for (const { label } of unitsOf(dimension, system))
+        for (const typed of ['12', '0.5', '-3', '1/4']) {
+          const read = parseQuantity(typed, dimension, system, label);
+          if (!read.ok) continue;
+          for (const other of ['metric', 'inch'] as const) {
+            const again = parseQuantity(read.as, dimension, other);
+            expect(again.ok && again.si, `${typed} ${label}, kept as ${read.as}`).toBeCloseTo(read.si, 9);
+          }
+        }
+  });
+});
 
 describe('what people type', () => {
   it('is a table of at least eighty', () => {

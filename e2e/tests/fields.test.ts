@@ -17,6 +17,18 @@ test('a field takes what people type, says what it understood, previews it and k
   expect(job.kind === 'raise' && job.mass).toMatchObject({ as: '55 lb', source: 'typed' });
 });
 
+test('a bare number is in the unit that stands in the field', async ({ heron, page }) => {
+  await heron.open('lift', 's2');
+  const pitch = page.getByRole('textbox', { name: 'chain pitch' });
+  await expect(pitch).toHaveValue('12.7 mm');
+  await pitch.fill('15.875');
+  await expect(page.getByText('understood: 15.88 mm')).toBeVisible();
+  await pitch.press('Enter');
+  await heron.saved();
+  const { reduction } = (await heron.stored()).document.mechanisms[1]! as { reduction?: { stages: unknown[] } };
+  expect(reduction!.stages[1]).toMatchObject({ pitch: { as: '15.875 mm' } });
+});
+
 test('bad input is refused at the field with an example, and nothing is lost', async ({ heron, page }) => {
   await heron.open('lift', 'motor');
   const torque = page.getByRole('textbox', { name: 'stall torque' });

@@ -77,6 +77,7 @@ for (const units of ['metric', 'inch'] as const) {
         ['side', 'differences'],
       ] as const) {
         await heron.open('intake', 'motor', `?choose=${choose}`);
+        if (choose === 'side') await page.getByRole('button', { name: 'One or two motors?' }).click();
         await page.getByTestId(there).waitFor();
         await none(page, choose);
       }

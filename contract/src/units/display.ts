@@ -9,6 +9,8 @@ export interface Displayed {
 
 const SI: Readonly<Partial<Record<Dimension, string>>> = {
   torque: 'N m',
+  'torque constant': 'N m / A',
+  'angular impulse': 'N m s',
   speed: 'rad / s',
   kv: 'rad / s V',
   voltage: 'V',
@@ -71,8 +73,12 @@ export function display(si: number, dimension: Dimension, system: UnitSystem = '
 /** The same in one piece: "1.48 s", "9.4:1", "20°". */
 export function displayText(si: number, dimension: Dimension, system: UnitSystem = 'metric', significant = 3): string {
   const { number, unit: label } = display(si, dimension, system, significant);
-  return label === '' || label === '°' || label === ':1' ? `${number}${label}` : `${number} ${label}`;
+  return withUnit(number, label);
 }
+
+/** A number and its unit as they are written: a space between them, but not before a degree or ":1". */
+export const withUnit = (number: string, label: string): string =>
+  label === '' || label === '°' || label === ':1' ? `${number}${label}` : `${number} ${label}`;
 
 /** What core says, its values in the chosen system's units: the one place where its words get units. */
 export const wordsText = (words: Words, system: UnitSystem = 'metric'): string =>

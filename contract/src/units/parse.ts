@@ -1,53 +1,82 @@
 import type { Dimension } from '@rough-gear/core';
-import { displayText, siSpelling } from './display.js';
+import { displayText, siSpelling, withUnit } from './display.js';
 import { readNumber, type ReadNumber } from './readNumber.js';
 import { readTrade } from './trade.js';
-import { unit, UNITS, unitsOf, type UnitSystem } from './units.js';
+import { unit, UNITS, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
 
 /** What a person typed, understood: or refused with the reason and an example that would be. */
 export type Parsed =
-  | { readonly ok: true; readonly si: number; readonly understood: string }
+  | {
+      readonly ok: true;
+      readonly si: number;
+      readonly understood: string;
+      /** What was typed; a bare number with the unit it was read in, so that it means the same ever after. */
+      readonly as: string;
+    }
   | { readonly ok: false; readonly reason: string; readonly example: string; readonly choices?: readonly string[] };
 
 /**
- * Reads a figure as the trade writes it. A bare number takes the unit the field shows; "lb", "oz" and
- * "kg" are a force where the field is one. Nothing is guessed: what is unclear is asked about.
+ * Reads a figure as the trade writes it. A bare number takes the unit that stands in the field, where
+ * none stands there the dimension's own; "lb", "oz" and "kg" are a force where the field is one. Nothing
+ * is guessed: what is unclear is asked about.
+ *
+ * @param standing label of the unit the field shows before anything is typed, such as "mm"
+ * @example parseQuantity('44', 'length', 'metric', 'mm') //=> { ok: true, si: 0.044, understood: '44 mm', as: '44 mm' }
  */
-export function parseQuantity(text: string, dimension: Dimension, system: UnitSystem = 'metric'): Parsed {
+export function parseQuantity(
+  text: string,
+  dimension: Dimension,
+  system: UnitSystem = 'metric',
+  standing?: string,
+): Parsed {
   const cleaned = clean(text);
+  const finish = (si: number, as = text.trim()) => finished(si, as, dimension, system);
   if (cleaned === '') return refuse(dimension, 'nothing was typed');
   const trade = readTrade(cleaned, dimension);
-  if (trade !== undefined) return finish(trade, dimension, system);
+  if (trade !== undefined) return finish(trade);
 
   const read: ReadNumber = readNumber(cleaned);
   if (!read.ok) return { ...refuse(dimension, read.reason), choices: read.choices };
   const rest = read.rest;
-  if (rest === '') return finish(fromBare(read.value, dimension, system), dimension, system);
-  const spelled = spellUnit(rest, dimension);
+  if (rest === '') {
+    const units = unitsOf(dimension, system);
+    const bare = units.find(({ label }) => label === standing) ?? units[0]!;
+    return finish(fromBare(read.value, dimension, bare), inUnitOf(text.trim(), dimension, bare));
+  }
+  const shown = shownUnit(rest, dimension);
+  if (shown?.spelled === '') return finish(read.value);
+  const spelled = shown?.spelled ?? spellUnit(rest, dimension);
   try {
     const expected = siSpelling(dimension);
-    if (dimension === 'share' && spelled === 'percent') return finish(read.value / 100, dimension, system);
+    if (dimension === 'share' && spelled === 'percent') return finish(read.value / 100);
     if (expected === '') return refuse(dimension, `${quote(rest)} has no place here`);
-    if (dimension === 'temperature') return finish(unit(read.value, spelled).to('degC').value, dimension, system);
-    return finish(read.value * unit(1, spelled).to(expected).value, dimension, system);
+    if (dimension === 'temperature') return finish(unit(read.value, spelled).to('degC').value);
+    return finish(read.value * unit(1, spelled).to(expected).value);
   } catch {
     return refuse(dimension, `${quote(rest)} is not understood as a ${dimension}`);
   }
 }
 
-function fromBare(value: number, dimension: Dimension, system: UnitSystem): number {
+function fromBare(value: number, dimension: Dimension, { spelled }: DisplayUnit): number {
   // A share may be typed as 95 or 0.95: nobody means 0.95 %.
   if (dimension === 'share') return value > 1 ? value / 100 : value;
-  const { spelled } = unitsOf(dimension, system)[0]!;
   if (spelled === '') return value;
   if (dimension === 'temperature') return unit(value, spelled).to('degC').value;
   return value * unit(1, spelled).to(siSpelling(dimension)).value;
 }
 
-function finish(si: number, dimension: Dimension, system: UnitSystem): Parsed {
+/** The unit in which the program itself writes: what it shows, it reads. */
+const shownUnit = (text: string, dimension: Dimension): DisplayUnit | undefined =>
+  [...unitsOf(dimension, 'metric'), ...unitsOf(dimension, 'inch')].find(({ label }) => clean(label) === text);
+
+/** A bare number with its unit behind it. A share keeps to itself: 0.95 is not 0.95 %. */
+const inUnitOf = (text: string, dimension: Dimension, { label }: DisplayUnit): string =>
+  dimension === 'share' ? text : withUnit(text, label);
+
+function finished(si: number, as: string, dimension: Dimension, system: UnitSystem): Parsed {
   if (!Number.isFinite(si)) return refuse(dimension, 'that is no finite number');
   if (Math.abs(si) > GREATEST) return refuse(dimension, 'that is beyond anything a robot has');
-  return { ok: true, si: Number(si.toPrecision(14)), understood: displayText(si, dimension, system, 4) };
+  return { ok: true, si: Number(si.toPrecision(14)), understood: displayText(si, dimension, system, 4), as };
 }
 
 function refuse(dimension: Dimension, reason: string): Extract<Parsed, { ok: false }> {

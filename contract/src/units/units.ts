@@ -40,6 +40,16 @@ interface DimensionUnits {
  */
 export const UNITS: Readonly<Record<Dimension, DimensionUnits>> = {
   torque: { metric: [one('N·m', 'N m')], inch: [one('oz-in', 'ozf in')], example: '4.2 N·m or 600 oz-in' },
+  'torque constant': {
+    metric: [one('N·m/A', 'N m / A')],
+    inch: [one('oz-in/A', 'ozf in / A')],
+    example: '0.02 N·m/A or 2.8 oz-in/A',
+  },
+  'angular impulse': {
+    metric: [one('N·m·s', 'N m s')],
+    inch: [one('oz-in·s', 'ozf in s')],
+    example: '0.5 N·m·s',
+  },
   speed: { metric: [one('rpm', 'rpm')], example: '5800 rpm or 0.14 s/60°' },
   kv: { metric: [one('Kv', 'rpm / V')], example: '1800 Kv' },
   voltage: { metric: [one('V', 'V')], example: '12 V or 3S' },

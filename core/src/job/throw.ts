@@ -93,7 +93,7 @@ export const throwPiece: JobKindSpec<ThrowJob, FlywheelOutput> = {
         figureOf(path, 'job.pieceMass'),
         figureOf(path, 'job.exitSpeed'),
       );
-      return div(named('L', 'what a throw takes, N·m·s', 'number', impulse), figureOf(path, 'job.recover'));
+      return div(named('L', 'what a throw takes', 'angular impulse', impulse), figureOf(path, 'job.recover'));
     },
   },
   workingSeconds: (path) => figureOf(path, 'job.recover'),

@@ -54,7 +54,7 @@ export function torqueConstantOf(path: PowerPath): Expression {
         sub(figureOf(path, 'motor.stallCurrent'), figureOf(path, 'motor.freeCurrent')),
       )
     : div(num(1), kvOf(path));
-  return named('K_t', 'torque constant, N·m/A', 'number', of);
+  return named('K_t', 'torque constant', 'torque constant', of);
 }
 
 export function backEmfConstantOf(path: PowerPath): Expression {

@@ -21,8 +21,8 @@ const atCurrent = (path: StepPath): Expression =>
 const constantOf = (path: StepPath): Expression =>
   named(
     'K_\\varphi',
-    'torque per ampere of a phase, N·m/A',
-    'number',
+    'torque per ampere of a phase',
+    'torque constant',
     div(figureOf(path, 'stepper.holdingTorque'), mul(sqrt(num(2)), figureOf(path, 'stepper.ratedCurrent'))),
   );
 

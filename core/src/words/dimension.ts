@@ -1,6 +1,8 @@
 /** What a figure measures; the edges of the application choose units by it. */
 export type Dimension =
   | 'torque'
+  | 'torque constant'
+  | 'angular impulse'
   | 'speed'
   | 'kv'
   | 'voltage'

@@ -20,6 +20,8 @@ export function useDisplay() {
       wordsText(typeof said === 'object' && 'value' in said ? [said] : said, preferences.units),
     split: (si: number, dimension: Dimension, significant = 4): Displayed =>
       display(si, dimension, preferences.units, significant),
-    parse: (text: string, dimension: Dimension): Parsed => parseQuantity(text, dimension, preferences.units),
+    /** A bare number is in the unit that stands in the field, where one does. */
+    parse: (text: string, dimension: Dimension, standing?: string): Parsed =>
+      parseQuantity(text, dimension, preferences.units, standing),
   };
 }

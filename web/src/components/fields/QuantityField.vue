@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Figure, Quantity } from '@rough-gear/core';
-import { refusalText } from '@rough-gear/contract/units';
+import { refusalText, withUnit } from '@rough-gear/contract/units';
 import { computed, nextTick, ref, useId } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { refusalOf, type Allowance } from './allowance.js';
@@ -29,6 +29,8 @@ const input = ref<HTMLInputElement>();
 const editing = ref(false);
 const text = ref('');
 const kept = ref(true);
+/** The unit that stood there before anything was typed: what is typed moves the figure, and its unit with it. */
+const standing = ref<string>();
 
 const guessed = computed(() => figure.source === 'typical' || figure.source === 'estimated');
 const shown = computed(() =>
@@ -38,7 +40,7 @@ const name = computed(() => label ?? figure.label);
 
 const read = computed(() => {
   if (text.value.trim() === '') return undefined;
-  const parsed = parse(text.value, figure.dimension);
+  const parsed = parse(text.value, figure.dimension, standing.value);
   if (!parsed.ok) return { ok: false as const, said: refusalText(parsed), choices: parsed.choices ?? [] };
   const refusal = refusalOf(parsed.si, allow);
   if (!refusal) return parsed;
@@ -49,17 +51,20 @@ const read = computed(() => {
 function start(): void {
   editing.value = true;
   kept.value = true;
+  standing.value = shown.value?.unit;
   text.value = figure.as && !guessed.value ? figure.as : '';
   void nextTick(() => input.value?.select());
 }
 
 function typed(): void {
+  // Enter keeps the field in hand: the next figure is typed over what then stands there.
+  if (!editing.value) standing.value = shown.value?.unit;
   editing.value = true;
   kept.value = false;
-  if (read.value?.ok) emit('preview', quantity(read.value.si, text.value.trim()));
+  if (read.value?.ok) emit('preview', quantity(read.value));
 }
 
-const quantity = (si: number, as: string): Quantity => ({ si, as, source: 'typed' });
+const quantity = ({ si, as }: { si: number; as: string }): Quantity => ({ si, as, source: 'typed' });
 
 function finish(): void {
   if (!editing.value) return;
@@ -68,7 +73,7 @@ function finish(): void {
     return;
   }
   if (text.value.trim() === '') emit('commit', undefined);
-  else if (read.value?.ok) emit('commit', quantity(read.value.si, text.value.trim()));
+  else if (read.value?.ok) emit('commit', quantity(read.value));
   // What cannot be understood stays in the field with its reason: nothing typed is lost.
   else return;
   editing.value = false;
@@ -99,7 +104,7 @@ function step(event: KeyboardEvent): void {
   const number = Number(displayed.number);
   const size = 10 ** (Math.floor(Math.log10(Math.abs(number) || 1)) - (event.shiftKey ? 0 : 1));
   const next = Number((number + (event.key === 'ArrowUp' ? size : -size)).toPrecision(6));
-  text.value = figure.dimension === 'ratio' ? `${next}:1` : `${next} ${displayed.unit}`;
+  text.value = withUnit(String(next), displayed.unit);
   typed();
 }
 
@@ -123,10 +128,10 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
           editing
             ? text
             : shown
-              ? `${shown.number}${shown.unit.startsWith(':') || shown.unit === '°' ? '' : ' '}${shown.unit}`
+              ? withUnit(shown.number, shown.unit)
               : ''
         "
-        :placeholder="shown ? `${shown.number} ${shown.unit}` : '?'"
+        :placeholder="shown ? withUnit(shown.number, shown.unit) : '?'"
         :aria-invalid="read !== undefined && !read.ok"
         :aria-describedby="`${id}-said`"
         autocomplete="off"

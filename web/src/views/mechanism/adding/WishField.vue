@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Dimension, Quantity, Words } from '@rough-gear/core';
+import type { Amount, Dimension, Quantity, Words } from '@rough-gear/core';
 import { refusalText } from '@rough-gear/contract/units';
 import { computed, ref, useId, watch } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
@@ -9,9 +9,15 @@ const { dimension, label, hint } = defineProps<{ dimension: Dimension; label: st
 const model = defineModel<Quantity | undefined>({ required: true });
 
 const id = useId();
-const { parse, say } = useDisplay();
+const { parse, say, split } = useDisplay();
 const text = ref('');
-const read = computed(() => (text.value.trim() === '' ? undefined : parse(text.value, dimension)));
+/** The unit the hint stands in: "40 mm" there, and a bare 44 is in millimetres. */
+const standing = computed(() => {
+  const shown = typeof hint === 'string' ? [] : hint;
+  const like = shown.find((piece) => typeof piece !== 'string' && piece.dimension === dimension) as Amount | undefined;
+  return like && split(like.value, dimension).unit;
+});
+const read = computed(() => (text.value.trim() === '' ? undefined : parse(text.value, dimension, standing.value)));
 const refusal = computed(() => {
   const result = read.value;
   if (!result) return '';
@@ -20,7 +26,7 @@ const refusal = computed(() => {
 });
 const choices = computed(() => (read.value && !read.value.ok ? (read.value.choices ?? []) : []));
 watch(read, (result) => {
-  model.value = result?.ok && result.si > 0 ? { si: result.si, as: text.value.trim(), source: 'typed' } : undefined;
+  model.value = result?.ok && result.si > 0 ? { si: result.si, as: result.as, source: 'typed' } : undefined;
 });
 watch(model, (value) => {
   if (value === undefined && read.value?.ok && read.value.si > 0) text.value = '';

@@ -31,8 +31,9 @@ async function template(): Promise<void> {
 <template>
   <div class="flex flex-wrap items-baseline gap-x-4 text-sm" role="group" aria-label="Take the drawing along">
     <button type="button" class="act min-h-6" @click="svg">SVG</button>
-    <button type="button" class="act min-h-6" @click="dxf('mm')">DXF, mm</button>
-    <button type="button" class="act min-h-6" @click="dxf('inch')">DXF, inches</button>
+    <!-- The unit is the file's, to choose from: no figure on this page is in it. -->
+    <button type="button" class="act min-h-6" data-unit-is-a-name @click="dxf('mm')">DXF, mm</button>
+    <button type="button" class="act min-h-6" data-unit-is-a-name @click="dxf('inch')">DXF, inches</button>
     <button type="button" class="act min-h-6" @click="template">Hole template, PDF 1:1</button>
   </div>
 </template>

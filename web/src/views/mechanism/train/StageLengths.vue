@@ -25,7 +25,7 @@ import { useTrain } from './useTrain.js';
 /** Centre distance and length, both ways: whole links or belts that are sold, and what the slack needs. */
 const { stages, stage, parts, link, stageAt, beltsFor, set, shelf } = useTrain();
 const plan = usePlan();
-const { show, say, parse } = useDisplay();
+const { show, say, split, parse } = useDisplay();
 
 const runs = computed(() => stages.value.filter(({ kind }) => kind === 'chain' || kind === 'belt'));
 const run = computed(() => {
@@ -97,10 +97,7 @@ function key(event: KeyboardEvent): void {
 }
 
 function typed(event: Event): void {
-  const typed = (event.target as HTMLInputElement).value.trim();
-  // A bare number is in the unit that stands there.
-  const unit = show(centre.value, 'length', 5).replace(/^[\d.,\s]+/, '');
-  const read = parse(/^[\d.,]+$/.test(typed) ? `${typed} ${unit}` : typed, 'length');
+  const read = parse((event.target as HTMLInputElement).value, 'length', split(centre.value, 'length').unit);
   if (read.ok && read.si > 0) asked.value = read.si;
 }
 /** The wanted distance itself, with the next longer length: a tensioner takes up what is left over. */
