@@ -18,15 +18,17 @@ test('a field takes what people type, says what it understood, previews it and k
 });
 
 test('a bare number is in the unit that stands in the field', async ({ heron, page }) => {
-  await heron.open('lift', 's2');
-  const pitch = page.getByRole('textbox', { name: 'chain pitch' });
-  await expect(pitch).toHaveValue('12.7 mm');
-  await pitch.fill('15.875');
-  await expect(page.getByText('understood: 15.88 mm')).toBeVisible();
-  await pitch.press('Enter');
+  await heron.open('lift', 'output');
+  const radius = page.getByRole('textbox', { name: 'drum radius' });
+  await expect(radius).toHaveValue('22 mm');
+  // Typed on past half a metre, where the field shows metres, it still is in millimetres.
+  await radius.click();
+  await radius.fill('1200');
+  await expect(page.getByText('understood: 1.2 m')).toBeVisible();
+  await radius.fill('24');
+  await radius.press('Enter');
   await heron.saved();
-  const { reduction } = (await heron.stored()).document.mechanisms[1]! as { reduction?: { stages: unknown[] } };
-  expect(reduction!.stages[1]).toMatchObject({ pitch: { as: '15.875 mm' } });
+  expect((await heron.stored()).document.mechanisms[1]!.choices[0]!.output).toMatchObject({ radius: { as: '24 mm' } });
 });
 
 test('bad input is refused at the field with an example, and nothing is lost', async ({ heron, page }) => {
