@@ -129,7 +129,7 @@ describe('what flows', () => {
   });
 
   it('has no supply current for more than the pack can give', () => {
-    expect(operatingAt(path, 9000, 2)).not.toHaveProperty('supplyCurrent');
+    expect(operatingAt(path, 9000, 2).supplyCurrent).toBeUndefined();
   });
 });
 

@@ -149,7 +149,7 @@ function readLine(
     line,
     name: sound.name,
     does,
-    ...(there ? { id } : {}),
+    id: there ? id : undefined,
     differences: there ? [...differences, ...marks] : [],
     problems: [],
     part: sound,

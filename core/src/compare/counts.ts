@@ -30,7 +30,7 @@ export function motorCounts(plan: Plan, mechanismId: string, dead: boolean, shar
       id: `count-${count}`,
       label,
       changes,
-      ...(alive === 0 ? { note: 'nothing moves any more' } : {}),
+      note: alive === 0 ? 'nothing moves any more' : undefined,
     };
   });
 }

@@ -107,7 +107,7 @@ export function stepMachines(
         : []),
       { at: [...design.choiceAt, 'drive'], to: rest },
       { at: [...design.choiceAt, 'stages'], to: [...pulleys, ...screws] },
-      { at: [...design.choiceAt, 'tuning'], ...(total === 1 ? {} : { to: 's1' }) },
+      { at: [...design.choiceAt, 'tuning'], to: total === 1 ? undefined : 's1' },
     ];
   };
   if (stepper)
@@ -160,10 +160,10 @@ function rowOf(
     ...(worst ? { margin: marginOf(worst), marginSpeed: worst.motorSpeed } : {}),
     beyond: path.step.motor.loop === 'open' ? 'loses steps, silently' : 'alarms',
     pulse: pulseAtOutput(path),
-    ...(Number.isFinite(lag) ? { lag } : {}),
+    lag: Number.isFinite(lag) ? lag : undefined,
     pulseRate: rateOf(path),
     pulsesThere: mostRate(path).rate,
-    ...(mass === undefined ? {} : { mass: path.motors * mass }),
-    ...(price === undefined ? {} : { price: path.motors * price + pulleys }),
+    mass: mass === undefined ? undefined : path.motors * mass,
+    price: price === undefined ? undefined : path.motors * price + pulleys,
   };
 }

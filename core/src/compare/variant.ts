@@ -95,7 +95,7 @@ function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
     pull: forceOf(path, { ...situationOf(path, 'starting'), acceleration: 0 }, drivePoint(drive, 0).motorCurrent),
     braking: drive.motors * brake.shaftTorque * lever * path.train.efficiency,
     motorCurrent: flow.motorCurrent,
-    ...(flow.supplyCurrent === undefined ? {} : { supplyCurrent: drive.motors * flow.supplyCurrent }),
+    supplyCurrent: flow.supplyCurrent === undefined ? undefined : drive.motors * flow.supplyCurrent,
     motorHeat: drive.motors * flow.motorCurrent ** 2 * drive.motor.resistance,
     controllerHeat: drive.motors * flow.motorCurrent ** 2 * drive.controllerResistance,
     hottest: heat,

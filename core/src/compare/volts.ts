@@ -61,7 +61,7 @@ export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fas
         id: `series-${series}`,
         label: `${series} cells, ${digits(full)} V full`,
         changes,
-        ...(notes.length > 0 ? { note: notes.join('; ') } : {}),
+        note: notes.length > 0 ? notes.join('; ') : undefined,
       },
     ];
   });

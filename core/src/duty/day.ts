@@ -1,4 +1,4 @@
-import { BURNT, lumpsOver, type Lumps, type MotorThermal } from '../motor/heat.js';
+import { BURNT, lumpsOver, type MotorThermal } from '../motor/heat.js';
 import type { Run } from '../motion/run.js';
 import type { PathProtection, DcPath } from '../powerpath/path.js';
 import { holdingCurrent as breakerHolds } from '../protection/breaker.js';
@@ -27,7 +27,6 @@ export interface Day {
     readonly limitAt?: number;
     /** Winding at the end of each match. */
     readonly afterMatch: readonly number[];
-    readonly samples: readonly DaySample[];
   };
   readonly branch?: BreakerDay;
   readonly main?: BreakerDay;
@@ -52,43 +51,74 @@ export function dayOf(path: DcPath, run: Run): Day {
   return day;
 }
 
-/** Goes through every match, go by go, and every rest between two. */
-export function integrateDay(path: DcPath, cycle: Cycle): Day {
+/**
+ * Goes through every match, go by go, and every rest between two.
+ *
+ * @param note told the temperatures after each stretch; a day has thousands, and only a chart wants them
+ */
+export function integrateDay(path: DcPath, cycle: Cycle, note?: (sample: DaySample) => void): Day {
   const { match, motor, drive } = path;
   const goes = Math.max(1, Math.floor(match.length / cycle.seconds));
   const together = Math.max(1, goes / MOST_GOES);
-  const segments = cycle.segments.map((segment) => ({ ...segment, seconds: segment.seconds * together }));
   const heat = Number.isNaN(motor.thermal.windingCapacity)
     ? undefined
-    : new HeatDay(motor.thermal, drive.motor.resistance);
+    : new HeatDay(motor.thermal, drive.motor.resistance, note);
   const motors = drive.motors;
   const branch = breakerDay(path.branch, path.branch.together ? motors : 1, 0);
   const main = breakerDay(path.main, motors, path.pack.others);
   const rounds = Math.max(1, Math.round(match.rounds));
-  const rest = idleFor(match.rest);
   let charge = 0;
-  const pass = (segment: Segment, counts: boolean): void => {
-    if (segment.seconds <= 0) return;
-    heat?.pass(segment);
-    branch?.pass(segment);
-    main?.pass(segment);
-    if (counts) charge += chargeTaken(path, segment);
+  /** The same few segments come again all day: what each does is worked out once. */
+  const stretches = (segments: readonly Segment[], times: number): readonly Stretch[] =>
+    segments
+      .map((segment) => (times === 1 ? segment : { ...segment, seconds: segment.seconds * times }))
+      .filter(({ seconds }) => seconds > 0)
+      .map((segment) => ({
+        heat: heat?.over(segment),
+        branch: branch?.over(segment),
+        main: main?.over(segment),
+        charge: chargeTaken(path, segment),
+      }));
+  const pass = (stretch: Stretch, counts: boolean): void => {
+    if (heat) heat.pass(stretch.heat!);
+    if (branch) branch.pass(stretch.branch!);
+    if (main) main.pass(stretch.main!);
+    if (counts) charge += stretch.charge;
   };
+  const prelude = stretches(cycle.prelude, 1);
+  const goesOn = stretches(cycle.segments, together);
+  const rest = stretches([idleFor(match.rest)], 1);
+  const times = Math.round(goes / together);
   for (let round = 0; round < rounds; round++) {
     const first = round === 0;
-    cycle.prelude.forEach((segment) => pass(segment, first));
-    for (let go = 0; go < Math.round(goes / together); go++) segments.forEach((segment) => pass(segment, first));
+    for (const stretch of prelude) pass(stretch, first);
+    for (let go = 0; go < times; go++) for (const stretch of goesOn) pass(stretch, first);
     heat?.endMatch();
-    if (round < rounds - 1) pass(rest, false);
+    if (round < rounds - 1) for (const stretch of rest) pass(stretch, false);
   }
   return {
     cycle,
     goes,
-    ...(heat ? { heat: heat.result() } : {}),
-    ...(branch ? { branch: branch.result() } : {}),
-    ...(main ? { main: main.result() } : {}),
+    heat: heat?.result(),
+    branch: branch?.result(),
+    main: main?.result(),
     charge,
   };
+}
+
+/** Temperatures through the day, for a chart. */
+export function daySamples(path: DcPath, run: Run): readonly DaySample[] {
+  const samples: DaySample[] = [];
+  integrateDay(path, cycleOf(path, run), (sample) => samples.push(sample));
+  return samples;
+}
+
+/** What one segment does to winding, breakers and charge. */
+interface Stretch {
+  readonly heat?: HeatStretch;
+  readonly branch?: BreakerStretch;
+  readonly main?: BreakerStretch;
+  readonly charge: number;
 }
 
 const idleFor = (seconds: number): Segment => ({ seconds, motorSquared: 0, friction: 0, supply: 0, supplySquared: 0 });
@@ -102,50 +132,50 @@ function chargeTaken(path: DcPath, segment: Segment): number {
   return amperes * rate ** (capacityExponent - 1) * segment.seconds;
 }
 
+interface HeatStretch {
+  readonly looks: number;
+  readonly step: number;
+  readonly after: ReturnType<typeof lumpsOver>;
+}
+
 class HeatDay {
-  private now: Lumps;
+  private readonly now: { winding: number; shell: number };
   private time = 0;
   private peak: number;
   private limitAt: number | undefined;
   private readonly afterMatch: number[] = [];
-  private readonly samples: DaySample[] = [];
-  private readonly known = new Map<Segment, { looks: number; step: number; after: ReturnType<typeof lumpsOver> }>();
 
   constructor(
     private readonly thermal: MotorThermal,
     private readonly resistance: number,
+    private readonly note?: (sample: DaySample) => void,
   ) {
     this.now = { winding: thermal.ambient, shell: thermal.ambient };
     this.peak = thermal.ambient;
-    this.note();
+    this.tell();
   }
 
-  pass(segment: Segment): void {
-    const { looks, step, after } = this.over(segment);
-    for (let i = 0; i < looks; i++) {
-      const { winding, shell } = after(this.now);
-      this.now = { winding: Math.min(BURNT, winding), shell: Math.min(BURNT, shell) };
-      this.time += step;
-      this.peak = Math.max(this.peak, this.now.winding);
-      if (this.now.winding >= this.thermal.windingLimit) this.limitAt ??= this.time;
-    }
-    this.note();
-  }
-
-  /** The same few segments come again all day: each is worked out once. */
-  private over(segment: Segment) {
-    const known = this.known.get(segment);
-    if (known) return known;
-    const { seconds, motorSquared: squared, friction } = segment;
+  over({ seconds, motorSquared: squared, friction }: Segment): HeatStretch {
     const looks = squared > 0 ? Math.min(MOST_LOOKS, Math.ceil(seconds / LOOK_EVERY)) : 1;
     const step = seconds / looks;
-    const one = { looks, step, after: lumpsOver(this.resistance, this.thermal, { squared, friction }, step) };
-    this.known.set(segment, one);
-    return one;
+    return { looks, step, after: lumpsOver(this.resistance, this.thermal, { squared, friction }, step) };
   }
 
-  private note(): void {
-    this.samples.push({ time: this.time, winding: this.now.winding, shell: this.now.shell });
+  pass({ looks, step, after }: HeatStretch): void {
+    const { now } = this;
+    for (let i = 0; i < looks; i++) {
+      after(now, now);
+      if (now.winding > BURNT) now.winding = BURNT;
+      if (now.shell > BURNT) now.shell = BURNT;
+      this.time += step;
+      if (now.winding > this.peak) this.peak = now.winding;
+      if (now.winding >= this.thermal.windingLimit) this.limitAt ??= this.time;
+    }
+    this.tell();
+  }
+
+  private tell(): void {
+    this.note?.({ time: this.time, winding: this.now.winding, shell: this.now.shell });
   }
 
   endMatch(): void {
@@ -153,8 +183,8 @@ class HeatDay {
   }
 
   result(): NonNullable<Day['heat']> {
-    const { peak, limitAt, afterMatch, samples } = this;
-    return { peak, limitAt, afterMatch, samples };
+    const { peak, limitAt, afterMatch } = this;
+    return { peak, limitAt, afterMatch };
   }
 }
 
@@ -164,13 +194,19 @@ function breakerDay(protection: PathProtection | undefined, share: number, other
   return new BreakerHeat(breakerHolds(breaker), breaker.timeConstant, share, others);
 }
 
+/** Where the breaker's heat would settle, and how much of the way to there is left at the end. */
+interface BreakerStretch {
+  readonly seconds: number;
+  readonly settles: number;
+  readonly left: number;
+}
+
 /** dθ/dt = ((I/(h·Ir))² − θ)/τ, exactly along each segment. */
 class BreakerHeat {
   private heat = 0;
   private time = 0;
   private peak = 0;
   private tripsAt: number | undefined;
-  private readonly known = new Map<Segment, { settles: number; left: number }>();
 
   constructor(
     private readonly holds: number,
@@ -179,25 +215,18 @@ class BreakerHeat {
     private readonly others: number,
   ) {}
 
-  pass(segment: Segment): void {
-    const { seconds } = segment;
-    const { settles, left } = this.over(segment);
-    const before = this.heat;
-    this.heat = settles + (before - settles) * left;
-    this.peak = Math.max(this.peak, this.heat);
-    if (this.heat >= 1) this.tripsAt ??= this.time + this.timeConstant * Math.log((settles - before) / (settles - 1));
-    this.time += seconds;
-  }
-
-  private over(segment: Segment) {
-    const known = this.known.get(segment);
-    if (known) return known;
-    const { seconds, supply, supplySquared } = segment;
+  over({ seconds, supply, supplySquared }: Segment): BreakerStretch {
     // What others draw adds to the mean, and to the mean square both ways.
     const squared = this.share ** 2 * supplySquared + 2 * this.share * supply * this.others + this.others ** 2;
-    const one = { settles: squared / this.holds ** 2, left: Math.exp(-seconds / this.timeConstant) };
-    this.known.set(segment, one);
-    return one;
+    return { seconds, settles: squared / this.holds ** 2, left: Math.exp(-seconds / this.timeConstant) };
+  }
+
+  pass({ seconds, settles, left }: BreakerStretch): void {
+    const before = this.heat;
+    this.heat = settles + (before - settles) * left;
+    if (this.heat > this.peak) this.peak = this.heat;
+    if (this.heat >= 1) this.tripsAt ??= this.time + this.timeConstant * Math.log((settles - before) / (settles - 1));
+    this.time += seconds;
   }
 
   result(): BreakerDay {

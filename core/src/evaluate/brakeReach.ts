@@ -42,7 +42,7 @@ export function brakeReachOf(path: DcPath, count = 80): BrakeReach | undefined {
   const from = Math.min(asked.speed, fastest);
   return {
     points,
-    ...(open?.some((point, i) => point.force > points[i]!.force * GAIN) ? { open } : {}),
+    open: open?.some((point, i) => point.force > points[i]!.force * GAIN) ? open : undefined,
     from,
     stop: brakeToStop(system, from),
     coast: coastToStop(system, from, control.dragOffset),

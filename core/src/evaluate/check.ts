@@ -38,19 +38,21 @@ export function checkOf<P extends PowerPath>(rule: CheckRule<P>, path: P, run: R
     };
   }
   const { outcome, asked, there, sentence, hint } = rule.answer(path, run);
-  const stage = rule.stage?.(path);
-  const common = {
+  const yesOrNo = 'holds' in outcome;
+  const multiple = yesOrNo ? undefined : outcome.multiple;
+  const wants = yesOrNo ? undefined : outcome.wants;
+  return {
     id,
     name,
     link,
+    verdict: yesOrNo ? (outcome.holds ? 'enough' : 'gives way') : verdictOf(outcome.multiple, wants ?? 1),
+    multiple,
+    wants,
     asked,
     there,
     sentence,
-    lacks,
     hint,
-    stage,
+    stage: rule.stage?.(path),
+    lacks,
   };
-  if ('holds' in outcome) return { ...common, verdict: outcome.holds ? 'enough' : 'gives way' };
-  const { multiple, wants } = outcome;
-  return { ...common, multiple, wants, verdict: verdictOf(multiple, wants ?? 1) };
 }

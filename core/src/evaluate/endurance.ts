@@ -1,5 +1,5 @@
 import { drivePoint } from '../controller/drivePoint.js';
-import { dayOf, type Day } from '../duty/day.js';
+import { dayOf, daySamples, type Day, type DaySample } from '../duty/day.js';
 import { holdCurrentOf } from '../duty/cycle.js';
 import { RUN_NEEDS } from '../motion/needs.js';
 import { timeToLimit } from '../motor/heat.js';
@@ -13,6 +13,8 @@ export interface Endurance {
   /** Holding the load at rest; absent where it need not. */
   readonly holding?: number | null;
   readonly day: Day;
+  /** Temperatures through the day. */
+  readonly samples: readonly DaySample[];
 }
 
 /** A brushless motor at rest heats one phase twice as much as the mean. */
@@ -27,7 +29,8 @@ export function enduranceOf(path: DcPath, run: Run | undefined): Endurance | und
   const holding = holdCurrentOf(path);
   return {
     stalled: seconds(drivePoint(drive, 0).motorCurrent),
-    ...(holding > 0 ? { holding: seconds(holding) } : {}),
+    holding: holding > 0 ? seconds(holding) : undefined,
     day: dayOf(path, run),
+    samples: daySamples(path, run),
   };
 }

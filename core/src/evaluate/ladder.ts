@@ -13,9 +13,8 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   if (lacks.length > 0) return { situation: id, rungs: [], verdict: 'not known', lacks };
   const situation = situationOf(path, id);
   const { demand, speed } = situation;
-  const base = { situation: id, demand, speed };
   const idle = idleBecause(path, id, demand);
-  if (idle) return { ...base, rungs: [], idle, verdict: 'enough', lacks: [] };
+  if (idle) return { situation: id, demand, speed, rungs: [], idle, verdict: 'enough', lacks: [] };
 
   const machine = machineOf(path);
   const found: Rung[] = [];
@@ -28,12 +27,14 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   for (const rung of rungs)
     if (!rung.outOfReach && rung.verdict !== 'not known') verdict = worseOf(verdict, rung.verdict);
   return {
-    ...base,
+    situation: id,
+    demand,
+    speed,
     rungs,
     first,
     verdict,
     lacks: motorUnknown?.lacks ?? [],
-    ...(machine.ceiling ? { ceiling: machine.ceiling.says } : {}),
+    ceiling: machine.ceiling?.says,
   };
 }
 
@@ -49,7 +50,7 @@ export function rungOf(path: AnyPath, limit: Limit<AnyPath>, situation: Situatio
   const known = lacks.length === 0;
   const capacity = known ? Math.max(0, limit.capacity(path, situation)) : undefined;
   const multiple = capacity === undefined ? undefined : capacity / situation.demand;
-  const rung: Rung = {
+  return {
     id: limit.id,
     name,
     subject,
@@ -60,9 +61,9 @@ export function rungOf(path: AnyPath, limit: Limit<AnyPath>, situation: Situatio
     multiple,
     verdict: multiple === undefined ? 'not known' : verdictOf(multiple, wants, limit.floor?.(path)),
     outOfReach: false,
+    stage: stage?.id,
     lacks,
   };
-  return stage ? { ...rung, stage: stage.id } : rung;
 }
 
 /** Why the motor has nothing to do in a situation; `undefined` where it has. */

@@ -5,7 +5,7 @@ import type { Ladder } from './rung.js';
 import type { LimitId } from '../limits/limit.js';
 import { machineOf } from '../machine/table.js';
 import { SITUATIONS, type SituationId } from '../limits/situation.js';
-import { compareVerdicts, worseOf, worstVerdict, type Verdict } from './verdict.js';
+import { compareVerdicts, worseOf, type Verdict } from './verdict.js';
 import type { Run } from '../motion/run.js';
 import type { JobKind } from '../plan/job.js';
 import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
@@ -117,26 +117,25 @@ export function evaluateMechanism(plan: Plan, mechanism: Mechanism): MechanismRe
 
 type Candidate = Omit<Headline, 'notKnown'>;
 
-/** The worst over some jobs of one mechanism, and what makes it so. */
+/** The worst over some jobs of one mechanism, and what makes it so: of what is equally bad the least multiple. */
 export function headlineOf(jobs: readonly Judgement[]): Headline {
-  const candidates = jobs.flatMap((job) => [
-    ...SITUATIONS.map((id) => fromLadder(job, id)),
-    ...job.checks.filter((check) => check.verdict !== 'not known').map((check) => fromCheck(job, check)),
-  ]);
-  const worst = worstVerdict(candidates.map((candidate) => candidate.verdict));
-  const leading = candidates.filter((candidate) => candidate.verdict === worst);
-  const first = leading.reduce(
-    (least, candidate) => ((candidate.multiple ?? Infinity) < (least.multiple ?? Infinity) ? candidate : least),
-    leading[0]!,
-  );
-  const lacking = new Set(
-    jobs.flatMap((job) =>
-      [...SITUATIONS.flatMap((id) => job.ladders[id].rungs), ...job.checks]
-        .filter((item) => item.verdict === 'not known')
-        .map((item) => item.id),
-    ),
-  );
-  return { ...first, notKnown: lacking.size };
+  let verdict: Verdict = 'enough';
+  const lacking = new Set<string>();
+  for (const job of jobs) {
+    verdict = worseOf(verdict, job.verdict);
+    for (const id of SITUATIONS)
+      for (const rung of job.ladders[id].rungs) if (rung.verdict === 'not known') lacking.add(rung.id);
+    for (const check of job.checks) if (check.verdict === 'not known') lacking.add(check.id);
+  }
+  let first: Candidate | undefined;
+  const consider = (candidate: Candidate): void => {
+    if (!first || (candidate.multiple ?? Infinity) < (first.multiple ?? Infinity)) first = candidate;
+  };
+  for (const job of jobs) {
+    for (const id of SITUATIONS) if (job.ladders[id].verdict === verdict) consider(fromLadder(job, id));
+    for (const check of job.checks) if (check.verdict === verdict && verdict !== 'not known') consider(fromCheck(job, check));
+  }
+  return { ...first!, notKnown: lacking.size };
 }
 
 function fromLadder(job: Judgement, situation: SituationId): Candidate {
@@ -146,19 +145,15 @@ function fromLadder(job: Judgement, situation: SituationId): Candidate {
     ladder.rungs.find(
       (candidate) => !candidate.outOfReach && candidate.verdict === ladder.verdict && candidate.multiple !== undefined,
     ) ?? ladder.first;
-  const common = { verdict: ladder.verdict, jobId: job.jobId, situation };
-  if (ladder.verdict === 'not known') return { ...common, name: ladder.lacks[0]?.label ?? 'a figure' };
-  if (!rung) return { ...common, name: ladder.idle ?? 'nothing asked' };
-  return {
-    ...common,
-    rung: rung.id,
-    name: rung.name,
-    multiple: rung.multiple,
-  };
+  const { verdict } = ladder;
+  const { jobId } = job;
+  if (verdict === 'not known') return { verdict, jobId, situation, name: ladder.lacks[0]?.label ?? 'a figure' };
+  if (!rung) return { verdict, jobId, situation, name: ladder.idle ?? 'nothing asked' };
+  return { verdict, jobId, situation, rung: rung.id, name: rung.name, multiple: rung.multiple };
 }
 
 function fromCheck(job: Judgement, check: Check): Candidate {
   // A check that is well is no multiple of force: it never leads among the ones that hold.
-  const multiple = check.verdict === 'gives way' && check.multiple !== undefined ? { multiple: check.multiple } : {};
-  return { verdict: check.verdict, jobId: job.jobId, check: check.id, name: check.name, ...multiple };
+  const multiple = check.verdict === 'gives way' ? check.multiple : undefined;
+  return { verdict: check.verdict, jobId: job.jobId, check: check.id, name: check.name, multiple };
 }

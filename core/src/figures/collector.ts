@@ -1,7 +1,7 @@
 import type { Quantity } from '../plan/quantity.js';
 import type { Figure, Lack, Need } from './figure.js';
 import type { Place } from '../plan/place.js';
-import type { Memory, ReadFrom } from './memory.js';
+import type { Memory, ReadFrom, Remembered } from './memory.js';
 import { figureMeta, type FigureName } from './table.js';
 
 /** A value that a rule worked out from other figures, and why. `undefined` where the rule lacks one itself. */
@@ -19,6 +19,7 @@ export interface Estimate {
 export class FigureCollector {
   private readonly byKey: Record<string, Figure> = {};
   private readonly inOrder: Figure[] = [];
+  private readonly names: FigureName[] = [];
 
   /** `adjust` moves a value after it was found: a build that is not quite the drawing's. */
   constructor(private readonly adjust?: (name: FigureName, value: number) => number) {}
@@ -35,20 +36,32 @@ export class FigureCollector {
 
   /** Reads something, or remembers what the same gave before: its value and its figures. */
   once<T>(memory: Memory, from: ReadFrom, read: () => T): T {
-    // Figures that are moved a little are not the plan's.
-    if (this.adjust) return read();
     const before = memory.find(from);
-    if (before) {
-      for (const figure of before.figures) {
-        this.byKey[figure.key] = figure;
-        this.inOrder.push(figure);
-      }
+    if (before && !this.moves(before)) {
+      before.figures.forEach((figure, i) => this.put(figure, before.names[i]!));
       return before.value as T;
     }
     const already = this.inOrder.length;
     const value = read();
-    memory.keep(from, this.inOrder.slice(already), value);
+    // Figures that are moved a little are not the plan's.
+    if (!this.adjust)
+      memory.keep({ from, figures: this.inOrder.slice(already), names: this.names.slice(already), value });
     return value;
+  }
+
+  /** Whether any of the figures is another one in this build. */
+  private moves({ figures, names }: Remembered): boolean {
+    const { adjust } = this;
+    return (
+      adjust !== undefined &&
+      figures.some(({ value }, i) => value !== undefined && adjust(names[i]!, value) !== value)
+    );
+  }
+
+  private put(figure: Figure, name: FigureName): void {
+    this.byKey[figure.key] = figure;
+    this.inOrder.push(figure);
+    this.names.push(name);
   }
 
   private adjusted(name: FigureName, value: number | undefined): number | undefined {
@@ -92,8 +105,7 @@ export class FigureCollector {
     };
     if (as !== undefined) figure.as = as;
     if (from !== undefined) figure.from = from;
-    this.byKey[key] = figure;
-    this.inOrder.push(figure);
+    this.put(figure, name);
     return value;
   }
 

@@ -1,11 +1,14 @@
 import type { Figure } from './figure.js';
+import type { FigureName } from './table.js';
 
 /** What something was read from: the object itself first, then whatever else the reading depends on. */
 export type ReadFrom = readonly [object, ...unknown[]];
 
-interface Remembered {
+export interface Remembered {
   readonly from: ReadFrom;
   readonly figures: readonly Figure[];
+  /** What each of them is, in the same order. */
+  readonly names: readonly FigureName[];
   readonly value: unknown;
 }
 
@@ -23,9 +26,9 @@ export class Memory {
     return this.known.get(from[0])?.find((one) => same(one.from, from));
   }
 
-  keep(from: ReadFrom, figures: readonly Figure[], value: unknown): void {
-    const before = this.known.get(from[0]) ?? [];
-    this.known.set(from[0], [{ from, figures, value }, ...before].slice(0, MOST));
+  keep(remembered: Remembered): void {
+    const [of] = remembered.from;
+    this.known.set(of, [remembered, ...(this.known.get(of) ?? [])].slice(0, MOST));
   }
 }
 

@@ -32,14 +32,13 @@ export function readAsked(
   const speed = read('speed', 'turnSpeed');
   const acceleration = read('acceleration', 'turnAcceleration');
   const creep = read('creep', 'turnCreep');
-  return {
-    ...timing,
+  return Object.assign(timing, {
     travel,
     perCoordinate,
     speed: speed === undefined ? travel / timing.time : speed / perCoordinate,
     acceleration: acceleration === undefined ? (2 * travel) / timing.time ** 2 : acceleration / perCoordinate,
-    ...(speed === undefined ? {} : { typedSpeed: speed / perCoordinate }),
-    ...(acceleration === undefined ? {} : { typedAcceleration: acceleration / perCoordinate }),
-    ...(creep === undefined ? {} : { creep: creep / perCoordinate }),
-  };
+    typedSpeed: speed === undefined ? undefined : speed / perCoordinate,
+    typedAcceleration: acceleration === undefined ? undefined : acceleration / perCoordinate,
+    creep: creep === undefined ? undefined : creep / perCoordinate,
+  });
 }

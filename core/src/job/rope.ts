@@ -26,6 +26,7 @@ function readRope(job: RaiseJob | HaulJob, output: DrumOutput, at: Places, colle
   const rope = collect.take('output.ropeDiameter', output.ropeDiameter, [...at.output, 'ropeDiameter']);
   const width = collect.take('output.drumWidth', output.drumWidth, [...at.output, 'drumWidth']);
   const figures = {
+    counterforce: 0,
     mass,
     loadPerRope,
     slope: collect.take('job.slope', job.slope, [...at.job, 'slope'], {
@@ -46,7 +47,7 @@ function readRope(job: RaiseJob | HaulJob, output: DrumOutput, at: Places, colle
       radius: spoolRadius(drum, rope, width, travel),
       outputEfficiency: collect.take('output.efficiency', output.efficiency, [...at.output, 'efficiency']),
       asked: readAsked(job, travel, at.job, collect, { perCoordinate: loadPerRope }),
-      ...(strength === undefined ? {} : { rope: { strength, knotted: output.knotted ?? false } }),
+      rope: strength === undefined ? undefined : { strength, knotted: output.knotted ?? false },
     },
   };
 }
@@ -94,7 +95,7 @@ export const raise: JobKindSpec<RaiseJob, DrumOutput> = {
     const { figures, resolved } = readRope(job, output, at, collect);
     const counterforce = collect.take('job.counterforce', job.counterforce, [...at.job, 'counterforce']);
     const model = job.direction === 'down' ? lowering : lift;
-    return { ...resolved, load: model({ ...figures, counterforce }) };
+    return Object.assign(resolved, { load: model({ ...figures, counterforce }) });
   },
   detail: (path) =>
     say`${figureText(path, 'job.mass', 'mass')} ${goesDown(path) ? 'down' : 'up'} ${figureText(path, 'job.distance', 'length')}`,
@@ -112,7 +113,7 @@ export const haul: JobKindSpec<HaulJob, DrumOutput> = {
   ...common,
   read: (job, output, at, collect) => {
     const { figures, resolved } = readRope(job, output, at, collect);
-    return { ...resolved, load: lift({ ...figures, counterforce: 0 }) };
+    return Object.assign(resolved, { load: lift(figures) });
   },
   detail: (path) => say`haul ${figureText(path, 'job.mass', 'mass')} by ${figureText(path, 'job.distance', 'length')}`,
   terms,

@@ -76,8 +76,8 @@ export const swing: JobKindSpec<SwingJob, ArmOutput> = {
       length,
     });
     const asked = readAsked(job, Math.abs(to - from), at.job, collect, { turning: true });
-    const holdPlace = holdAngle === undefined ? {} : { holdPlace: (to >= from ? 1 : -1) * (holdAngle - from) };
-    return { radius: 1, load, lifted: true, asked: { ...asked, ...holdPlace } };
+    const holdPlace = holdAngle === undefined ? undefined : (to >= from ? 1 : -1) * (holdAngle - from);
+    return { radius: 1, load, lifted: true, asked: Object.assign(asked, { holdPlace }) };
   },
   heavy: 'output.armMass',
   outputTitle: 'Arm',

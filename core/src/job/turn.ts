@@ -23,7 +23,7 @@ export const turn: JobKindSpec<TurnJob, TurntableOutput> = {
         frictionTorque: collect.take('output.tableFriction', output.friction, [...at.output, 'friction']),
       }),
       asked: readAsked(job, travel, at.job, collect, { turning: true }),
-      ...(window === undefined ? {} : { settling: { window, counts, backlash } }),
+      settling: window === undefined ? undefined : { window, counts, backlash },
     };
   },
   heavy: 'output.tableInertia',

@@ -82,7 +82,7 @@ export const push: JobKindSpec<PushJob, WheelsOutput> = {
     return {
       radius,
       load: driveBase({ ...base, push: against }),
-      asked: { ...timing, speed, acceleration: 0, perCoordinate: 1, creep },
+      asked: Object.assign(timing, { speed, acceleration: 0, perCoordinate: 1, creep }),
     };
   },
   detail: (path) => say`push ${figureText(path, 'job.push', 'force')}`,

@@ -135,9 +135,9 @@ function judge(
     lever,
     label: setting.label,
     changes: setting.changes,
-    ...(was?.multiple === undefined ? {} : { before: was.multiple }),
-    ...(is?.multiple === undefined ? {} : { after: is.multiple }),
-    ...(is ? { firstAfter: is.name } : {}),
+    before: was?.multiple,
+    after: is?.multiple,
+    firstAfter: is?.name,
   };
 }
 

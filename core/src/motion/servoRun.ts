@@ -115,6 +115,6 @@ function onOutput(path: ServoPath, run: Run): Run {
     endSpeed: run.endSpeed * linked!.ratioAt(place),
     topSpeed: Math.max(0, ...samples.map(({ speed }) => speed)),
     samples,
-    ...(run.brakesAt === undefined ? {} : { brakesAt: qOf(run.brakesAt) }),
+    brakesAt: run.brakesAt === undefined ? undefined : qOf(run.brakesAt),
   };
 }

@@ -94,7 +94,7 @@ export function stepRun(path: StepPath): Run {
     samples,
     follows: {
       multiple: marginOf(worst),
-      ...(lost ? { behindAt: { time: lost.time, place: lost.place } } : {}),
+      behindAt: lost ? { time: lost.time, place: lost.place } : undefined,
     },
   };
 }

@@ -35,11 +35,12 @@ export function systemOf(path: DcPath): MotionSystem {
     radius,
     load,
     until: untilOf(asked),
-    ...(path.control.rampTime > 0 ? { rampTime: path.control.rampTime } : {}),
-    ...(Number.isNaN(motor.thermal.windingCapacity) ? {} : { thermal: motor.thermal }),
-    ...(branch.breaker && !path.lacks['branch breaker']
-      ? { breaker: breakerState(branch.breaker, branch.together ? drive.motors : 1) }
-      : {}),
+    rampTime: path.control.rampTime > 0 ? path.control.rampTime : undefined,
+    thermal: Number.isNaN(motor.thermal.windingCapacity) ? undefined : motor.thermal,
+    breaker:
+      branch.breaker && !path.lacks['branch breaker']
+        ? breakerState(branch.breaker, branch.together ? drive.motors : 1)
+        : undefined,
   };
 }
 

@@ -75,15 +75,15 @@ export const lumpsFrom = (
   thermal: MotorThermal,
   heating: Heating,
   time: number,
-): Lumps => lumpsOver(resistance20, thermal, heating, time)(start);
+): Lumps => lumpsOver(resistance20, thermal, heating, time)(start, { winding: 0, shell: 0 });
 
-/** The same for many starts: what the heating and the time make of them is worked out once. */
+/** The same for many starts, written into `end`: what the heating and the time make of them is worked out once. */
 export function lumpsOver(
   resistance20: number,
   thermal: MotorThermal,
   { squared, friction }: Heating,
   time: number,
-): (start: Lumps) => Lumps {
+): (start: Lumps, end: { winding: number; shell: number }) => Lumps {
   const { windingCapacity: cw, caseCapacity: cc, windingToCase: rwc, caseToAir: rca, ambient } = thermal;
   const copper = squared * resistance20;
   const a11 = (copper * COPPER_ALPHA - 1 / rwc) / cw;
@@ -105,17 +105,16 @@ export function lumpsOver(
   const outW = (a11 - l1) * b1 + a12 * b2;
   const outS = a21 * b1 + (a22 - l1) * b2;
   const span = l1 - l2;
-  return (start) => {
+  return (start, end) => {
     const w = start.winding - ambient;
     const s = start.shell - ambient;
     const fromW = (a11 - l2) * w + a12 * s;
     const fromS = a21 * w + (a22 - l2) * s;
     const toW = (a11 - l1) * w + a12 * s;
     const toS = a21 * w + (a22 - l1) * s;
-    return {
-      winding: ambient + (e1 * fromW - e2 * toW + g1 * inW - g2 * outW) / span,
-      shell: ambient + (e1 * fromS - e2 * toS + g1 * inS - g2 * outS) / span,
-    };
+    end.winding = ambient + (e1 * fromW - e2 * toW + g1 * inW - g2 * outW) / span;
+    end.shell = ambient + (e1 * fromS - e2 * toS + g1 * inS - g2 * outS) / span;
+    return end;
   };
 }
 

@@ -44,9 +44,9 @@ function dcOperating(path: DcPath, force: number, speed: number): Operating {
     motorSpeed: omega,
     motorCurrent,
     shafts: shaftsOf(path, motorTorque * motors, omega),
-    ...(supplyCurrent === undefined
-      ? {}
-      : { supplyCurrent, packVoltage: drive.restVoltage - path.pack.resistance * motors * supplyCurrent }),
+    supplyCurrent,
+    packVoltage:
+      supplyCurrent === undefined ? undefined : drive.restVoltage - path.pack.resistance * motors * supplyCurrent,
   };
 }
 
@@ -68,9 +68,8 @@ function stepOperating(path: StepPath, force: number, speed: number): Operating 
     motorSpeed: omega,
     motorCurrent: step.kind === 'stepper' ? step.setCurrent : (supplyCurrent ?? NaN),
     shafts: shaftsOf(path, motorTorque * motors, omega),
-    ...(supplyCurrent === undefined
-      ? {}
-      : { supplyCurrent, packVoltage: restVoltage - path.pack.resistance * motors * supplyCurrent }),
+    supplyCurrent,
+    packVoltage: supplyCurrent === undefined ? undefined : restVoltage - path.pack.resistance * motors * supplyCurrent,
   };
 }
 

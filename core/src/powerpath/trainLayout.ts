@@ -11,12 +11,20 @@ const REACH = { teeth: 1, chain: 0.45, belt: 0.3 } as const;
 function roomOf(parts: StageParts): StageRoom {
   const { id, plane, direction, centre, driverRadius, drivenRadius } = parts;
   const shaftRadius = parts.shaft ? parts.shaft.size / 2 : TYPICAL_SHAFT_RADIUS;
-  const base = { id, plane, direction, centre, driverRadius, drivenRadius, shaftRadius };
-  if (!('driver' in parts)) return { ...base, addendum: 0, caseRadius: parts.across / 2 };
-  const addendum = REACH[parts.kind] * parts.pitch;
-  return parts.kind === 'teeth' && parts.idler !== undefined
-    ? { ...base, addendum, idlerRadius: (parts.idler * parts.pitch) / 2 }
-    : { ...base, addendum };
+  const toothed = 'driver' in parts;
+  return {
+    id,
+    plane,
+    direction,
+    centre,
+    driverRadius,
+    drivenRadius,
+    shaftRadius,
+    addendum: toothed ? REACH[parts.kind] * parts.pitch : 0,
+    caseRadius: toothed ? undefined : parts.across / 2,
+    idlerRadius:
+      parts.kind === 'teeth' && parts.idler !== undefined ? (parts.idler * parts.pitch) / 2 : undefined,
+  };
 }
 
 /** Whether every stage has the sizes that say where its shafts and wheels stand. */
@@ -33,12 +41,15 @@ export function trainLayout(path: PowerPath): Layout | undefined {
   return layOut(rooms, (path.fitting?.shaft ?? 2 * MOTOR_SHAFT_RADIUS) / 2);
 }
 
-const known = new WeakMap<PowerPath, readonly Gap[]>();
+const known = new WeakMap<PowerPath['stageParts'], { readonly shaft?: number; readonly gaps: readonly Gap[] }>();
 
 /** Neighbours and the gaps between them, the nearest first. Empty while a size is missing. */
 export function trainGaps(path: PowerPath): readonly Gap[] {
-  let gaps = known.get(path);
-  if (!gaps) known.set(path, (gaps = neighboursOf(path, trainLayout(path))));
+  const shaft = path.fitting?.shaft;
+  const before = known.get(path.stageParts);
+  if (before && Object.is(before.shaft, shaft)) return before.gaps;
+  const gaps = neighboursOf(path, trainLayout(path));
+  known.set(path.stageParts, { shaft, gaps });
   return gaps;
 }
 

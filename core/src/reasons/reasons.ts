@@ -62,8 +62,8 @@ export function writeReason(
     chosen: chosen.words.slice(0, 300),
     over: over.words.slice(0, 300),
     claims: holds ? [...kept, { want: 'margin', then: margin, bound: 1 }] : kept,
-    ...(gaveUp ? { gaveUp: gaveUp.slice(0, 300) } : {}),
-    ...(why?.trim() ? { why: why.trim().slice(0, 500) } : {}),
+    gaveUp: gaveUp ? gaveUp.slice(0, 300) : undefined,
+    why: why?.trim() ? why.trim().slice(0, 500) : undefined,
   };
 }
 

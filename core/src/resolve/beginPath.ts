@@ -42,9 +42,11 @@ export function beginPath(plan: Plan, mechanism: Mechanism, jobId: string, adjus
 
 const STAGES = new Memory();
 const STAGE_PARTS = new Memory();
+/** What is worked out from all of them is remembered by this very list. */
+const ALL_PARTS = new Memory();
 const JOBS = new Memory();
 
-type LoadSide = Omit<
+export type LoadSide = Omit<
   PowerPath,
   'machine' | 'motors' | 'figures' | 'lacks' | 'pack' | 'restVoltage' | 'main' | 'branch'
 >;
@@ -55,9 +57,10 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
     collect.once(STAGES, [stage, ...choiceAt, i], () => resolveStage(stage, [...choiceAt, 'stages', i], collect)),
   );
   const at = { job: jobAt, output: [...choiceAt, 'output'] };
-  const { outputEfficiency = 1, ...resolved } = collect.once(JOBS, [job, choice.output, ...jobAt, ...choiceAt], () =>
+  const resolved = collect.once(JOBS, [job, choice.output, ...jobAt, ...choiceAt], () =>
     resolveJob(job, choice.output, at, collect),
   );
+  const { outputEfficiency = 1 } = resolved;
   const output = { ratio: 1, efficiency: outputEfficiency, backEfficiency: Math.max(0, 2 - 1 / outputEfficiency) };
   const { match = {} } = plan;
   return {
@@ -70,17 +73,35 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
       rounds: collect.take('match.rounds', match.rounds, ['match', 'rounds']),
     },
     stages: choice.stages,
-    stageParts: choice.stages.map((stage, i) =>
-      collect.once(STAGE_PARTS, [stage, ...choiceAt, i], () =>
-        resolveStageParts(stage, i, [...choiceAt, 'stages', i], collect),
+    stageParts: collect.once(ALL_PARTS, [choice.stages, ...choiceAt], () =>
+      choice.stages.map((stage, i) =>
+        collect.once(STAGE_PARTS, [stage, ...choiceAt, i], () =>
+          resolveStageParts(stage, i, [...choiceAt, 'stages', i], collect),
+        ),
       ),
     ),
     train: trainOf([...stages, output]),
     holder: ('holder' in choice.output ? choice.output.holder : undefined) ?? 'nothing',
-    ...resolved,
+    radius: resolved.radius,
+    load: resolved.load,
+    asked: resolved.asked,
     lifted: resolved.lifted ?? false,
+    rope: resolved.rope,
+    thrown: resolved.thrown,
+    buckling: resolved.buckling,
+    settling: resolved.settling,
+    jam: resolved.jam,
   };
 }
+
+/**
+ * A path: the load side, and what turns it. Put together by assigning, since this is done for every build and candidate
+ * and a spread that adds to what it spreads costs some thirty times as much.
+ */
+export const asPath = <P extends PowerPath, Own extends keyof LoadSide = never>(
+  side: LoadSide,
+  machine: Omit<P, Exclude<keyof LoadSide, Own>>,
+): P => Object.assign(side as LoadSide & P, machine);
 
 /** Bore and holes of the first stage, as the motor meets them. */
 export function resolveFirstStage({ choice }: Begun) {

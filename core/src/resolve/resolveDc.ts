@@ -5,7 +5,7 @@ import { LEAST_ERPM } from '../controller/leastSpeed.js';
 import type { ControllerPart, MotorPart, StartStyle } from '../plan/part.js';
 import type { DcDrive, Plan } from '../plan/plan.js';
 import type { DcPath } from '../powerpath/path.js';
-import { resolveFirstStage, resolveLoadSide, type Begun } from './beginPath.js';
+import { asPath, resolveFirstStage, resolveLoadSide, type Begun } from './beginPath.js';
 import { resolveMotor } from './resolveMotor.js';
 import { partOf, resolveSupply } from './resolveSupply.js';
 
@@ -31,12 +31,12 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
   const resistance = motor.constants.resistance;
   const control = resolveControl(drive, resistance, supply.restVoltage, controller, choiceAt, collect);
 
-  return {
-    ...loadSide,
+  return asPath<DcPath, 'fitting'>(loadSide, {
     machine: 'dc',
     motors,
     fitting: {
-      ...first,
+      bore: first.bore,
+      stageMount: first.stageMount,
       shaft: motor.shaftDiameter,
       mount: motorPart.mount,
       timed: motorPart.rotation === 'clockwise' || motorPart.rotation === 'anticlockwise',
@@ -63,8 +63,16 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
     branch: supply.branch,
     controller,
     control,
-    motor: { ...motor, type: motorPart.type, sensors: motorPart.sensors ?? motorPart.type === 'brushed' },
-  };
+    motor: {
+      type: motorPart.type,
+      sensors: motorPart.sensors ?? motorPart.type === 'brushed',
+      audit: motor.audit,
+      thermal: motor.thermal,
+      continuousCurrent: motor.continuousCurrent,
+      polePairs: motor.polePairs,
+      shaftDiameter: motor.shaftDiameter,
+    },
+  });
 }
 
 const CONTROLLERS = new Memory();

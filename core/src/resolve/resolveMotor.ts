@@ -84,7 +84,7 @@ function readConstants(
       resistance: collect.take('motor.resistance', data.resistance, [...dataAt, 'resistance']),
       freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...dataAt, 'freeCurrent']),
     };
-    const constants = { ...motorFromKv(form), freeCurrentPerSpeed };
+    const constants = Object.assign(motorFromKv(form), { freeCurrentPerSpeed });
     return { constants, audit: auditMotor(constants) };
   }
   if (data.form === 'turns') {
@@ -110,7 +110,7 @@ function readConstants(
             why: 'as long as the reference',
           });
     const lengths = length === undefined || ownLength === undefined ? 1 : ownLength / length;
-    const constants = { ...motorFromTurns({ ...form, lengthRatio: lengths }), freeCurrentPerSpeed };
+    const constants = Object.assign(motorFromTurns({ ...form, lengthRatio: lengths }), { freeCurrentPerSpeed });
     return { constants, audit: auditMotor(constants) };
   }
   const sheet = {
@@ -125,7 +125,7 @@ function readConstants(
     'statedResistance',
   ]);
   const kv = collect.takeOptional('motor.statedKv', data.statedKv, [...dataAt, 'statedKv']);
-  const constants = { ...motorFromSheet(sheet), freeCurrentPerSpeed };
+  const constants = Object.assign(motorFromSheet(sheet), { freeCurrentPerSpeed });
   const stated = { resistance, kv };
   return { constants, audit: auditMotor(constants, stated) };
 }

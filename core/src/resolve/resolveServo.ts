@@ -12,7 +12,7 @@ import { railBudget, type RailServo } from '../servo/rail.js';
 import { estimatedStallCurrent, loadedCurrent, ratingAt, type RatingPoint } from '../servo/ratings.js';
 import type { Linkage } from '../servo/throughTravel.js';
 import type { PathPack } from '../powerpath/path.js';
-import { beginPath, resolveLoadSide, type Begun } from './beginPath.js';
+import { asPath, beginPath, resolveLoadSide, type Begun } from './beginPath.js';
 import { partOf, resolveSupply } from './resolveSupply.js';
 import { torqueAtHorn, worstHornPlace, type HornSide, type PathRail, type ServoPath } from '../powerpath/servoPath.js';
 import type { Linked } from '../servo/linked.js';
@@ -44,8 +44,7 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
   const budget = railBudget(servos, railFigures);
   // A rail that is pulled down altogether moves nothing; a millivolt keeps its numbers finite.
   const voltage = Math.max(1e-3, budget.voltsMoving);
-  return {
-    ...loadSide,
+  return asPath<ServoPath>(loadSide, {
     machine: 'servo',
     motors,
     figures: collect.figures(),
@@ -54,20 +53,19 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
     main: supply.main,
     branch: supply.branch,
     restVoltage: supply.restVoltage,
-    servo: { ...figures, rating: ratingAt(figures.points, voltage), voltage },
-    rail: {
-      ...railFigures,
+    servo: Object.assign({}, figures, { rating: ratingAt(figures.points, voltage), voltage }),
+    rail: Object.assign(railFigures, {
       servos,
       budget,
       others: budget.moving - motors * railServoOf(plan, mechanism, drive, railFigures.voltage).moving,
-    },
+    }),
     linkage: linkage.linkage,
     linked,
     calibration: distinct ? calibrate(pairs) : undefined,
     pairs,
     chain,
     tipWindow,
-  };
+  });
 }
 
 type ServoFigures = Omit<ServoPath['servo'], 'rating' | 'voltage'>;
@@ -289,7 +287,7 @@ function worstTorqueOf(plan: Plan, mechanism: Mechanism, drive: ServoDrive): num
     const begun = beginPath(plan, mechanism, job.id);
     const side = resolveLoadSide(begun);
     const linkage = readLinkage(drive.linkage ?? { kind: 'direct' }, [], begun.collect);
-    const behind: HornSide = { ...side, linked: linkOf(linkage, side), motors: drive.servos };
+    const behind: HornSide = Object.assign(side, { linked: linkOf(linkage, side), motors: drive.servos });
     const force = (q: number) => side.load.force(q, side.asked.speed);
     const place = worstHornPlace(behind, force);
     return torqueAtHorn(behind, force(place), place);

@@ -40,15 +40,15 @@ export function resolveStageParts(stage: Stage, index: number, at: Place, collec
     const across = stage.kind === 'screw' ? 0 : take('stage.across', stage.across, ['across']);
     const ratedTorque =
       stage.kind === 'screw' ? undefined : optional('stage.ratedTorque', stage.ratedTorque, ['ratedTorque']);
-    return { ...base, kind: stage.kind, ratedTorque, across, centre: 0, driverRadius: 0, drivenRadius: 0 };
+    return Object.assign(base, { kind: stage.kind, ratedTorque, across, centre: 0, driverRadius: 0, drivenRadius: 0 });
   }
   switch (stage.kind) {
     case 'teeth':
-      return { ...base, ...resolveGears(stage, take) };
+      return Object.assign(base, resolveGears(stage, take));
     case 'chain':
-      return { ...base, ...resolveChain(stage, take) };
+      return Object.assign(base, resolveChain(stage, take));
     case 'belt':
-      return { ...base, ...resolveBelt(stage, take) };
+      return Object.assign(base, resolveBelt(stage, take));
   }
 }
 

@@ -1,4 +1,4 @@
-import type { FigureCollector } from '../figures/collector.js';
+import type { Estimate, FigureCollector } from '../figures/collector.js';
 import type { Place } from '../plan/place.js';
 import type { ScrewStage, Stage, StageKind, WormStage } from '../plan/stage.js';
 import { screwBackEfficiency, screwEfficiency } from '../reduction/screwEfficiency.js';
@@ -15,11 +15,11 @@ const TYPICAL_EFFICIENCY: Readonly<Record<Exclude<StageKind, 'worm' | 'screw'>, 
 };
 
 /** A wheel between the two is a second mesh, with losses of its own. */
-function typicalEfficiency(stage: Exclude<Stage, WormStage | ScrewStage>): { value: number; why: string } {
+function typicalEfficiency(stage: Exclude<Stage, WormStage | ScrewStage>): Estimate {
   const { value, why } = TYPICAL_EFFICIENCY[stage.kind];
   return stage.kind === 'teeth' && stage.idler !== undefined
-    ? { value: value * value, why: 'two spur meshes, by way of an idler' }
-    : { value, why };
+    ? { value: value * value, why: 'two spur meshes, by way of an idler', source: 'typical' }
+    : { value, why, source: 'typical' };
 }
 
 /** Reads one stage. Teeth are whole numbers in the document; ratios and losses are figures. */
@@ -50,7 +50,7 @@ export function resolveStage(stage: Stage, at: Place, collect: FigureCollector):
     'stage.efficiency',
     stage.efficiency,
     [...at, 'efficiency'],
-    { ...typicalEfficiency(stage), source: 'typical' },
+    typicalEfficiency(stage),
     key('efficiency'),
   );
   const ratio =

@@ -5,7 +5,7 @@ import { thermalFromMass } from '../motor/heat.js';
 import type { BoardPart, DriverPart, StepperPart, StepServoPart } from '../plan/part.js';
 import type { Plan, StepDrive } from '../plan/plan.js';
 import { commandedMotion } from '../stepper/commanded.js';
-import { resolveFirstStage, resolveLoadSide, type Begun } from './beginPath.js';
+import { asPath, resolveFirstStage, resolveLoadSide, type Begun } from './beginPath.js';
 import { partOf, resolveSupply } from './resolveSupply.js';
 import type { StepPath } from '../powerpath/stepPath.js';
 
@@ -47,15 +47,12 @@ export function resolveStep(begun: Begun, drive: StepDrive): StepPath {
     : collect.takeOptional('drive.leadPitch', drive.leadPitch, [...driveAt, 'leadPitch']);
   const first = resolveFirstStage(begun);
   const shaft = collect.takeOptional('motor.shaftDiameter', motorPart.shaftDiameter, [...motorAt, 'shaftDiameter']);
-  return {
-    ...loadSide,
+  return asPath<StepPath, 'asked' | 'fitting'>(loadSide, {
     // The pulses say how fast it goes: rungs and chart speak of the same motion.
-    asked: {
-      ...loadSide.asked,
-      speed: commanded.speed,
-      acceleration: commanded.acceleration,
-      pulses: ramp ? 'ramp' : 'at once',
-    },
+    asked: Object.assign(
+      { ...loadSide.asked, speed: commanded.speed, acceleration: commanded.acceleration },
+      { pulses: ramp ? ('ramp' as const) : ('at once' as const) },
+    ),
     machine: 'step',
     motors,
     figures: collect.figures(),
@@ -76,8 +73,15 @@ export function resolveStep(begun: Begun, drive: StepDrive): StepPath {
         : { perTurn: perTurn / loadSide.asked.perCoordinate, encoderLines: drive.leadEncoderLines ?? DEFAULT_LINES },
     restVoltage: supply.restVoltage,
     supplyResistance: supply.supplyResistance,
-    fitting: { ...first, shaft, mount: motorPart.mount, timed: false, against: false },
-  };
+    fitting: {
+      bore: first.bore,
+      stageMount: first.stageMount,
+      shaft,
+      mount: motorPart.mount,
+      timed: false,
+      against: false,
+    },
+  });
 }
 
 const DEFAULT_LINES = 600;

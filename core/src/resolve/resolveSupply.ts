@@ -50,7 +50,7 @@ function readSupply(plan: Plan, nodeId: string, motors: number, collect: FigureC
   const mainNode = find('main');
   const branchNode = find('branch');
   const main = mainNode && resolveProtection(plan, mainNode, 'main', collect);
-  const branch = branchNode
+  const branch: PathProtection = branchNode
     ? resolveProtection(plan, branchNode, 'branch', collect)
     : { gauge: NaN, wireResistance: 0 };
   const together = branchNode?.together ?? false;
@@ -58,7 +58,13 @@ function readSupply(plan: Plan, nodeId: string, motors: number, collect: FigureC
   return {
     pack,
     main,
-    branch: { ...branch, together },
+    branch: {
+      breaker: branch.breaker,
+      gauge: branch.gauge,
+      wireResistance: branch.wireResistance,
+      connectorRated: branch.connectorRated,
+      together,
+    },
     restVoltage: packRestVoltage(pack.figures, pack.charge) - shared * pack.others,
     supplyResistance: motors * shared + (together ? motors : 1) * branch.wireResistance,
   };
@@ -156,18 +162,16 @@ function resolveProtection(
     ...wireAt,
     'connectorRated',
   ]);
-  const wire = {
-    gauge,
-    wireResistance: wireResistance(gauge, length) + connectors * each,
-    connectorRated,
-  };
-  if (node.breaker === undefined) return wire;
+  const resistance = wireResistance(gauge, length) + connectors * each;
+  if (node.breaker === undefined) return { gauge, wireResistance: resistance, connectorRated };
   const part: BreakerPart = partOf(plan, node.breaker, 'breaker');
   const at = ['parts', node.breaker, 'part'];
   const usual = BREAKERS[part.type];
   const typicalOf = (value: number) => ({ value, why: usual.why, source: 'typical' as const });
   return {
-    ...wire,
+    gauge,
+    wireResistance: resistance,
+    connectorRated,
     breaker: {
       rated: collect.take(`${where}.rated`, part.rated, [...at, 'rated']),
       holdMultiple: collect.take(

@@ -58,7 +58,7 @@ export function railBudget(servos: readonly RailServo[], { voltage, resistance, 
     voltsStalled: volts(stalled),
     mayStall,
     stallsAllowed: mayStall.length,
-    ...(weakest ? { weakest: { name: weakest.name, highestVoltage: weakest.highestVoltage } } : {}),
+    weakest: weakest ? { name: weakest.name, highestVoltage: weakest.highestVoltage } : undefined,
   };
 }
 

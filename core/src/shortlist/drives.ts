@@ -115,8 +115,8 @@ function dcDrive(bench: Bench, drive: DcDrive, motors: number, { part }: Of<Cont
   const within = (set: Quantity | undefined, own: Quantity | undefined) => set && own && set.si <= own.si;
   return {
     ...kept,
-    ...(statorLimit && within(statorLimit, part.statorLimit) ? { statorLimit } : {}),
-    ...(supplyLimit && within(supplyLimit, part.supplyLimit) ? { supplyLimit } : {}),
+    statorLimit: statorLimit && within(statorLimit, part.statorLimit) ? statorLimit : undefined,
+    supplyLimit: supplyLimit && within(supplyLimit, part.supplyLimit) ? supplyLimit : undefined,
     motor: bench.ids.motor,
     motors,
     controller: bench.ids.controller,
@@ -180,7 +180,7 @@ function optionOf(
     key: [keyOf(motor), motors, controller ? keyOf(controller) : ''].join('\n'),
     motor: motor.part.name,
     motors,
-    ...(controller ? { controller: controller.part.name } : {}),
+    controller: controller?.part.name,
     changes: [
       { at: ['parts', ids.motor], to: copyOf(motor) },
       ...(controller ? [{ at: ['parts', ids.controller], to: copyOf(controller) }] : []),

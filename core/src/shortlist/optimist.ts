@@ -69,7 +69,7 @@ export function runCompared(trial: Trial, total: number, jobId: string): Ran {
   if (fails) return fails;
   if (!run) return { figures: {} };
   return {
-    figures: { current: run.peakSupplyCurrent, ...(run.outcome === 'arrived' ? { time: run.time } : {}) },
+    figures: { current: run.peakSupplyCurrent, time: run.outcome === 'arrived' ? run.time : undefined },
   };
 }
 

@@ -131,7 +131,7 @@ function stepProposal(
           ramp: 'ramp',
         },
         stages: [...pulleys, ...wished.behind],
-        ...(total === 1 ? {} : { tuning: 's1' }),
+        tuning: total === 1 ? undefined : 's1',
         output: wished.output,
       },
     ],

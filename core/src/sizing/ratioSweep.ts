@@ -76,7 +76,7 @@ function pointOf(path: AnyPath, change: Change): RatioPoint {
     verdict,
     first,
     fails,
-    ...(run?.outcome === 'arrived' ? { time: run.time } : {}),
+    time: run?.outcome === 'arrived' ? run.time : undefined,
     ...(run
       ? {
           peakMotorCurrent: run.peakMotorCurrent,
@@ -86,9 +86,10 @@ function pointOf(path: AnyPath, change: Change): RatioPoint {
           leastPackVoltage: run.leastPackVoltage,
         }
       : {}),
-    ...(run && path.machine === 'dc'
-      ? { heat: path.motors * run.rmsMotorCurrent ** 2 * run.time * path.drive.motor.resistance }
-      : {}),
+    heat:
+      run && path.machine === 'dc'
+        ? path.motors * run.rmsMotorCurrent ** 2 * run.time * path.drive.motor.resistance
+        : undefined,
   };
 }
 
@@ -126,12 +127,12 @@ export function sweepMarks(points: readonly RatioPoint[]): SweepMarks {
   const deepest = sound.at(-1);
   const flat = fastest ? plateauAround(points, fastest) : undefined;
   return {
-    ...(fastest ? { fastest: fastest.total } : {}),
-    ...(coolest ? { coolest: coolest.total } : {}),
-    ...(leastCurrent ? { leastCurrent: leastCurrent.total } : {}),
-    ...(mostRobust ? { mostRobust: mostRobust.total } : {}),
-    ...(deepest ? { deepest: deepest.total } : {}),
-    ...(quickest ? { quickest: quickest.total } : {}),
+    fastest: fastest?.total,
+    coolest: coolest?.total,
+    leastCurrent: leastCurrent?.total,
+    mostRobust: mostRobust?.total,
+    deepest: deepest?.total,
+    quickest: quickest?.total,
     plateau: flat,
   };
 }

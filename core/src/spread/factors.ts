@@ -56,6 +56,17 @@ const LESS_SPEED: readonly FigureName[] = [
 ];
 const LOSSES: readonly FigureName[] = ['stage.efficiency', 'output.efficiency'];
 
+type Way = 'mass' | 'friction' | 'torque' | 'speed' | 'loss' | 'charge';
+const all = (names: readonly FigureName[], way: Way) => names.map((name): [FigureName, Way] => [name, way]);
+const MOVES: ReadonlyMap<FigureName, Way> = new Map([
+  ...all(MASSES, 'mass'),
+  ...all(FRICTIONS, 'friction'),
+  ...all(MORE_TORQUE, 'torque'),
+  ...all(LESS_SPEED, 'speed'),
+  ...all(LOSSES, 'loss'),
+  ...all(['pack.charge'], 'charge'),
+]);
+
 /** How far each factor goes: ± of the middle; charge between two states. */
 export interface SpreadAmounts {
   readonly constants: number;
@@ -99,11 +110,21 @@ export function adjustFor(build: Build, amounts: SpreadAmounts, stages: number):
   const points = (build.efficiency * amounts.efficiency) / Math.max(1, stages);
   const charge = amounts.leastCharge + ((build.charge + 1) / 2) * (amounts.mostCharge - amounts.leastCharge);
   return (name, value) => {
-    if (MASSES.includes(name)) return value * mass;
-    if (FRICTIONS.includes(name)) return value * friction;
-    if (MORE_TORQUE.includes(name)) return value * torque;
-    if (LESS_SPEED.includes(name)) return value / torque;
-    if (LOSSES.includes(name)) return Math.min(1, Math.max(0.02, value + points));
-    return name === 'pack.charge' ? charge : value;
+    switch (MOVES.get(name)) {
+      case undefined:
+        return value;
+      case 'mass':
+        return value * mass;
+      case 'friction':
+        return value * friction;
+      case 'torque':
+        return value * torque;
+      case 'speed':
+        return value / torque;
+      case 'loss':
+        return Math.min(1, Math.max(0.02, value + points));
+      case 'charge':
+        return charge;
+    }
   };
 }

@@ -99,8 +99,8 @@ export function* spreadBuilds(
     count,
     passing: tally.result(),
     allPass: tally.clean,
-    ...(times.length > 0 ? { time: bandOf(times) } : {}),
-    ...(peaks.length > 0 ? { peakSupplyCurrent: bandOf(peaks) } : {}),
+    time: times.length > 0 ? bandOf(times) : undefined,
+    peakSupplyCurrent: peaks.length > 0 ? bandOf(peaks) : undefined,
     speed: points(speeds, span.time),
     force: points(forces, span.speed),
     matters: ranked(seen),
@@ -172,7 +172,7 @@ class Tally {
         name,
         passes,
         enough,
-        ...(multiples.length > 0 ? { band: bandOf(multiples) } : {}),
+        band: multiples.length > 0 ? bandOf(multiples) : undefined,
       }))
       .sort((a, b) => a.passes - b.passes || a.enough - b.enough || (a.band?.low ?? 99) - (b.band?.low ?? 99));
   }

@@ -44,7 +44,7 @@ export function measure(
       ...motionFigures(asked.path, asked.result, results),
       ...stockFigures(plan, mechanism, commonHere, used),
     },
-    ...(unknown ? { unknown: unknown.lacks[0]?.label ?? 'a figure' } : {}),
+    unknown: unknown ? (unknown.lacks[0]?.label ?? 'a figure') : undefined,
   };
 }
 
@@ -54,9 +54,9 @@ function motionFigures(path: AnyPath, { run }: Judgement, all: readonly Judgemen
   const known = multiples.filter((multiple) => multiple !== undefined);
   const slow = slowestOf(path);
   return {
-    ...(run?.outcome === 'arrived' ? { time: run.time } : {}),
-    ...(run ? { current: run.peakSupplyCurrent } : {}),
-    ...(known.length > 0 ? { margin: Math.min(...known) } : {}),
+    time: run?.outcome === 'arrived' ? run.time : undefined,
+    current: run?.peakSupplyCurrent,
+    margin: known.length > 0 ? Math.min(...known) : undefined,
     slow,
   };
 }

@@ -37,7 +37,7 @@ async function call<T>(method: string, path: string, body?: unknown, basedOn?: n
     response = await fetch(`/api${path}`, {
       method,
       headers,
-      ...(body === undefined ? {} : { body: file ? body.text : JSON.stringify(body) }),
+      body: body === undefined ? undefined : file ? body.text : JSON.stringify(body),
     });
   } catch {
     throw new Unreachable('the server cannot be reached');

@@ -133,7 +133,7 @@ function readFigure(
     si: parsed.si,
     as: written.slice(0, 80),
     source: known ?? 'typed',
-    ...(from === '' ? {} : { from: from.slice(0, 500) }),
+    from: from === '' ? undefined : from.slice(0, 500),
   };
   return fine(value);
 }

@@ -2,7 +2,7 @@ import { amount, say } from '../../words/phrase.js';
 import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
 import { operatingAt, type Operating } from '../../powerpath/operating.js';
 import { lacksOf, type DcPath } from '../../powerpath/path.js';
-import { amperes, judged, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
+import { amperes, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
 
 /** The links of a path with direct-current motors, pack first, load last. */
 export function dcLinks(path: DcPath, by: Judged): readonly Link[] {
@@ -12,7 +12,7 @@ export function dcLinks(path: DcPath, by: Judged): readonly Link[] {
   const supply = flow?.supplyCurrent;
   const limit = drive.supplyLimit ?? drive.statorLimit;
   return [
-    ...supplyLinks(path, by, flow),
+    ...supplyLinks(path, flow),
     {
       id: 'controller',
       kind: 'controller',
@@ -23,30 +23,23 @@ export function dcLinks(path: DcPath, by: Judged): readonly Link[] {
           : drive.statorLimit !== undefined
             ? say`motor-side ${amount(drive.statorLimit, 'current')}`
             : 'no current limit',
-      ...judged('controller', by),
-      ...(flow && supply !== undefined
-        ? {
-            key: {
+      key:
+        flow && supply !== undefined
+          ? {
               there: amperes(drive.supplyLimit === undefined ? flow.motorCurrent : supply),
               join: limit === undefined ? '' : 'of',
-              ...(limit === undefined ? {} : { other: amperes(limit) }),
-            },
-            passes: amperes(flow.motorCurrent),
-          }
-        : {}),
+              other: limit === undefined ? undefined : amperes(limit),
+            }
+          : undefined,
+      passes: flow && supply !== undefined ? amperes(flow.motorCurrent) : undefined,
     },
     {
       id: 'motor',
       kind: 'motor',
       title: n === 1 ? 'Motor' : `${n} motors`,
       detail: `${path.motor.type}, ${n === 1 ? 'one' : n} in all`,
-      ...judged('motor', by),
-      ...(flow
-        ? {
-            key: { there: amperes(flow.motorCurrent), join: '', word: n === 1 ? 'moving' : 'each' },
-            passes: { value: flow.motorTorque * n, dimension: 'torque' },
-          }
-        : {}),
+      key: flow && { there: amperes(flow.motorCurrent), join: '', word: n === 1 ? 'moving' : 'each' },
+      passes: flow && { value: flow.motorTorque * n, dimension: 'torque' },
     },
     ...loadLinks(path, by, flow),
   ];

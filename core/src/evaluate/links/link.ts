@@ -5,14 +5,12 @@ import { jobKindOf } from '../../job/table.js';
 import type { Measured } from '../../limits/check.js';
 import type { Check } from '../check.js';
 import type { Ladder } from '../rung.js';
-import { situationOf, SITUATIONS, type SituationId } from '../../limits/situation.js';
-import { STAGE_LIMITS } from '../../limits/table.js';
-import { verdictOf, worseOf, worstVerdict, type Verdict } from '../verdict.js';
+import { situationOf, type SituationId } from '../../limits/situation.js';
+import type { Verdict } from '../verdict.js';
 import { CELLS } from '../../pack/cells.js';
 import type { Stage, StageKind } from '../../plan/stage.js';
 import type { Operating } from '../../powerpath/operating.js';
 import type { PowerPath } from '../../powerpath/path.js';
-import type { StageParts } from '../../powerpath/stageParts.js';
 import { holdingCurrent } from '../../protection/breaker.js';
 
 /** One link of the power path as the strip shows it. */
@@ -66,54 +64,6 @@ const isMeasured = (answer: Measured | Words | undefined): answer is Measured =>
 
 export const amperes = (value: number): Measured => ({ value, dimension: 'current' });
 
-/** The worst verdict of what speaks of a link, and the greatest share used of a force, or of the time allowed. */
-export function judged(kind: LinkKind, { ladders, checks }: Judged): Pick<Link, 'verdict' | 'used'> {
-  let verdict: Verdict | undefined;
-  let least = Infinity;
-  const speak = (
-    item: { readonly verdict: Verdict; readonly multiple?: number },
-    outOfReach: boolean,
-    share: boolean,
-  ) => {
-    verdict = outOfReach ? (verdict ?? 'enough') : worseOf(verdict ?? 'enough', item.verdict);
-    if (share && item.multiple !== undefined) least = Math.min(least, item.multiple);
-  };
-  for (const id of SITUATIONS)
-    for (const rung of ladders[id].rungs) if (rung.link === kind) speak(rung, rung.outOfReach, true);
-  // A wire that just suits its breaker is not a wire used up: of the checks only time is a share of something.
-  for (const check of checks) if (check.link === kind) speak(check, false, check.id === 'in-time');
-  if (verdict === undefined) return {};
-  return least === Infinity ? { verdict } : { verdict, used: 1 / Math.max(least, 0.01) };
-}
-
-/**
- * What speaks of one stage: of a limit that each stage has for itself its own capacity, not that of the stage
- * that gives first; and the checks that are about it.
- */
-function judgedStage(path: PowerPath, parts: StageParts, { ladders, checks }: Judged): Pick<Link, 'verdict' | 'used'> {
-  const rungs = SITUATIONS.flatMap((id): { verdict: Verdict; multiple?: number }[] => {
-    const { demand, rungs: all } = ladders[id];
-    if (demand === undefined || !(demand > 0)) return [];
-    const situation = situationOf(path, id);
-    return all
-      .filter((rung) => rung.link === 'stage')
-      .flatMap((rung): { verdict: Verdict; multiple?: number }[] => {
-        const limit = STAGE_LIMITS.find((candidate) => candidate.id === rung.id);
-        if (!limit?.has(parts)) return [];
-        if (rung.capacity === undefined || rung.stage === parts.id) return [rung];
-        const multiple = Math.max(0, limit.capacityOf(path, parts, situation)) / demand;
-        return [{ multiple, verdict: verdictOf(multiple, rung.wants, limit.floor?.(path)) }];
-      });
-  });
-  const own = checks.filter((check) => check.stage === parts.id);
-  if (rungs.length + own.length === 0) return {};
-  const multiples = rungs.flatMap(({ multiple }) => (multiple === undefined ? [] : [multiple]));
-  return {
-    verdict: worstVerdict([...rungs, ...own].map(({ verdict }) => verdict)),
-    ...(multiples.length > 0 ? { used: 1 / Math.max(Math.min(...multiples), 0.01) } : {}),
-  };
-}
-
 function branchDetail(path: PowerPath): Words {
   const { breaker, gauge } = path.branch;
   const wire = Number.isNaN(gauge) ? 'no wire' : amount(gauge, 'gauge');
@@ -122,43 +72,40 @@ function branchDetail(path: PowerPath): Words {
     : say`no breaker · ${wire}`;
 }
 
+/** Current in the branch, of what its breaker holds where there is one. */
+function ofBreaker({ branch: { breaker }, lacks }: PowerPath, current: number): Link['key'] {
+  const there = amperes(current);
+  return breaker && !lacks['branch breaker']
+    ? { there, join: 'of', other: amperes(holdingCurrent(breaker)) }
+    : { there, join: '' };
+}
+
 /** The pack and the branch: the same in front of every machine. */
-export function supplyLinks(path: PowerPath, by: Judged, flow: Operating | undefined): readonly Link[] {
+export function supplyLinks(path: PowerPath, flow: Operating | undefined): readonly Link[] {
   const { pack, motors, branch } = path;
   const { chemistry, series } = pack.figures;
   const supply = flow?.supplyCurrent;
   const total = supply === undefined ? undefined : motors * supply;
   const share = branch.together ? motors : 1;
-  const { breaker } = branch;
   return [
     {
       id: 'pack',
       kind: 'pack',
       title: 'Pack',
       detail: `${digits(series * CELLS[chemistry].nominal)} V ${CELLS[chemistry].name}`,
-      ...judged('pack', by),
-      ...(flow?.packVoltage !== undefined && total !== undefined
-        ? {
-            key: { there: { value: flow.packVoltage, dimension: 'voltage' }, join: 'at', other: amperes(total) },
-            passes: amperes(total),
-          }
-        : {}),
+      key:
+        flow?.packVoltage !== undefined && total !== undefined
+          ? { there: { value: flow.packVoltage, dimension: 'voltage' }, join: 'at', other: amperes(total) }
+          : undefined,
+      passes: total === undefined ? undefined : amperes(total),
     },
     {
       id: 'branch',
       kind: 'branch',
       title: 'Branch',
       detail: branchDetail(path),
-      ...judged('branch', by),
-      ...(supply === undefined
-        ? {}
-        : {
-            key:
-              breaker && !path.lacks['branch breaker']
-                ? { there: amperes(share * supply), join: 'of', other: amperes(holdingCurrent(breaker)) }
-                : { there: amperes(share * supply), join: '' },
-            passes: amperes(supply),
-          }),
+      key: supply === undefined ? undefined : ofBreaker(path, share * supply),
+      passes: supply === undefined ? undefined : amperes(supply),
     },
   ];
 }
@@ -178,13 +125,8 @@ export function loadLinks(path: PowerPath, by: Judged, flow: Operating | undefin
       kind: 'stage',
       title: stage.name ?? STAGE_TITLES[stage.kind],
       detail: stageRatioText(stage, path.train.stages[i]!.ratio),
-      ...judgedStage(path, path.stageParts[i]!, by),
-      ...(shaft
-        ? {
-            key: { there: { value: shaft.speed, dimension: 'speed' }, join: '' },
-            passes: { value: shaft.torque, dimension: 'torque' },
-          }
-        : {}),
+      key: shaft && { there: { value: shaft.speed, dimension: 'speed' }, join: '' },
+      passes: shaft && { value: shaft.torque, dimension: 'torque' },
     };
   });
   return [
@@ -194,18 +136,18 @@ export function loadLinks(path: PowerPath, by: Judged, flow: Operating | undefin
       kind: 'output',
       title: kind.outputTitle,
       detail: kind.outputDetail(path),
-      ...judged('output', by),
-      ...(force ? { key: { there: force, join: '', word: kind.outputWord }, passes: force } : {}),
+      key: force && { there: force, join: '', word: kind.outputWord },
+      passes: force,
     },
     {
       id: 'load',
       kind: 'load',
       title: 'Load',
       detail: kind.detail(path),
-      ...judged('load', by),
-      ...(inTime && isMeasured(inTime.there) && isMeasured(inTime.asked)
-        ? { key: { there: inTime.there, join: 'of', other: inTime.asked } }
-        : {}),
+      key:
+        inTime && isMeasured(inTime.there) && isMeasured(inTime.asked)
+          ? { there: inTime.there, join: 'of', other: inTime.asked }
+          : undefined,
     },
   ];
 }

@@ -4,7 +4,7 @@ import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
 import { operatingAt, type Operating } from '../../powerpath/operating.js';
 import { lacksOf } from '../../powerpath/path.js';
 import type { ServoPath } from '../../powerpath/servoPath.js';
-import { amperes, judged, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
+import { amperes, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
 
 const DEGREE = Math.PI / 180;
 const RAIL_SOURCE = { regulator: 'regulator', pack: 'straight off the pack', board: 'a board’s pin' } as const;
@@ -27,30 +27,25 @@ export function servoLinks(path: ServoPath, by: Judged): readonly Link[] {
               linkage.kind === 'four-bar'
                 ? `${digits(least, 2)} to ${digits(greatest, 2)} of its turn`
                 : say`lever ${amount(least, 'length')} to ${amount(greatest, 'length')}`,
-            ...judged('linkage', by),
-            ...(linked
-              ? {
-                  key: {
-                    there: { value: Math.abs(linked.to - linked.from), dimension: 'angle' as const },
-                    join: '' as const,
-                    word: 'of horn',
-                  },
-                }
-              : {}),
+            key: linked && {
+              there: { value: Math.abs(linked.to - linked.from), dimension: 'angle' },
+              join: '',
+              word: 'of horn',
+            },
           },
         ];
   return [
-    ...supplyLinks(path, by, flow),
+    ...supplyLinks(path, flow),
     {
       id: 'rail',
       kind: 'rail',
       title: rail.name,
       detail: RAIL_SOURCE[rail.source],
-      ...judged('rail', by),
-      ...(Number.isFinite(rail.budget.moving) && Number.isFinite(rail.continuous)
-        ? { key: { there: amperes(rail.budget.moving), join: 'of', other: amperes(rail.continuous) } }
-        : {}),
-      ...(flow ? { passes: amperes(flow.motorCurrent) } : {}),
+      key:
+        Number.isFinite(rail.budget.moving) && Number.isFinite(rail.continuous)
+          ? { there: amperes(rail.budget.moving), join: 'of', other: amperes(rail.continuous) }
+          : undefined,
+      passes: flow && amperes(flow.motorCurrent),
     },
     {
       id: 'motor',
@@ -61,13 +56,8 @@ export function servoLinks(path: ServoPath, by: Judged): readonly Link[] {
         : servo.part.motion === 'continuous'
           ? 'turns on'
           : `${digits(servo.travel / DEGREE)}° of travel`,
-      ...judged('motor', by),
-      ...(flow
-        ? {
-            key: { there: amperes(flow.motorCurrent), join: '', word: motors === 1 ? 'moving' : 'each' },
-            passes: { value: flow.motorTorque * motors, dimension: linear ? ('force' as const) : ('torque' as const) },
-          }
-        : {}),
+      key: flow && { there: amperes(flow.motorCurrent), join: '', word: motors === 1 ? 'moving' : 'each' },
+      passes: flow && { value: flow.motorTorque * motors, dimension: linear ? 'force' : 'torque' },
     },
     ...link,
     ...loadLinks(path, by, flow),

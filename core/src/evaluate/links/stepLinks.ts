@@ -2,7 +2,7 @@ import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
 import { operatingAt, type Operating } from '../../powerpath/operating.js';
 import { lacksOf, motorSpeed } from '../../powerpath/path.js';
 import { pulsesPerTurn, type StepPath } from '../../powerpath/stepPath.js';
-import { amperes, judged, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
+import { amperes, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
 
 /** The links of a path with a motor that takes pulses. */
 export function stepLinks(path: StepPath, by: Judged): readonly Link[] {
@@ -11,7 +11,7 @@ export function stepLinks(path: StepPath, by: Judged): readonly Link[] {
   const rate = (motorSpeed(path, path.commanded.speed) * pulsesPerTurn(path)) / (2 * Math.PI);
   const open = step.kind === 'stepper';
   return [
-    ...supplyLinks(path, by, flow),
+    ...supplyLinks(path, flow),
     {
       id: 'controller',
       kind: 'controller',
@@ -19,11 +19,8 @@ export function stepLinks(path: StepPath, by: Judged): readonly Link[] {
       detail: open
         ? `${step.microsteps === 1 ? 'full steps' : `${step.microsteps} micro-steps`}`
         : `${step.stepsPerTurn} pulses a turn`,
-      ...judged('controller', by),
-      ...(Number.isFinite(rate)
-        ? { key: { there: { value: rate, dimension: 'rate' }, join: '', word: 'pulses' } }
-        : {}),
-      ...(flow && open ? { passes: amperes(step.setCurrent) } : {}),
+      key: Number.isFinite(rate) ? { there: { value: rate, dimension: 'rate' }, join: '', word: 'pulses' } : undefined,
+      passes: flow && open ? amperes(step.setCurrent) : undefined,
     },
     {
       id: 'motor',
@@ -36,13 +33,8 @@ export function stepLinks(path: StepPath, by: Judged): readonly Link[] {
           ? 'Step servo'
           : `${motors} step servos`,
       detail: open ? 'open loop' : 'closed loop, alarms',
-      ...judged('motor', by),
-      ...(flow
-        ? {
-            key: { there: { value: flow.motorSpeed, dimension: 'speed' }, join: '' },
-            passes: { value: flow.motorTorque * motors, dimension: 'torque' },
-          }
-        : {}),
+      key: flow && { there: { value: flow.motorSpeed, dimension: 'speed' }, join: '' },
+      passes: flow && { value: flow.motorTorque * motors, dimension: 'torque' },
     },
     ...loadLinks(path, by, flow),
   ];

@@ -38,17 +38,15 @@ export const runLength: CheckRule = {
       asked: say`${amount(parts.centre, 'length', 5)} apart`,
       there: parts.kind === 'chain' ? `${parts.length} links` : `${parts.length} teeth of belt`,
       sentence: say`Stage ${parts.index + 1}: ${sentence}`,
-      ...(weak
-        ? {
-            working: () =>
-              named(
-                'x',
-                'what its weakest link carries, over half a plain one',
-                'number',
-                div(num(OFFSET_LINK_SHARE), num(HALF)),
-              ),
-          }
-        : {}),
+      working: weak
+        ? () =>
+            named(
+              'x',
+              'what its weakest link carries, over half a plain one',
+              'number',
+              div(num(OFFSET_LINK_SHARE), num(HALF)),
+            )
+        : undefined,
       hint: 'Set the shafts at the exact distance of a whole length, or let one of them slide.',
     };
   },

@@ -25,8 +25,8 @@ export function pairStage(pair: Omit<WheelPair, 'carries'>, id: string): Stage {
   const estimated = (si: number, as: string): Quantity => ({ si, as, source: 'estimated', from: stock.part.name });
   return {
     ...wheelsOf(pair, id),
-    ...(mass > 0 ? { mass: estimated(mass, `${digits(mass)} kg`) } : {}),
-    ...(price > 0 ? { price: estimated(price, digits(price, 4)) } : {}),
+    mass: mass > 0 ? estimated(mass, `${digits(mass)} kg`) : undefined,
+    price: price > 0 ? estimated(price, digits(price, 4)) : undefined,
   };
 }
 
@@ -55,7 +55,7 @@ function wheelsOf({ kind, stock, driver, driven, ratio, run }: Omit<WheelPair, '
         ...wheels,
         kind,
         face,
-        ...(isGearMaterial(part.material) ? { material: part.material } : {}),
+        material: isGearMaterial(part.material) ? part.material : undefined,
       };
     case 'chain':
       return {
@@ -64,7 +64,7 @@ function wheelsOf({ kind, stock, driver, driven, ratio, run }: Omit<WheelPair, '
         kind,
         links: run!.count,
         centre: millimetres(run!.centre, `${run!.count} links, taut`),
-        ...(isShaftMaterial(part.material) ? { material: part.material } : {}),
+        material: isShaftMaterial(part.material) ? part.material : undefined,
       };
     case 'belt':
       return {

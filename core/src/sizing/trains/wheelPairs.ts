@@ -98,7 +98,7 @@ function pairsOf(stock: Stock, kind: Exclude<PairKind, 'planetary'>, leastTeeth:
           length: radii + (run?.centre ?? gearCentre(pitch, driver, driven)),
           leastTeeth: driver,
           reverses: kind === 'teeth',
-          ...(run ? { run: { count: run.count, centre: run.centre } } : {}),
+          run: run ? { count: run.count, centre: run.centre } : undefined,
         },
       ];
     }),

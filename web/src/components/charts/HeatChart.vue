@@ -13,6 +13,7 @@ const { show, split } = useDisplay();
 
 const endurance = computed(() => enduranceOf(path.value, job.value.run));
 const heat = computed(() => endurance.value?.day.heat);
+const samples = computed(() => endurance.value?.samples ?? []);
 const degrees = (value: number) => Number(split(value, 'temperature', 6).number);
 const limit = computed(() => path.value.motor.thermal.windingLimit);
 
@@ -26,15 +27,14 @@ const option = computed(() => {
     axisLine: { show: true, lineStyle: { color: second } },
     splitLine: { lineStyle: { color: hair } },
   };
-  const end = data.samples.at(-1)!.time;
-  const { samples } = data;
-  const last = data.samples[Math.floor(data.samples.length * 0.62)]!;
+  const end = samples.value.at(-1)!.time;
+  const last = samples.value[Math.floor(samples.value.length * 0.62)]!;
   const near = data.peak > 0.55 * limit.value;
   const line = (name: string, colour: string, dash: 'solid' | number[], of: (sample: DaySample) => number) => ({
     type: 'line',
     name,
     showSymbol: false,
-    data: samples.map((sample) => [sample.time / 60, degrees(of(sample))]),
+    data: samples.value.map((sample) => [sample.time / 60, degrees(of(sample))]),
     lineStyle: { color: colour, width: 1.8, type: dash },
     itemStyle: { color: colour },
     markPoint: {
@@ -122,7 +122,7 @@ const summary = computed(() => {
 });
 const table = computed(() => ({
   head: ['time, min', `winding, ${split(1, 'temperature').unit}`, `case, ${split(1, 'temperature').unit}`],
-  rows: (heat.value?.samples ?? [])
+  rows: samples.value
     .filter((_, i, all) => i % Math.ceil(all.length / 30) === 0 || i === all.length - 1)
     .map(({ time, winding, shell }) => [digits(time / 60), digits(degrees(winding)), digits(degrees(shell))]),
 }));

@@ -111,7 +111,7 @@ function step(event: KeyboardEvent): void {
 function setSource(source: Quantity['source'], from: string | undefined): void {
   if (figure.value === undefined) return;
   const as = figure.as ?? show(figure.value, figure.dimension, 6);
-  emit('commit', { si: figure.value, as, source, ...(from ? { from } : {}) });
+  emit('commit', { si: figure.value, as, source, from: from || undefined });
 }
 </script>
 
@@ -124,13 +124,7 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
         ref="input"
         class="figures w-full min-w-0 bg-transparent py-0.5 text-[0.8125rem]"
         :class="guessed && !editing ? 'text-guess italic' : ''"
-        :value="
-          editing
-            ? text
-            : shown
-              ? withUnit(shown.number, shown.unit)
-              : ''
-        "
+        :value="editing ? text : shown ? withUnit(shown.number, shown.unit) : ''"
         :placeholder="shown ? withUnit(shown.number, shown.unit) : '?'"
         :aria-invalid="read !== undefined && !read.ok"
         :aria-describedby="`${id}-said`"

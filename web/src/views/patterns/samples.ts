@@ -44,7 +44,7 @@ const ladder = (rungs: readonly Rung[], verdict: Verdict, more: Partial<Ladder> 
   demand: 208,
   speed: 0.84,
   rungs,
-  ...(rungs[0] ? { first: rungs[0] } : {}),
+  first: rungs[0],
   verdict,
   lacks: [],
   ...more,

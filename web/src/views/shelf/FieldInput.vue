@@ -21,8 +21,8 @@ const figure = computed((): Figure => {
     need: 'output',
     value: quantity?.si,
     source: quantity?.source ?? 'missing',
-    ...(quantity?.from === undefined ? {} : { from: quantity.from }),
-    ...(quantity ? { as: quantity.as } : {}),
+    from: quantity?.from,
+    as: quantity?.as,
     at: field.key.split('.'),
     optional: !field.needed,
   };

@@ -71,7 +71,7 @@ export const signal: CheckRule<StepPath> = {
       asked: { value: driver.input.needCurrent, dimension: 'pin current' },
       there: { value: current, dimension: 'pin current' },
       sentence: say`${pin}; ${wants}. ${capital(through)}, ${amount(current, 'pin current')} flow: ${outcome}.`,
-      ...(lights && pinStands ? {} : { hint: signalHelp(path) }),
+      hint: lights && pinStands ? undefined : signalHelp(path),
       working: () =>
         named(
           'I',

@@ -178,15 +178,13 @@ export function ratioChart({ points, marks, span, height, pens, tip }: RatioChar
                       ]),
                 ],
               },
-              ...(marks.plateau
+              markArea: marks.plateau
                 ? {
-                    markArea: {
-                      silent: true,
-                      itemStyle: { color: hair, opacity: 0.5 },
-                      data: [[{ xAxis: marks.plateau[0] }, { xAxis: marks.plateau[1] }]],
-                    },
+                    silent: true,
+                    itemStyle: { color: hair, opacity: 0.5 },
+                    data: [[{ xAxis: marks.plateau[0] }, { xAxis: marks.plateau[1] }]],
                   }
-                : {}),
+                : undefined,
             }),
       })),
     ),

@@ -49,7 +49,7 @@ const figures = computed(() =>
   }),
 );
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
-const change = (figure: Figure, to: Quantity | undefined) => [{ at: figure.at, ...(to ? { to } : {}) }];
+const change = (figure: Figure, to: Quantity | undefined) => [{ at: figure.at, to }];
 </script>
 
 <template>

@@ -40,7 +40,7 @@ export function logged(
         figures: measureChoice(changed, mechanism, mechanism.current, jobId).figures,
       },
       over,
-      ...(why.trim() === '' ? {} : { why }),
+      why: why.trim() === '' ? undefined : why,
     },
     show,
   );

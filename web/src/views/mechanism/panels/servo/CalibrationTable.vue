@@ -23,7 +23,7 @@ function read(text: string, dimension: 'pulse' | 'angle'): Quantity | undefined 
   return undefined;
 }
 function set(to: readonly PulseAtAngle[]): void {
-  commit([{ at: [...driveAt.value, 'calibration'], ...(to.length > 0 ? { to } : {}) }]);
+  commit([{ at: [...driveAt.value, 'calibration'], to: to.length > 0 ? to : undefined }]);
 }
 function add(): void {
   refused.value = '';

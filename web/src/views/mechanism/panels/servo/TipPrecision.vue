@@ -52,7 +52,7 @@ const drawing = computed(() => {
 });
 
 function setChain(to: readonly ChainLink[]): void {
-  commit([{ at: [...driveAt.value, 'chain'], ...(to.length > 0 ? { to } : {}) }]);
+  commit([{ at: [...driveAt.value, 'chain'], to: to.length > 0 ? to : undefined }]);
 }
 function addJoint(): void {
   const length = quantityOf(0.06, '60 mm', 'typical');
