@@ -133,7 +133,8 @@ export function headlineOf(jobs: readonly Judgement[]): Headline {
   };
   for (const job of jobs) {
     for (const id of SITUATIONS) if (job.ladders[id].verdict === verdict) consider(fromLadder(job, id));
-    for (const check of job.checks) if (check.verdict === verdict && verdict !== 'not known') consider(fromCheck(job, check));
+    for (const check of job.checks)
+      if (check.verdict === verdict && verdict !== 'not known') consider(fromCheck(job, check));
   }
   return { ...first!, notKnown: lacking.size };
 }

@@ -53,8 +53,7 @@ export class FigureCollector {
   private moves({ figures, names }: Remembered): boolean {
     const { adjust } = this;
     return (
-      adjust !== undefined &&
-      figures.some(({ value }, i) => value !== undefined && adjust(names[i]!, value) !== value)
+      adjust !== undefined && figures.some(({ value }, i) => value !== undefined && adjust(names[i]!, value) !== value)
     );
   }
 

@@ -22,8 +22,7 @@ function roomOf(parts: StageParts): StageRoom {
     shaftRadius,
     addendum: toothed ? REACH[parts.kind] * parts.pitch : 0,
     caseRadius: toothed ? undefined : parts.across / 2,
-    idlerRadius:
-      parts.kind === 'teeth' && parts.idler !== undefined ? (parts.idler * parts.pitch) / 2 : undefined,
+    idlerRadius: parts.kind === 'teeth' && parts.idler !== undefined ? (parts.idler * parts.pitch) / 2 : undefined,
   };
 }
 
