@@ -4,12 +4,17 @@ import { defineConfig } from 'vitest/config';
 
 const unitmath = fileURLToPath(new URL('node_modules/unitmath/src/Unit.js', import.meta.url));
 
-/** What takes long: servers that are started and killed, searches held against trying everything. */
+/** What takes long: servers that are started and killed, searches held against trying everything, thousands of samples. */
 const SLOW = [
   'server/test/killed.test.ts',
   'core/test/shortlist.test.ts',
   'core/test/shortlist.property.ts',
   'core/test/extremes.property.ts',
+  'contract/test/jsonSchema.test.ts',
+  'core/test/missing.test.ts',
+  'core/test/worked.test.ts',
+  'core/test/trains.test.ts',
+  'core/test/reduction.property.ts',
   'cli/test/shell.test.ts',
 ];
 

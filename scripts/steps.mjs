@@ -68,11 +68,21 @@ function started(command, args, output) {
 
 const bin = (name) => `node_modules/.bin/${name}`;
 
-/** A workspace's types, checked anew only where something has changed. */
+/** A workspace's types, checked anew only where something has changed: what is run, and the project it is about. */
 const types = (project, checker = 'tsc') => [
-  `types of ${project}`,
-  bin(checker),
-  ['--noEmit', '-p', project, '--incremental', '--tsBuildInfoFile', `.cache/types/${project.replace(/\W/g, '-')}.json`],
+  [
+    `types of ${project}`,
+    bin(checker),
+    [
+      '--noEmit',
+      '-p',
+      project,
+      '--incremental',
+      '--tsBuildInfoFile',
+      `.cache/types/${project.replace(/\W/g, '-')}.json`,
+    ],
+  ],
+  project,
 ];
 
 /** The types of every workspace, the slowest in front. */
@@ -86,13 +96,14 @@ export const TYPES = [
   types('e2e'),
 ];
 
-/** The rules of the code, those files only that have changed. */
-export const RULES = [
-  ['lint', bin('eslint'), ['.', '--max-warnings', '0', '--cache', '--cache-location', '.cache/eslint']],
-  [
-    'format',
-    bin('prettier'),
-    ['--check', '.', '--log-level', 'warn', '--cache', '--cache-location', '.cache/prettier'],
-  ],
-  ['import rules', 'npm', ['run', '-s', 'imports']],
+export const LINT = (...files) => [
+  'lint',
+  bin('eslint'),
+  [...files, '--max-warnings', '0', '--no-warn-ignored', '--cache', '--cache-location', '.cache/eslint'],
 ];
+export const FORMAT = (...files) => [
+  'format',
+  bin('prettier'),
+  ['--check', ...files, '--ignore-unknown', '--log-level', 'warn', '--cache', '--cache-location', '.cache/prettier'],
+];
+export const IMPORTS = ['import rules', 'npm', ['run', '-s', 'imports']];

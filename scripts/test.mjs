@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { build, checkNode, install, root, stop } from './prepare.mjs';
 import { countReports, failedNames } from './reports.mjs';
-import { RULES, Steps, TYPES } from './steps.mjs';
+import { FORMAT, IMPORTS, LINT, Steps, TYPES } from './steps.mjs';
 
 checkNode();
 install();
@@ -13,7 +13,7 @@ rmSync(join(root, 'reports'), { recursive: true, force: true });
 mkdirSync(join(root, 'reports'));
 
 const steps = new Steps();
-await steps.together(...TYPES, ...RULES);
+await steps.together(...TYPES.map(([step]) => step), LINT('.'), FORMAT('.'), IMPORTS);
 await build();
 await steps.one('unit tests', 'node_modules/.bin/vitest', [
   'run',

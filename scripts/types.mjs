@@ -2,5 +2,5 @@
 import { Steps, TYPES } from './steps.mjs';
 
 const steps = new Steps();
-await steps.together(...TYPES);
+await steps.together(...TYPES.map(([step]) => step));
 process.exit(steps.failed.length > 0 ? 1 : 0);

@@ -59,7 +59,8 @@ const keystroke = (of: Mechanism): unknown => {
 };
 
 const bare = bareLoop(systemOf(path));
-const bench = new Bench({ time: 400, warmupTime: 200 });
+// Long enough for all of it to be compiled: who types has typed before.
+const bench = new Bench({ time: 1200, warmupTime: 1200 });
 bench
   .add(BARE, bare)
   .add('one motion at full effort', () => fullEffort(systemOf(path)))

@@ -25,6 +25,8 @@ interface WithUnit {
 
 const SI_UNITS: Readonly<Record<Measured['dimension'], string>> = {
   torque: 'N·m',
+  'torque constant': 'N·m/A',
+  'angular impulse': 'N·m·s',
   speed: 'rad/s',
   kv: 'rad/(V·s)',
   voltage: 'V',

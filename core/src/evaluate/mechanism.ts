@@ -72,7 +72,7 @@ export function runOf(path: AnyPath): Run | undefined {
 export function evaluateJob(plan: Plan, mechanism: Mechanism, jobId: string): JobResult {
   const path = resolvePath(plan, mechanism, jobId);
   const judgement = judge(path);
-  return { ...judgement, links: linksOf(path, judgement) };
+  return Object.assign(judgement, { links: linksOf(path, judgement) });
 }
 
 /** Judges a path that is already resolved. */

@@ -18,29 +18,37 @@ export function servoSystem(path: ServoPath): MotionSystem {
   const way = asked.travel ?? 0;
   const horn = Math.abs(linked.to - linked.from);
   // Places on q for places of the horn: tabled once, since the linkage only tells it the other way round.
-  const table = Array.from({ length: TABLE + 1 }, (_, i) => {
-    const q = (way * i) / TABLE;
-    return { q, horn: linked.hornAt(q) };
-  });
+  const horns = Float64Array.from({ length: TABLE + 1 }, (_, i) => linked.hornAt((way * i) / TABLE));
   const qAt = (angle: number): number => {
-    const after = firstReaching(table, (entry) => entry.horn >= angle);
+    const after = firstReaching(horns, angle);
     if (after === 0) return 0;
-    if (after === table.length) return way;
-    const [low, high] = [table[after - 1]!, table[after]!];
-    const span = high.horn - low.horn;
-    return span === 0 ? high.q : low.q + ((angle - low.horn) / span) * (high.q - low.q);
+    if (after > TABLE) return way;
+    const [low, high] = [horns[after - 1]!, horns[after]!];
+    return (way / TABLE) * (high === low ? after : after - 1 + (angle - low) / (high - low));
   };
   const direct = path.linkage.kind === 'direct';
-  const ratioAt = (angle: number): number => linked.ratioAt(direct ? 0 : qAt(angle));
-  const placeOf = (angle: number): number => (direct ? angle * linked.ratioAt(0) : qAt(angle));
+  // Force and inertia are asked for at the same angle, one after the other: it is looked up once.
+  let [angle, place, ratio] = [NaN, 0, linked.ratioAt(0)];
+  const turnTo = (to: number): void => {
+    if (to === angle) return;
+    angle = to;
+    place = direct ? to * ratio : qAt(to);
+    if (!direct) ratio = linked.ratioAt(place);
+  };
   const onHorn: Load = {
     unit: 'rad',
-    force: (angle, speed) => {
-      const ratio = ratioAt(angle);
-      return load.force(placeOf(angle), speed * ratio) * ratio;
+    force: (to, speed) => {
+      turnTo(to);
+      return load.force(place, speed * ratio) * ratio;
     },
-    holdForce: (angle) => load.holdForce(placeOf(angle)) * ratioAt(angle),
-    inertia: (angle) => Math.max(load.inertia(placeOf(angle)) * ratioAt(angle) ** 2, 1e-12),
+    holdForce: (to) => {
+      turnTo(to);
+      return load.holdForce(place) * ratio;
+    },
+    inertia: (to) => {
+      turnTo(to);
+      return Math.max(load.inertia(place) * ratio ** 2, 1e-12);
+    },
     rope: load.rope,
   };
   return {
@@ -91,30 +99,24 @@ export function servoRun(path: ServoPath): Run {
 /** A run of the horn told as one of the output. */
 function onOutput(path: ServoPath, run: Run): Run {
   const { linked, asked } = path;
-  const way = asked.travel ?? 0;
-  const horn = Math.abs(linked!.to - linked!.from);
-  const direct = path.linkage.kind === 'direct';
-  const qOf = (angle: number): number => {
-    if (direct || horn === 0) return angle * linked!.ratioAt(0);
-    let [low, high] = [0, way];
-    for (let i = 0; i < 30; i++) {
-      const middle = (low + high) / 2;
-      if (linked!.hornAt(middle) < angle) low = middle;
-      else high = middle;
-    }
-    return high;
-  };
+  const { travel } = asked;
+  // What turns on and on has no way along which the linkage was followed.
+  const placeOf = (angle: number): number =>
+    travel === undefined ? angle * linked!.ratioAt(0) : Math.min(linked!.placeAt(angle), travel);
+  let topSpeed = 0;
   const samples = run.samples.map((sample) => {
-    const place = qOf(sample.place);
-    return { ...sample, place, speed: sample.speed * linked!.ratioAt(place) };
+    const place = placeOf(sample.place);
+    const speed = sample.speed * linked!.ratioAt(place);
+    topSpeed = Math.max(topSpeed, speed);
+    return { ...sample, place, speed };
   });
-  const place = qOf(run.place);
+  const place = placeOf(run.place);
   return {
     ...run,
     place,
     endSpeed: run.endSpeed * linked!.ratioAt(place),
-    topSpeed: Math.max(0, ...samples.map(({ speed }) => speed)),
+    topSpeed,
     samples,
-    brakesAt: run.brakesAt === undefined ? undefined : qOf(run.brakesAt),
+    brakesAt: run.brakesAt === undefined ? undefined : placeOf(run.brakesAt),
   };
 }

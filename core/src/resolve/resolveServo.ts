@@ -1,5 +1,6 @@
 import { ifFinite } from '../figures/ifFinite.js';
 import { FigureCollector } from '../figures/collector.js';
+import { Memory } from '../figures/memory.js';
 import { supplyAt, type Place } from '../plan/place.js';
 import type { ServoPart } from '../plan/part.js';
 import { currentChoice, type LinkagePlan, type Mechanism, type Plan, type ServoDrive } from '../plan/plan.js';
@@ -30,7 +31,8 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
   const motors = drive.servos;
   const supply = resolveSupply(plan, drive.node, motors, collect);
   const part = partOf(plan, drive.servo, 'servo');
-  const figures = readServo(part, ['parts', drive.servo, 'part'], collect);
+  const partAt = ['parts', drive.servo, 'part'];
+  const figures = collect.once(SERVOS, [part, drive.servo], () => readServo(part, partAt, collect));
   const railFigures = readRail(plan, drive.node, supply.pack, supply.restVoltage, collect);
   const linkage = readLinkage(drive.linkage ?? { kind: 'direct' }, [...choiceAt, 'drive', 'linkage'], collect);
   const loadSide = resolveLoadSide(begun);
@@ -67,6 +69,8 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
     tipWindow,
   });
 }
+
+const SERVOS = new Memory();
 
 type ServoFigures = Omit<ServoPath['servo'], 'rating' | 'voltage'>;
 

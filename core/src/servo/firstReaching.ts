@@ -1,9 +1,10 @@
-/** Index of the first entry of a rising table that has got there; the table's length where none has. By halving. */
-export function firstReaching<T>(table: readonly T[], reached: (entry: T) => boolean): number {
-  let [low, high] = [0, table.length];
+/** Index of the first of some rising values that has got to one; their number where none has. By halving. */
+export function firstReaching(rising: Float64Array, value: number): number {
+  let low = 0;
+  let high = rising.length;
   while (low < high) {
     const middle = (low + high) >> 1;
-    if (reached(table[middle]!)) high = middle;
+    if (rising[middle]! >= value) high = middle;
     else low = middle + 1;
   }
   return low;

@@ -25,15 +25,33 @@ export interface Linked {
   readonly travel: Travel;
   /** Horn's angle for a place on q, from its start. */
   hornAt(q: number): number;
+  /** The other way round: the place on q for an angle of the horn from its start. */
+  placeAt(horn: number): number;
   /** Movement on q per radian of the horn at a place of q, without sign. */
   ratioAt(q: number): number;
 }
+
+/** The ways followed last: every keystroke, build and neighbour on a rail asks for one that is known. */
+const known = new Map<string, Linked>();
+const MOST_KNOWN = 32;
 
 /**
  * Follows the linkage from its start until its output has gone the whole way: the horn's angle for each place,
  * and the lever there. `short` where the output turns back, or the parts stop meeting, before that.
  */
-export function linkedAlong({ linkage, start, sense, distance, perOutput }: Way): Linked {
+export function linkedAlong(way: Way): Linked {
+  const key = JSON.stringify(way);
+  let linked = known.get(key);
+  if (!linked) {
+    linked = follow(way);
+    const [oldest] = known.keys();
+    if (known.size >= MOST_KNOWN) known.delete(oldest!);
+    known.set(key, linked);
+  }
+  return linked;
+}
+
+function follow({ linkage, start, sense, distance, perOutput }: Way): Linked {
   if (linkage.kind === 'direct') {
     const end = start + sense * distance;
     return {
@@ -42,32 +60,34 @@ export function linkedAlong({ linkage, start, sense, distance, perOutput }: Way)
       short: false,
       travel: throughTravel(linkage, Math.min(start, end), Math.max(start, end)),
       hornAt: (q) => Math.abs(q / perOutput),
+      placeAt: (horn) => horn * perOutput,
       ratioAt: () => perOutput,
     };
   }
   const places = followed(linkage, start, sense, distance);
   const last = places.at(-1)!;
   const end = start + sense * last.horn;
-  // Linear between two neighbours of the table.
-  const between = (q: number, of: (place: Followed) => number): number => {
-    const gone = Math.min(Math.abs(q / perOutput), last.gone);
-    const after = Math.min(
-      firstReaching(places, (place) => place.gone >= gone - 1e-12),
-      places.length - 1,
-    );
-    const upper = places[after]!;
-    const lower = places[Math.max(after - 1, 0)]!;
-    const span = upper.gone - lower.gone;
-    return span <= 0 ? of(upper) : of(lower) + ((gone - lower.gone) / span) * (of(upper) - of(lower));
-  };
+  const column = (of: keyof Followed) => Float64Array.from(places, (place) => place[of]);
+  const [horns, gones, ratios] = [column('horn'), column('gone'), column('ratio')];
+  const toGone = (q: number): number => Math.min(Math.abs(q / perOutput), last.gone);
   return {
     from: start,
     to: end,
     short: last.gone < distance * (1 - 1e-6),
     travel: throughTravel(linkage, Math.min(start, end), Math.max(start, end)),
-    hornAt: (q) => between(q, ({ horn }) => horn),
-    ratioAt: (q) => between(q, ({ ratio }) => ratio) * perOutput,
+    hornAt: (q) => between(gones, toGone(q), horns),
+    placeAt: (horn) => between(horns, Math.min(horn, last.horn), gones) * perOutput,
+    ratioAt: (q) => between(gones, toGone(q), ratios) * perOutput,
   };
+}
+
+/** Linear between two neighbours of a table: what belongs to a value of one column in another. */
+function between(by: Float64Array, value: number, of: Float64Array): number {
+  const after = Math.min(firstReaching(by, value - 1e-12), by.length - 1);
+  const before = Math.max(after - 1, 0);
+  const span = by[after]! - by[before]!;
+  if (span <= 0) return of[after]!;
+  return of[before]! + ((value - by[before]!) / span) * (of[after]! - of[before]!);
 }
 
 interface Followed {

@@ -279,4 +279,5 @@ export class CoreWorker {
   }
 }
 
-expose(new CoreWorker());
+// The page hands over the channel in which its calls already wait.
+addEventListener('message', ({ data }: MessageEvent<MessagePort>) => expose(new CoreWorker(), data), { once: true });

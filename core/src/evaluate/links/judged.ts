@@ -44,15 +44,12 @@ export function judgedStage(path: PowerPath, parts: StageParts, { ladders, check
       const limit = rung.link === 'stage' && STAGE_LIMITS.find((candidate) => candidate.id === rung.id);
       if (!limit || !limit.has(parts)) continue;
       const own = rung.capacity === undefined || rung.stage === parts.id;
-      const multiple = own
-        ? rung.multiple
-        : Math.max(0, limit.capacityOf(path, parts, situationOf(path, id))) / demand;
+      const multiple = own ? rung.multiple : Math.max(0, limit.capacityOf(path, parts, situationOf(path, id))) / demand;
       const its = own ? rung.verdict : verdictOf(multiple!, rung.wants, limit.floor?.(path));
       verdict = worseOf(verdict ?? 'enough', its);
       if (multiple !== undefined) least = Math.min(least, multiple);
     }
   }
-  for (const check of checks)
-    if (check.stage === parts.id) verdict = worseOf(verdict ?? 'enough', check.verdict);
+  for (const check of checks) if (check.stage === parts.id) verdict = worseOf(verdict ?? 'enough', check.verdict);
   return { verdict, used: least === Infinity ? undefined : 1 / Math.max(least, 0.01) };
 }
