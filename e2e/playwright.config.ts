@@ -13,7 +13,8 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: '../reports/e2e.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // A trace of every test would take a third of its time: it is taken of one that is tried again.
+    trace: 'on-first-retry',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [
