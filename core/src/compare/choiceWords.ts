@@ -13,7 +13,11 @@ const STAGE_WORDS: Readonly<Record<StageKind, string>> = {
   screw: 'a screw',
 };
 
-/** A choice by what it is made of: "2 × brushed 12 V, 64 mm can, brushed controller 40 A, 9.4:1 by gears, chain". */
+/**
+ * A choice by what it is made of: "2 × brushed 12 V, 64 mm can, brushed controller 40 A, 9.4:1 by gears, chain".
+ *
+ * @example choiceWords(plan, mast, currentChoice(mast)) //=> 'brushed 12 V, 64 mm can, brushed controller 40 A, 9:1 by gears, chain'
+ */
 export function choiceWords(plan: Plan, mechanism: Mechanism, choice: Choice): string {
   const [motor, ...others] = partIdsOf(choice.drive).map((id) => plan.parts[id]?.part.name ?? id);
   const count = countOf(choice.drive);

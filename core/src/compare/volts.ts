@@ -18,7 +18,11 @@ export interface VoltsAndSpeed {
   readonly total: number;
 }
 
-/** Kv = ω/(0.8·V): under load it turns at about 0.8 of its free speed. G = ω/ω_out. */
+/**
+ * Kv = ω/(0.8·V): under load it turns at about 0.8 of its free speed. G = ω/ω_out.
+ *
+ * @example windingFor(500, 12, 40) //=> { kv: 52.08, total: 12.5 }
+ */
 export function windingFor(happySpeed: number, volts: number, outputSpeed: number): VoltsAndSpeed {
   return { kv: happySpeed / (WORKING_SPEED_SHARE * volts), total: happySpeed / outputSpeed };
 }

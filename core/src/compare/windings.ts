@@ -30,7 +30,11 @@ const TURNS = [0.5, 0.71, 1, 1.41, 2] as const;
 const LOSS = 50;
 const MOST_CANS = 3;
 
-/** All windings of a motor's own frame. */
+/**
+ * All windings of a motor's own frame.
+ *
+ * @example windingsOf(motor).length //=> 5
+ */
 export function windingsOf(motor: MotorConstants): readonly Winding[] {
   return TURNS.map((turns) => {
     const wound = rewound(motor, turns);

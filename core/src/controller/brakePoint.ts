@@ -17,6 +17,8 @@ export interface BrakePoint {
  * limit where what it returns is within the return limit, else the lower root of
  * R'·J² − Ke·ω·J + Voc·Ireturn = 0. Beyond J = Ke·ω/R' the pack gives, and the pack-side limit and
  * full reversed volts hold. A controller without a motor-side limit shorts the motor: J = Ke·ω/R'.
+ *
+ * @example brakePoint(drive, 400) //=> { motorCurrent: 60, returnedCurrent: 6.731, shaftTorque: 1.203, heldBy: 'stator' }
  */
 export function brakePoint(drive: Drive, speed: number): BrakePoint {
   const r = loopResistance(drive);
@@ -63,6 +65,10 @@ const returnedBy = (current: number, emf: number, resistance: number, volts: num
 
 const rootOf = (emf: number, term: number): number => Math.sqrt(Math.max(0, emf * emf + 4 * term));
 
-/** Volts the controller feels while the motors return current: Voc + n·Rp·I, against its highest. */
+/**
+ * Volts the controller feels while the motors return current: Voc + n·Rp·I, against its highest.
+ *
+ * @example voltsWhileReturning(drive, 13.6, 40) //=> 14.4
+ */
 export const voltsWhileReturning = (drive: Drive, restVoltage: number, returnedCurrent: number): number =>
   restVoltage + drive.supplyResistance * Math.max(0, returnedCurrent);

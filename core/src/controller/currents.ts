@@ -1,9 +1,17 @@
 import type { Drive } from './drive.js';
 
-/** R' = R + Ron: everything in the motor's loop. */
+/**
+ * R' = R + Ron: everything in the motor's loop.
+ *
+ * @example loopResistance(drive) //=> 0.1057
+ */
 export const loopResistance = (drive: Drive): number => drive.motor.resistance + drive.controllerResistance;
 
-/** Voltage holds: I = (d·Voc − Ke·ω)/(R' + d²·Rs), never under 0. */
+/**
+ * Voltage holds: I = (d·Voc − Ke·ω)/(R' + d²·Rs), never under 0.
+ *
+ * @example currentAtVoltage(drive, 300) //=> 53.97
+ */
 export function currentAtVoltage(drive: Drive, speed: number, duty = drive.greatestDuty): number {
   const spare = duty * drive.restVoltage - drive.motor.backEmfConstant * speed;
   return Math.max(0, spare / (loopResistance(drive) + duty * duty * drive.supplyResistance));
@@ -13,6 +21,8 @@ export function currentAtVoltage(drive: Drive, speed: number, duty = drive.great
  * Motor current when the pack gives `supplyCurrent`: the positive root of
  * R'·I² + Ke·ω·I = (Voc − Rs·Ib)·Ib. Beyond Voc/(2·Rs) the pack's power only falls again, so that a
  * limit up there is never what holds: the current at that greatest power stands for it.
+ *
+ * @example currentAtSupply(drive, 300, 20) //=> 27.85
  */
 export function currentAtSupply(drive: Drive, speed: number, supplyCurrent: number): number {
   const emf = drive.motor.backEmfConstant * speed;
@@ -26,6 +36,8 @@ export function currentAtSupply(drive: Drive, speed: number, supplyCurrent: numb
 /**
  * Supply current that a motor current takes at a speed: the lower root of
  * Rs·Ib² − Voc·Ib + I·(Ke·ω + I·R') = 0. `undefined` where the pack cannot give that power.
+ *
+ * @example supplyForMotorCurrent(drive, 300, 40) //=> 33.69
  */
 export function supplyForMotorCurrent(drive: Drive, speed: number, current: number): number | undefined {
   const power = current * (drive.motor.backEmfConstant * speed + current * loopResistance(drive));

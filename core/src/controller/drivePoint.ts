@@ -23,6 +23,8 @@ export interface FlowInto {
 /**
  * The most a drive gives at a motor speed (rad/s ≥ 0): the greatest duty at which the voltage, the
  * pack-side and the motor-side limit all hold, and which of them held it.
+ *
+ * @example drivePoint(drive, 300) //=> { motorCurrent: 44.75, supplyCurrent: 40, supplyVoltage: 11.8, shaftTorque: 0.7717, heldBy: 'supply' }
  */
 export function drivePoint(drive: Drive, speed: number): DrivePoint {
   const point = { motorCurrent: 0, supplyCurrent: 0, supplyVoltage: 0, shaftTorque: 0, heldBy: 'voltage' as HeldBy };
@@ -52,7 +54,11 @@ export function driveInto(into: FlowInto, drive: Drive, speed: number, duty: num
   into.heldBy = heldBy;
 }
 
-/** Kt·(I − I0 − I1·|ω|); at rest friction can take all of it but never pull back. */
+/**
+ * Kt·(I − I0 − I1·|ω|); at rest friction can take all of it but never pull back.
+ *
+ * @example shaftTorque(drive, 40, 300) //=> 0.6855
+ */
 export function shaftTorque({ motor }: Drive, current: number, speed: number): number {
   const net = current - motor.freeCurrent - motor.freeCurrentPerSpeed * Math.abs(speed);
   return motor.torqueConstant * (speed === 0 ? Math.max(0, net) : net);

@@ -32,7 +32,11 @@ const PIECES = 6;
 /** A brushless motor at rest heats one phase twice as much as the mean. */
 const AT_REST_BRUSHLESS = 2;
 
-/** The duty of a job from its run. A go that takes longer than the time between two starts makes that time longer. */
+/**
+ * The duty of a job from its run. A go that takes longer than the time between two starts makes that time longer.
+ *
+ * @example cycleOf(path, judgement.run).seconds //=> 15
+ */
 export function cycleOf(path: DcPath, run: Run): Cycle {
   if (path.thrown) return throwingCycle(path, run);
   const { asked } = path;
@@ -46,7 +50,11 @@ export function cycleOf(path: DcPath, run: Run): Cycle {
   return { prelude: [], segments: [...work, ...(held ? [held] : []), rest], seconds, holdCurrent };
 }
 
-/** Motor current that holds the load at rest; 0 where something else does, or nothing pulls. */
+/**
+ * Motor current that holds the load at rest; 0 where something else does, or nothing pulls.
+ *
+ * @example holdCurrentOf(path) //=> 0
+ */
 export function holdCurrentOf(path: DcPath): number {
   const { drive, train, radius, load, holder } = path;
   if (holder === 'brake' || holder === 'ratchet' || train.backEfficiency === 0) return 0;

@@ -42,7 +42,11 @@ const MOST_GOES = 400;
 
 const known = new WeakMap<DcPath, Day>();
 
-/** The day of a path, worked out once for each path. */
+/**
+ * The day of a path, worked out once for each path.
+ *
+ * @example dayOf(path, judgement.run).goes //=> 10
+ */
 export function dayOf(path: DcPath, run: Run): Day {
   const found = known.get(path);
   if (found) return found;
@@ -55,6 +59,8 @@ export function dayOf(path: DcPath, run: Run): Day {
  * Goes through every match, go by go, and every rest between two.
  *
  * @param note told the temperatures after each stretch; a day has thousands, and only a chart wants them
+ *
+ * @example integrateDay(path, cycleOf(path, judgement.run)).charge //=> 1137
  */
 export function integrateDay(path: DcPath, cycle: Cycle, note?: (sample: DaySample) => void): Day {
   const { match, motor, drive } = path;

@@ -27,7 +27,11 @@ export interface BrakeReach {
 /** Less than this is not worth a second line. */
 const GAIN = 1.01;
 
-/** Braking of a path at full command; `undefined` where a figure is missing. Losses help to brake. */
+/**
+ * Braking of a path at full command; `undefined` where a figure is missing. Losses help to brake.
+ *
+ * @example brakeReachOf(path).points.length //=> 81
+ */
 export function brakeReachOf(path: DcPath, count = 80): BrakeReach | undefined {
   if (lacksOf(path, RUN_NEEDS).length > 0) return undefined;
   const reach = reachOf(path, 4);

@@ -20,7 +20,11 @@ export interface Endurance {
 /** A brushless motor at rest heats one phase twice as much as the mean. */
 const AT_REST = Math.SQRT2;
 
-/** `undefined` where a figure is missing. */
+/**
+ * `undefined` where a figure is missing.
+ *
+ * @example enduranceOf(path, judgement.run).stalled //=> 16.2
+ */
 export function enduranceOf(path: DcPath, run: Run | undefined): Endurance | undefined {
   if (!run || lacksOf(path, [...RUN_NEEDS, 'heat', 'throw']).length > 0) return undefined;
   const { drive, motor } = path;

@@ -7,7 +7,11 @@ import type { AnyPath } from '../powerpath/anyPath.js';
 import type { Ladder, Rung } from './rung.js';
 import { verdictOf, worseOf, type Verdict } from './verdict.js';
 
-/** Computes the ladder of one situation. */
+/**
+ * Computes the ladder of one situation.
+ *
+ * @example ladderOf(path, 'working').first.name //=> 'pack-side limit'
+ */
 export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   const lacks = lacksOf(path, SITUATION_NEEDS[id]);
   if (lacks.length > 0) return { situation: id, rungs: [], verdict: 'not known', lacks };
@@ -38,7 +42,11 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   };
 }
 
-/** One limit in one situation, whatever the others do. */
+/**
+ * One limit in one situation, whatever the others do.
+ *
+ * @example rungOf(path, limitOf(path, 'supply'), situationOf(path, 'working')).multiple //=> 1.208
+ */
 export function rungOf(path: AnyPath, limit: Limit<AnyPath>, situation: Situation): Rung {
   const { id } = situation;
   const { name, link, goodFirst } = limit;
@@ -66,7 +74,11 @@ export function rungOf(path: AnyPath, limit: Limit<AnyPath>, situation: Situatio
   };
 }
 
-/** Why the motor has nothing to do in a situation; `undefined` where it has. */
+/**
+ * Why the motor has nothing to do in a situation; `undefined` where it has.
+ *
+ * @example idleBecause(path, 'holding', 196) //=> 'held by ratchet'
+ */
 export function idleBecause(path: PowerPath, id: SituationId, demand: number): Ladder['idle'] {
   if (demand <= 0) return 'no load';
   if (id !== 'holding') return undefined;

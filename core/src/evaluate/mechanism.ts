@@ -59,7 +59,11 @@ export interface MechanismResult {
 
 const runs = new WeakMap<AnyPath, Run>();
 
-/** The run of a path by its profile, made once; `undefined` where a figure is missing. */
+/**
+ * The run of a path by its profile, made once; `undefined` where a figure is missing.
+ *
+ * @example runOf(path).time //=> 1.509
+ */
 export function runOf(path: AnyPath): Run | undefined {
   const machine = machineOf(path);
   if (lacksOf(path, machine.runNeeds).length > 0) return undefined;
@@ -68,14 +72,22 @@ export function runOf(path: AnyPath): Run | undefined {
   return run;
 }
 
-/** Judges one job of a mechanism. */
+/**
+ * Judges one job of a mechanism.
+ *
+ * @example evaluateJob(plan, mast, 'raise').verdict //=> 'tight'
+ */
 export function evaluateJob(plan: Plan, mechanism: Mechanism, jobId: string): JobResult {
   const path = resolvePath(plan, mechanism, jobId);
   const judgement = judge(path);
   return Object.assign(judgement, { links: linksOf(path, judgement) });
 }
 
-/** Judges a path that is already resolved. */
+/**
+ * Judges a path that is already resolved.
+ *
+ * @example judge(path).ladders.working.first.multiple //=> 1.208
+ */
 export function judge(path: AnyPath): Judgement {
   const machine = machineOf(path);
   const run = runOf(path);
@@ -101,7 +113,11 @@ export function judge(path: AnyPath): Judgement {
   };
 }
 
-/** The situation of a job to look at first: the worst, and of equals the one that gives at the least multiple. */
+/**
+ * The situation of a job to look at first: the worst, and of equals the one that gives at the least multiple.
+ *
+ * @example worstSituation(judgement) //=> 'working'
+ */
 export const worstSituation = ({ ladders }: Pick<JobResult, 'ladders'>): SituationId =>
   SITUATIONS.reduce((worst, id) => {
     const [a, b] = [ladders[worst], ladders[id]];
@@ -109,7 +125,11 @@ export const worstSituation = ({ ladders }: Pick<JobResult, 'ladders'>): Situati
     return by > 0 || (by === 0 && (b.first?.multiple ?? Infinity) < (a.first?.multiple ?? Infinity)) ? id : worst;
   });
 
-/** Judges a mechanism over all its jobs. */
+/**
+ * Judges a mechanism over all its jobs.
+ *
+ * @example evaluateMechanism(plan, mast).headline.name //=> 'pack-side limit'
+ */
 export function evaluateMechanism(plan: Plan, mechanism: Mechanism): MechanismResult {
   const jobs = mechanism.jobs.map((job) => evaluateJob(plan, mechanism, job.id));
   return { id: mechanism.id, name: mechanism.name, kind: mechanism.kind, jobs, headline: headlineOf(jobs) };
@@ -117,7 +137,11 @@ export function evaluateMechanism(plan: Plan, mechanism: Mechanism): MechanismRe
 
 type Candidate = Omit<Headline, 'notKnown'>;
 
-/** The worst over some jobs of one mechanism, and what makes it so: of what is equally bad the least multiple. */
+/**
+ * The worst over some jobs of one mechanism, and what makes it so: of what is equally bad the least multiple.
+ *
+ * @example headlineOf([judgement]).multiple //=> 1.208
+ */
 export function headlineOf(jobs: readonly Judgement[]): Headline {
   let verdict: Verdict = 'enough';
   const lacking = new Set<string>();

@@ -6,7 +6,11 @@ export interface PlanResult {
   readonly mechanisms: readonly MechanismResult[];
 }
 
-/** Everything the application knows of a plan: computed from it alone, never stored. */
+/**
+ * Everything the application knows of a plan: computed from it alone, never stored.
+ *
+ * @example evaluate(plan).mechanisms.length //=> 10
+ */
 export function evaluate(plan: Plan): PlanResult {
   return { name: plan.name, mechanisms: plan.mechanisms.map((mechanism) => evaluateMechanism(plan, mechanism)) };
 }

@@ -402,5 +402,9 @@ export const FIGURES = {
 
 export type FigureName = keyof typeof FIGURES;
 
-/** The table's row, seen by its general type. */
+/**
+ * The table's row, seen by its general type.
+ *
+ * @example figureMeta('motor.stallTorque').label //=> 'stall torque'
+ */
 export const figureMeta = (name: FigureName): FigureMeta => FIGURES[name];

@@ -44,7 +44,11 @@ export const MECHANISM_JOBS: Readonly<
   leg: { jobs: ['stride'], output: 'leg' },
 };
 
-/** What is known of a kind of job. */
+/**
+ * What is known of a kind of job.
+ *
+ * @example jobKindOf('raise').outputTitle //=> 'Drum'
+ */
 export const jobKindOf = (kind: JobKind): JobKindSpec => KINDS[kind] as unknown as JobKindSpec;
 
 /** Reads a job and the output that does it. Throws where the document pairs a job with another kind of output. */

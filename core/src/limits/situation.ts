@@ -41,7 +41,11 @@ export const SITUATION_NEEDS: Readonly<Record<SituationId, readonly Need[]>> = {
 
 const known = new WeakMap<PowerPath, Partial<Record<SituationId, Situation>>>();
 
-/** D, v and a of one situation. Worked out once for a path: every limit, link and check asks. */
+/**
+ * D, v and a of one situation. Worked out once for a path: every limit, link and check asks.
+ *
+ * @example situationOf(path, 'working') //=> { id: 'working', demand: 208.1, speed: 0.8438, motorSpeed: 345.2, acceleration: 0, seconds: 1.6 }
+ */
 export function situationOf(path: PowerPath, id: SituationId): Situation {
   let of = known.get(path);
   if (!of) known.set(path, (of = {}));

@@ -21,6 +21,8 @@ export interface ArmFigures {
 /**
  * On radians from the start, either way: F = ±(m·g·d·cos q − spring·(q0 − q)) + T_f, M = I + m·d². A
  * payload at the tip adds its own m·L and m·L².
+ *
+ * @example arm({ mass: 2.8, centreOfMass: 0.38, inertiaAboutCentre: 0.05, frictionTorque: 0.2, springRate: 0, springZero: 0, fromAngle: 0, toAngle: 1.2 }).holdForce(0) //=> 10.43
  */
 export function arm(figures: ArmFigures): Load {
   const { mass, centreOfMass, springRate, springZero, fromAngle, toAngle, payload = 0, length = 0 } = figures;

@@ -9,7 +9,11 @@ export interface CarriageFigures {
   readonly slope: number;
 }
 
-/** On metres of the nut: F = m·g·sinα + push + friction, M = m. The screw's own losses are its stage's. */
+/**
+ * On metres of the nut: F = m·g·sinα + push + friction, M = m. The screw's own losses are its stage's.
+ *
+ * @example carriage({ mass: 4, push: 20, friction: 5, slope: 0 }).force(0, 0.2) //=> 25
+ */
 export function carriage({ mass, push, friction, slope }: CarriageFigures): Load {
   const alone = mass * GRAVITY * Math.sin(slope) + push;
   return { unit: 'm', force: () => alone + friction, holdForce: () => alone, inertia: () => mass };

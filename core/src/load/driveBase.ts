@@ -11,7 +11,11 @@ export interface DriveBaseFigures {
   readonly push?: number;
 }
 
-/** F = m·g·(sinγ + c_rr·cosγ) + push; the tyres carry μ·m·g·cosγ·share. */
+/**
+ * F = m·g·(sinγ + c_rr·cosγ) + push; the tyres carry μ·m·g·cosγ·share.
+ *
+ * @example driveBase({ mass: 52, rollingResistance: 0.03, grip: 0.9, drivenShare: 1, slope: 0 }).force(0, 1) //=> 15.3
+ */
 export function driveBase({ mass, rollingResistance, grip, drivenShare, slope, push = 0 }: DriveBaseFigures): Load {
   const weight = mass * GRAVITY;
   const uphill = weight * Math.sin(slope);

@@ -9,7 +9,11 @@ export interface FlywheelFigures {
   readonly airDrag: number;
 }
 
-/** F = T_f + c·ω², M = J. Nothing pulls back at rest. */
+/**
+ * F = T_f + c·ω², M = J. Nothing pulls back at rest.
+ *
+ * @example flywheel({ inertia: 0.004, frictionTorque: 0.02, airDrag: 1e-7 }).force(0, 300) //=> 0.029
+ */
 export function flywheel({ inertia, frictionTorque, airDrag }: FlywheelFigures): Load {
   return {
     unit: 'rad',

@@ -11,7 +11,11 @@ export interface LegFigures {
   readonly inertia: number;
 }
 
-/** A leg joint that carries its share of the robot: m·g/(legs down) × lever, whichever way it swings. */
+/**
+ * A leg joint that carries its share of the robot: m·g/(legs down) × lever, whichever way it swings.
+ *
+ * @example leg({ mass: 20, legsDown: 2, lever: 0.06, inertia: 0.01 }).holdForce(0) //=> 5.884
+ */
 export function leg({ mass, legsDown, lever, inertia }: LegFigures): Load {
   const torque = ((mass * GRAVITY) / legsDown) * lever;
   return { unit: 'rad', force: () => torque, holdForce: () => torque, inertia: () => inertia };

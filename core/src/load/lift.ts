@@ -11,7 +11,11 @@ export interface LiftFigures {
   readonly loadPerRope: number;
 }
 
-/** On metres of rope: F = k·(m·g·sinα + friction − counterforce), M = k²·m. */
+/**
+ * On metres of rope: F = k·(m·g·sinα + friction − counterforce), M = k²·m.
+ *
+ * @example lift({ mass: 20, slope: 1.5708, friction: 10, counterforce: 0, loadPerRope: 1 }).force(0, 0.8) //=> 206.1
+ */
 export function lift({ mass, slope, friction, counterforce, loadPerRope: k }: LiftFigures): Load {
   const alone = k * (mass * GRAVITY * Math.sin(slope) - counterforce);
   const resisting = alone + k * friction;
@@ -24,7 +28,11 @@ export function lift({ mass, slope, friction, counterforce, loadPerRope: k }: Li
   };
 }
 
-/** The same load let down: on q the weight pulls forwards, friction still resists. Holding it takes what it took before. */
+/**
+ * The same load let down: on q the weight pulls forwards, friction still resists. Holding it takes what it took before.
+ *
+ * @example lowering({ mass: 20, slope: 1.5708, friction: 10, counterforce: 0, loadPerRope: 1 }).force(0, 0.8) //=> -186.1
+ */
 export function lowering({ mass, slope, friction, counterforce, loadPerRope: k }: LiftFigures): Load {
   const alone = k * (mass * GRAVITY * Math.sin(slope) - counterforce);
   return {

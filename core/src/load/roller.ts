@@ -10,7 +10,11 @@ export interface RollerFigures {
   readonly slope: number;
 }
 
-/** On metres of surface: F = pull + m·g·sinγ, M = m. */
+/**
+ * On metres of surface: F = pull + m·g·sinγ, M = m.
+ *
+ * @example roller({ mass: 0.3, pull: 15, slope: 0 }).force(0, 1) //=> 15
+ */
 export function roller({ mass, pull, slope }: RollerFigures): Load {
   const uphill = mass * GRAVITY * Math.sin(slope);
   return { unit: 'm', force: () => pull + uphill, holdForce: () => uphill, inertia: () => mass };

@@ -5,7 +5,11 @@ export interface TurntableFigures {
   readonly frictionTorque: number;
 }
 
-/** On level ground only friction resists: F = T_f, M = J. */
+/**
+ * On level ground only friction resists: F = T_f, M = J.
+ *
+ * @example turntable({ inertia: 0.09, frictionTorque: 0.35 }).force(0, 1) //=> 0.35
+ */
 export function turntable({ inertia, frictionTorque }: TurntableFigures): Load {
   return { unit: 'rad', force: () => frictionTorque, holdForce: () => 0, inertia: () => inertia };
 }

@@ -40,19 +40,31 @@ const servo: Machine<ServoPath> = {
 
 const MACHINES = { dc, step, servo } satisfies Record<MachineKind, unknown>;
 
-/** What is known of the machine a path is turned by. It takes this path's own kind. */
+/**
+ * What is known of the machine a path is turned by. It takes this path's own kind.
+ *
+ * @example machineOf(path).limits.length > 0 //=> true
+ */
 export const machineOf = (path: AnyPath): Machine<AnyPath> =>
   // Each table is asked only with paths of its own kind, which the kind in the path itself sees to.
   MACHINES[path.machine] as unknown as Machine<AnyPath>;
 
-/** The limit of an id. Throws for one that this machine does not have. */
+/**
+ * The limit of an id. Throws for one that this machine does not have.
+ *
+ * @example limitOf(path, 'supply').name //=> 'pack-side limit'
+ */
 export function limitOf(path: AnyPath, id: LimitId): Limit<AnyPath> {
   const found = machineOf(path).limits.find((limit) => limit.id === id);
   if (!found) throw new Error(`a ${path.machine} drive has no limit ${id}`);
   return found;
 }
 
-/** The check of an id. Throws for one that this machine does not have. */
+/**
+ * The check of an id. Throws for one that this machine does not have.
+ *
+ * @example checkRule(path, 'in-time').name //=> 'in time'
+ */
 export function checkRule(path: AnyPath, id: CheckId): CheckRule<AnyPath> {
   const found = machineOf(path).checks.find((rule) => rule.id === id);
   if (!found) throw new Error(`a ${path.machine} drive has no check ${id}`);

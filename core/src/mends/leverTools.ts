@@ -30,7 +30,11 @@ export function figureLever(
   };
 }
 
-/** Two significant digits and a half: away from where it stands, so that the mend still does it. */
+/**
+ * Two significant digits and a half: away from where it stands, so that the mend still does it.
+ *
+ * @example roundOutwards(1.234, true) //=> 1.25
+ */
 export function roundOutwards(value: number, up: boolean): number {
   const step = 10 ** (Math.floor(Math.log10(value)) - 1) / 2;
   const rounded = up ? Math.ceil(value / step - 1e-9) * step : Math.floor(value / step + 1e-9) * step;

@@ -66,7 +66,11 @@ export function mendsWithin(
   return { mends, finished: true };
 }
 
-/** All mends, however long it takes. Empty where no single change does it. */
+/**
+ * All mends, however long it takes. Empty where no single change does it.
+ *
+ * @example mendsFor(plan, 'lift', { jobId: 'raise', rung: 'supply', situation: 'working' }).length > 0 //=> true
+ */
 export function mendsFor(plan: Plan, mechanismId: string, target: Target): readonly Mend[] {
   return [...findMends(plan, mechanismId, target)].filter((mend) => mend !== undefined);
 }

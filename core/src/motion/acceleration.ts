@@ -28,7 +28,11 @@ export const newPull = (): Pull => ({
 /** What pulls at a place, a speed and a time since the start, written into `into`. */
 export type PullRule = (q: number, speed: number, time: number, into: Pull) => Pull;
 
-/** Full effort forwards at a time since the start; a ramp holds the duty back at first. */
+/**
+ * Full effort forwards at a time since the start; a ramp holds the duty back at first.
+ *
+ * @example pullAt(system, 0, 0).acceleration //=> 5.059
+ */
 export function pullAt(system: MotionSystem, q: number, speed: number, time = Infinity, into = newPull()): Pull {
   const { drive, rampTime = 0 } = system;
   const ramping = time < rampTime;
@@ -40,13 +44,21 @@ export function pullAt(system: MotionSystem, q: number, speed: number, time = In
   return into;
 }
 
-/** Full braking within the braking limits. */
+/**
+ * Full braking within the braking limits.
+ *
+ * @example brakeAt(system, 0, 0.8).acceleration //=> -10.41
+ */
 export function brakeAt(system: MotionSystem, q: number, speed: number, into = newPull()): Pull {
   brakeInto(into, system.drive, omega(system, speed));
   return accelerate(system, q, speed, into);
 }
 
-/** Nothing commanded and nothing shorted: only friction, and a drag offset that cancels some of it. */
+/**
+ * Nothing commanded and nothing shorted: only friction, and a drag offset that cancels some of it.
+ *
+ * @example coastAt(system, 0, 0.8, 0).acceleration //=> -6.883
+ */
 export function coastAt(system: MotionSystem, q: number, speed: number, offset: number, into = newPull()): Pull {
   const { motor } = system.drive;
   const drag = motor.freeCurrent + motor.freeCurrentPerSpeed * omega(system, speed);

@@ -4,7 +4,11 @@ import type { Run } from './run.js';
 import type { MotionSystem } from './system.js';
 import type { Watch } from './watch.js';
 
-/** Speed at which the pack's rest voltage is all back-EMF: nothing goes faster by itself. */
+/**
+ * Speed at which the pack's rest voltage is all back-EMF: nothing goes faster by itself.
+ *
+ * @example fastestOf(system) //=> 1.543
+ */
 export function fastestOf({ drive, radius, total }: MotionSystem): number {
   return (drive.restVoltage / drive.motor.backEmfConstant) * (radius / total);
 }

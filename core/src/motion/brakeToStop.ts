@@ -19,7 +19,11 @@ export interface Stop {
 
 const LONGEST = 60;
 
-/** Full braking from a speed on q until it stands. */
+/**
+ * Full braking from a speed on q until it stands.
+ *
+ * @example brakeToStop(system, 0.8).distance //=> 0.03075
+ */
 export function brakeToStop(system: MotionSystem, fromSpeed: number, place = 0): Stop {
   const watch = new Watch(system);
   const reached = march(system, watch, brakingStretch(system, stateOf(place, fromSpeed), 0, LONGEST));

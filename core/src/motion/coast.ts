@@ -12,7 +12,11 @@ export interface Coast {
   readonly distance: number;
 }
 
-/** Rolls from a speed with nothing commanded but a drag offset, A of one motor. */
+/**
+ * Rolls from a speed with nothing commanded but a drag offset, A of one motor.
+ *
+ * @example coastToStop(system, 0.8, 0).distance //=> 0.04649
+ */
 export function coastToStop(system: MotionSystem, fromSpeed: number, offset: number): Coast {
   const watch = new Watch(system);
   const seconds = fromSpeed / Math.max(Math.abs(coastAt(system, 0, fromSpeed, offset).acceleration), 1e-9);

@@ -4,7 +4,11 @@ import { drivePoint } from '../controller/drivePoint.js';
 import type { Pull } from './acceleration.js';
 import type { MotionSystem } from './system.js';
 
-/** What a commanded place, speed and acceleration takes of one motor, and how many times that is there. */
+/**
+ * What a commanded place, speed and acceleration takes of one motor, and how many times that is there.
+ *
+ * @example flowFor(system, 0, 0.8, 0).pull.motorCurrent //=> 34.58
+ */
 export function flowFor(
   system: MotionSystem,
   place: number,

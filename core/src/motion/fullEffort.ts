@@ -27,6 +27,8 @@ const NEGLIGIBLE_START = 1e-5;
  * steps of controlled error, the end found by halving the last step. A load that cannot be moved stays,
  * and the result says `stalled` and where. Where speed follows force almost at once (next to no moved
  * mass), the run goes along the speed at which force and load balance.
+ *
+ * @example fullEffort(system).time //=> 1.509
  */
 export function fullEffort(system: MotionSystem, options: RunOptions = {}): Run {
   const { longest = 60, fewestSteps = 60, fromSpeed = 0 } = options;

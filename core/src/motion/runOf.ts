@@ -5,7 +5,11 @@ import { stopThere } from './stopThere.js';
 import { systemOf, type MotionSystem } from './system.js';
 import { trapezoid, type Trapezoid } from './trapezoid.js';
 
-/** Runs a job by the profile it asks for. Its lacks must have been looked at. */
+/**
+ * Runs a job by the profile it asks for. Its lacks must have been looked at.
+ *
+ * @example runBy(path).time //=> 1.509
+ */
 export function runBy(path: DcPath, system: MotionSystem = systemOf(path), options: RunOptions = {}): Run {
   const { profile, travel } = path.asked;
   if (travel === undefined || profile === 'moving') return fullEffort(system, options);
@@ -16,7 +20,11 @@ export function runBy(path: DcPath, system: MotionSystem = systemOf(path), optio
   return run.follows!.behindAt && stop.time > run.time ? { ...run, time: stop.time, outcome: stop.outcome } : run;
 }
 
-/** The commanded motion of a job: speed and acceleration typed, else a third of the time each for speeding up, going and slowing down. */
+/**
+ * The commanded motion of a job: speed and acceleration typed, else a third of the time each for speeding up, going and slowing down.
+ *
+ * @example trapezoidOf(path) //=> { speed: 1.266, acceleration: 2.373 }
+ */
 export function trapezoidOf({ asked }: DcPath): Trapezoid {
   const travel = asked.travel ?? 0;
   const speed = asked.typedSpeed ?? (1.5 * travel) / asked.time;

@@ -12,6 +12,8 @@ export interface Settled {
 /**
  * Full command against a constant `loadTorque` at the output of a reduction, until the speed stays.
  * A load that the drive cannot start from rest leaves it stalled.
+ *
+ * @example settle(drive, 9, 0.9, 5) //=> { stalled: false, outputSpeed: 46.11, point: { motorCurrent: 36.24, supplyCurrent: 36.24, supplyVoltage: 11.88, shaftTorque: 0.6173, heldBy: 'voltage' } }
  */
 export function settle(drive: Drive, total: number, efficiency: number, loadTorque: number): Settled {
   const wanted = loadTorque / (drive.motors * total * efficiency);

@@ -23,7 +23,11 @@ export interface MotionSystem {
   readonly breaker?: { readonly holds: number; readonly timeConstant: number; readonly share: number };
 }
 
-/** The system of a resolved path. Its lacks must have been looked at: it computes with what is there. */
+/**
+ * The system of a resolved path. Its lacks must have been looked at: it computes with what is there.
+ *
+ * @example systemOf(path).total //=> 9
+ */
 export function systemOf(path: DcPath): MotionSystem {
   const { drive, train, radius, load, asked, motor, branch } = path;
   return {

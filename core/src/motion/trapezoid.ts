@@ -12,7 +12,11 @@ export interface Trapezoid {
   readonly acceleration: number;
 }
 
-/** Its three phases: how long each takes. The middle one is 0 where it never gets to its speed. */
+/**
+ * Its three phases: how long each takes. The middle one is 0 where it never gets to its speed.
+ *
+ * @example phasesOf({ speed: 0.8, acceleration: 2 }, 1.2) //=> { top: 0.8, slope: 0.4, middle: 1.1, total: 1.9 }
+ */
 export function phasesOf({ speed, acceleration }: Trapezoid, travel: number) {
   const top = Math.min(speed, Math.sqrt(acceleration * travel));
   const slope = top / acceleration;
@@ -24,6 +28,8 @@ export function phasesOf({ speed, acceleration }: Trapezoid, travel: number) {
  * Goes along the commanded motion and asks at each moment what it takes of one motor, against the most
  * that is there at that speed, driving or braking. The least of those multiples says whether it can
  * follow, and the first moment under 1 where it falls behind.
+ *
+ * @example trapezoid(system, { speed: 0.9, acceleration: 4 }).time //=> 1.725
  */
 export function trapezoid(system: MotionSystem, profile: Trapezoid): Run {
   const { until } = system;

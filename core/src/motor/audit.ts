@@ -25,6 +25,8 @@ const DISAGREES_BY = 0.05;
 /**
  * Looks for figures that cannot belong to one motor. Kt/Ke over 1.02 would make power from nothing;
  * under 0.80 the sheet is suspicious; stated Kv or resistance that disagree by more than 5 % are said.
+ *
+ * @example auditMotor(motor).verdict //=> 'plausible'
  */
 export function auditMotor(motor: MotorConstants, stated: StatedFigures = {}): MotorAudit {
   const ratio = motor.torqueConstant / motor.backEmfConstant;

@@ -12,7 +12,11 @@ export interface MotorConstants {
   readonly freeCurrentPerSpeed: number;
 }
 
-/** Km = Kt/√R, N·m/√W: the same for every winding of one frame. */
+/**
+ * Km = Kt/√R, N·m/√W: the same for every winding of one frame.
+ *
+ * @example motorConstant(motor) //=> 0.05687
+ */
 export function motorConstant(motor: MotorConstants): number {
   return motor.torqueConstant / Math.sqrt(motor.resistance);
 }

@@ -12,7 +12,11 @@ export interface MotorTurns {
   readonly lengthRatio: number;
 }
 
-/** Kv goes with 1/(turns·length), R with turns²·length, I0 with Kv: friction's torque grows with the length alone. */
+/**
+ * Kv goes with 1/(turns·length), R with turns²·length, I0 with Kv: friction's torque grows with the length alone.
+ *
+ * @example motorFromTurns({ turns: 27, referenceTurns: 35, referenceKv: 94, referenceResistance: 0.16, referenceFreeCurrent: 2, lengthRatio: 1 }) //=> { resistance: 0.09522, torqueConstant: 0.008207, backEmfConstant: 0.008207, freeCurrent: 2.593, freeCurrentPerSpeed: 0 }
+ */
 export function motorFromTurns(given: MotorTurns): MotorConstants {
   const turns = given.turns / given.referenceTurns;
   const wound = turns * given.lengthRatio;

@@ -23,6 +23,8 @@ const CASE_SECONDS = 900;
 /**
  * Heat capacities and resistances from the motor's mass (kg) alone, an *estimate*: good for
  * 0.3–0.8 kg on a metal plate, up to 2.5 times too cool for 1.5 kg in free air.
+ *
+ * @example thermalFromMass(1.1, 120, 25) //=> { windingCapacity: 63.53, caseCapacity: 430.1, windingToCase: 0.9445, caseToAir: 2.093, windingLimit: 120, ambient: 25 }
  */
 export function thermalFromMass(mass: number, windingLimit: number, ambient: number): MotorThermal {
   const windingCapacity = COPPER_SHARE * mass * COPPER_HEAT;
@@ -37,12 +39,20 @@ export function thermalFromMass(mass: number, windingLimit: number, ambient: num
   };
 }
 
-/** R at winding temperature (°C) from R at 20 °C. */
+/**
+ * R at winding temperature (°C) from R at 20 °C.
+ *
+ * @example resistanceAt(0.1, 120) //=> 0.1393
+ */
 export function resistanceAt(resistance20: number, temperature: number): number {
   return resistance20 * (1 + COPPER_ALPHA * (temperature - 20));
 }
 
-/** Icont = √((Tlim − Ta)/(R(Tlim)·(Rwc + Rca))), A. */
+/**
+ * Icont = √((Tlim − Ta)/(R(Tlim)·(Rwc + Rca))), A.
+ *
+ * @example continuousCurrent(0.1, thermalFromMass(1.1, 120, 25)) //=> 14.99
+ */
 export function continuousCurrent(resistance20: number, thermal: MotorThermal): number {
   const rise = thermal.windingLimit - thermal.ambient;
   return Math.sqrt(
@@ -68,6 +78,8 @@ export const BURNT = 1000;
 /**
  * Winding and case (°C) after `time` seconds of steady heating from where they stood. The exact solution of
  * the two coupled lumps, copper's resistance rise included: it makes them a linear pair.
+ *
+ * @example lumpsFrom({ winding: 25, shell: 25 }, 0.1, thermalFromMass(1.1, 120, 25), { squared: 900, friction: 10 }, 60) //=> { winding: 90.29, shell: 31.16 }
  */
 export const lumpsFrom = (
   start: Lumps,
@@ -124,13 +136,21 @@ const grown = (l: number, time: number): number => (Math.abs(l * time) < 1e-9 ? 
 /** Keeps a runaway within what a number holds. */
 const power = (exponent: number): number => Math.min(exponent, 500);
 
-/** Winding and case (°C) after `time` seconds at rest with `current`, both lumps at ambient at first. */
+/**
+ * Winding and case (°C) after `time` seconds at rest with `current`, both lumps at ambient at first.
+ *
+ * @example lumpsAfter(0.1, thermalFromMass(1.1, 120, 25), 30, 60) //=> { winding: 89.76, shell: 29.87 }
+ */
 export function lumpsAfter(resistance20: number, thermal: MotorThermal, current: number, time: number): Lumps {
   const cold = { winding: thermal.ambient, shell: thermal.ambient };
   return lumpsFrom(cold, resistance20, thermal, { squared: current * current, friction: 0 }, time);
 }
 
-/** Winding temperature alone. */
+/**
+ * Winding temperature alone.
+ *
+ * @example windingTemperature(0.1, thermalFromMass(1.1, 120, 25), 30, 60) //=> 89.76
+ */
 export const windingTemperature = (
   resistance20: number,
   thermal: MotorThermal,
@@ -140,7 +160,11 @@ export const windingTemperature = (
 
 const LONGEST = 3600;
 
-/** Seconds at rest with a current until the winding reaches its limit; `null` where it does not within an hour. */
+/**
+ * Seconds at rest with a current until the winding reaches its limit; `null` where it does not within an hour.
+ *
+ * @example timeToLimit(0.1, thermalFromMass(1.1, 120, 25), 60) //=> 15.7
+ */
 export function timeToLimit(resistance20: number, thermal: MotorThermal, current: number): number | null {
   const beyond = (time: number) => windingTemperature(resistance20, thermal, current, time) >= thermal.windingLimit;
   if (!beyond(LONGEST)) return null;
@@ -153,7 +177,11 @@ export function timeToLimit(resistance20: number, thermal: MotorThermal, current
   return high;
 }
 
-/** The current (A) at which the winding just reaches its limit after `time` seconds at rest. */
+/**
+ * The current (A) at which the winding just reaches its limit after `time` seconds at rest.
+ *
+ * @example currentToLimit(0.1, thermalFromMass(1.1, 120, 25), 30) //=> 45.56
+ */
 export function currentToLimit(resistance20: number, thermal: MotorThermal, time: number): number {
   let low = 0;
   let high = Math.max(1, continuousCurrent(resistance20, thermal));

@@ -3,6 +3,8 @@ import type { MotorConstants } from './constants.js';
 /**
  * The same can wound with `turns` times as many turns: Kv goes with 1/turns, R with turns², I0 with Kv.
  * Km = Kt/√R stays: for the same copper loss every winding of a frame gives the same torque.
+ *
+ * @example rewound(motor, 0.5) //=> { resistance: 0.02542, torqueConstant: 0.009067, backEmfConstant: 0.009694, freeCurrent: 4.4, freeCurrentPerSpeed: 0 }
  */
 export function rewound(motor: MotorConstants, turns: number): MotorConstants {
   return {

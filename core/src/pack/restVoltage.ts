@@ -1,7 +1,11 @@
 import type { Chemistry } from '../plan/part.js';
 import { CELLS, CHARGE_POINTS } from './cells.js';
 
-/** Rest voltage of one cell at a state of charge 0…1, linear between the table's points; held at its ends. */
+/**
+ * Rest voltage of one cell at a state of charge 0…1, linear between the table's points; held at its ends.
+ *
+ * @example cellRestVoltage('lipo', 0.5) //=> 3.82
+ */
 export function cellRestVoltage(chemistry: Chemistry, charge: number): number {
   const { rest } = CELLS[chemistry];
   const within = Math.min(1, Math.max(0, charge));

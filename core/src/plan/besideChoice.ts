@@ -44,6 +44,10 @@ export function besideChoice(
   ];
 }
 
-/** A letter that none of a mechanism's choices has. */
+/**
+ * A letter that none of a mechanism's choices has.
+ *
+ * @example freshLetter(mast) //=> 'b'
+ */
 export const freshLetter = ({ choices }: Mechanism): string =>
   ['a', 'b', 'c', 'd', 'e'].find((letter) => choices.every(({ id }) => id !== letter))!;

@@ -10,6 +10,8 @@ export interface Change {
 /**
  * Applies changes and returns a new plan that shares everything untouched with the old one. What is
  * missing on the way to a place is made. Throws when the way leads through something that has no keys.
+ *
+ * @example applyChanges(plan, [{ at: ['name'], to: 'Egret' }]).name //=> 'Egret'
  */
 export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
   return changes.reduce<Plan>((doc, change) => replaceAt(doc, change.at, change.to) as Plan, plan);

@@ -14,6 +14,8 @@ function indexOf(list: readonly { readonly id: string }[], id: string, what: str
  * A mechanism by its id.
  *
  * @throws where the plan has none of that id
+ *
+ * @example mechanismById(plan, 'lift').name //=> 'Mast lift'
  */
 export const mechanismById = (plan: Plan, id: string): Mechanism =>
   plan.mechanisms[indexOf(plan.mechanisms, id, 'mechanism')]!;
@@ -30,7 +32,7 @@ export const mechanismAt = (plan: Plan, id: string): Place => ['mechanisms', ind
  * Where the choice in force of a mechanism is kept.
  *
  * @throws where the plan has no such mechanism, or the mechanism no such choice
- * @example choiceAt(plan, lift) //=> ['mechanisms', 1, 'choices', 0]
+ * @example choiceAt(plan, mast) //=> ['mechanisms', 1, 'choices', 0]
  */
 export const choiceAt = (plan: Plan, { id, choices, current }: Mechanism): Place => [
   ...mechanismAt(plan, id),
@@ -42,6 +44,8 @@ export const choiceAt = (plan: Plan, { id, choices, current }: Mechanism): Place
  * Where a job of a mechanism is kept.
  *
  * @throws where the plan has no such mechanism, or the mechanism no such job
+ *
+ * @example jobAt(plan, mast, 'raise') //=> ['mechanisms', 1, 'jobs', 0]
  */
 export const jobAt = (plan: Plan, { id, jobs }: Mechanism, jobId: string): Place => [
   ...mechanismAt(plan, id),
@@ -53,5 +57,7 @@ export const jobAt = (plan: Plan, { id, jobs }: Mechanism, jobId: string): Place
  * Where a node of the supply is kept.
  *
  * @throws where the plan has none of that id
+ *
+ * @example supplyAt(plan, 'pack') //=> ['supply', 0]
  */
 export const supplyAt = (plan: Plan, id: string): Place => ['supply', indexOf(plan.supply, id, 'supply')];

@@ -311,13 +311,21 @@ export interface Plan {
   readonly reasons?: readonly Reason[];
 }
 
-/** The drive of a choice that plain motors turn. Throws for any other machine: who asks must have looked. */
+/**
+ * The drive of a choice that plain motors turn. Throws for any other machine: who asks must have looked.
+ *
+ * @example dcDriveOf(currentChoice(mast)).motors //=> 1
+ */
 export function dcDriveOf({ name, drive }: Choice): DcDrive {
   if (drive.kind !== 'dc') throw new Error(`${name} is turned by a ${drive.kind} drive, not by plain motors`);
   return drive;
 }
 
-/** Motors, or servos, in all. */
+/**
+ * Motors, or servos, in all.
+ *
+ * @example countOf(currentChoice(mast).drive) //=> 1
+ */
 export const countOf = (drive: MachineDrive): number => (drive.kind === 'servo' ? drive.servos : drive.motors);
 
 /** The parts a drive is made of, by their ids: one of each to a motor, but one board for all. */
@@ -326,7 +334,11 @@ export function partIdsOf(drive: MachineDrive): readonly string[] {
   return drive.kind === 'dc' ? [drive.motor, drive.controller] : [drive.motor, drive.driver];
 }
 
-/** The choice a mechanism is judged by. Throws where the document names one that is not there. */
+/**
+ * The choice a mechanism is judged by. Throws where the document names one that is not there.
+ *
+ * @example currentChoice(mast).name //=> 'as built'
+ */
 export function currentChoice(mechanism: Mechanism): Choice {
   const found = mechanism.choices.find((choice) => choice.id === mechanism.current);
   if (!found)

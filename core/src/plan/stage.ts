@@ -131,6 +131,10 @@ export interface ScrewStage extends StageBase {
 export type Stage = RatioStage | ToothedStage | PlanetaryStage | WormStage | ScrewStage;
 export type StageKind = Stage['kind'];
 
-/** Two wheels with teeth, whatever runs between them. */
+/**
+ * Two wheels with teeth, whatever runs between them.
+ *
+ * @example isToothed(currentChoice(mast).stages[0]) //=> true
+ */
 export const isToothed = (stage: Stage): stage is ToothedStage =>
   stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt';

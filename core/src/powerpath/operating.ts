@@ -20,7 +20,11 @@ export interface Operating {
   readonly shafts: readonly { readonly torque: number; readonly speed: number }[];
 }
 
-/** Works back from a force on q to torque, currents and volts, whatever turns it. */
+/**
+ * Works back from a force on q to torque, currents and volts, whatever turns it.
+ *
+ * @example operatingAt(path, 208, 0.844) //=> { motorTorque: 0.5868, motorSpeed: 345.3, motorCurrent: 34.56, shafts: [{ torque: 1.901, speed: 102.3 }, { torque: 4.817, speed: 38.36 }], supplyCurrent: 30.79, packVoltage: 11.84 }
+ */
 export function operatingAt(path: AnyPath, force: number, speed: number): Operating {
   switch (path.machine) {
     case 'dc':
@@ -80,7 +84,11 @@ export function stepPower(step: StepPath['step'], torque: number, omega: number)
   return (shaft + 2 * step.setCurrent ** 2 * step.phaseResistance) / DRIVER_EFFICIENCY;
 }
 
-/** The lower root of Rs·I² − V·I + P = 0; `undefined` where the pack cannot give that power. */
+/**
+ * The lower root of Rs·I² − V·I + P = 0; `undefined` where the pack cannot give that power.
+ *
+ * @example currentOfPower(200, 12, 0.02) //=> 17.16
+ */
 export function currentOfPower(power: number, volts: number, resistance: number): number | undefined {
   if (power === 0) return 0;
   const inside = volts * volts - 4 * resistance * power;

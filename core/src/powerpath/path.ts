@@ -129,22 +129,42 @@ export interface DcPath extends PowerPath {
   };
 }
 
-/** The place of q at which the load resists most while working. */
+/**
+ * The place of q at which the load resists most while working.
+ *
+ * @example worstWorkingPlace(path) //=> 0
+ */
 export const worstWorkingPlace = ({ asked, load }: PowerPath): number =>
   worstPlace(asked.travel, load, (q) => load.force(q, asked.speed));
 
-/** The place of q at which starting is hardest. */
+/**
+ * The place of q at which starting is hardest.
+ *
+ * @example worstStartingPlace(path) //=> 0
+ */
 export const worstStartingPlace = ({ asked, load }: PowerPath): number =>
   worstPlace(asked.travel, load, (q) => load.force(q, 0) + load.inertia(q) * asked.acceleration);
 
-/** The place of q at which holding is hardest, or the one it is held at. */
+/**
+ * The place of q at which holding is hardest, or the one it is held at.
+ *
+ * @example worstHoldingPlace(path) //=> 0
+ */
 export const worstHoldingPlace = ({ asked, load }: PowerPath): number =>
   asked.holdPlace ?? worstPlace(asked.travel, load, load.holdForce);
 
-/** Motor speed for a speed of q. */
+/**
+ * Motor speed for a speed of q.
+ *
+ * @example motorSpeed(path, 0.844) //=> 345.3
+ */
 export const motorSpeed = (path: PowerPath, speed: number): number => (speed * path.train.total) / path.radius;
 
-/** The lacks among some needs, each once. */
+/**
+ * The lacks among some needs, each once.
+ *
+ * @example lacksOf(path, ['motor', 'pack']) //=> []
+ */
 export function lacksOf({ lacks }: PowerPath, needs: readonly Need[]): readonly Lack[] {
   // Asked for every limit and check of every keystroke, and nearly always there is none.
   return needs.some((need) => lacks[need]) ? needs.flatMap((need) => lacks[need] ?? []) : NONE;
@@ -152,7 +172,11 @@ export function lacksOf({ lacks }: PowerPath, needs: readonly Need[]): readonly 
 
 const NONE: readonly Lack[] = [];
 
-/** The same path with another total reduction; losses stay. Sweeps use it. */
+/**
+ * The same path with another total reduction; losses stay. Sweeps use it.
+ *
+ * @example withTotal(path, 12).train.total //=> 12
+ */
 export function withTotal<P extends PowerPath>(path: P, total: number): P {
   return { ...path, train: { ...path.train, total } };
 }

@@ -26,7 +26,11 @@ function roomOf(parts: StageParts): StageRoom {
   };
 }
 
-/** Whether every stage has the sizes that say where its shafts and wheels stand. */
+/**
+ * Whether every stage has the sizes that say where its shafts and wheels stand.
+ *
+ * @example isLaidOut(path) //=> true
+ */
 export const isLaidOut = (path: PowerPath): boolean =>
   path.stageParts.every(
     (parts) =>

@@ -67,7 +67,11 @@ export function writeReason(
   };
 }
 
-/** A figure of a want as a sentence has it. */
+/**
+ * A figure of a want as a sentence has it.
+ *
+ * @example wantText('time', 1.5) //=> [{ value: 1.5, dimension: 'time' }]
+ */
 export function wantText(want: WantId, value: number): Words {
   const { dimension } = WANTS[want];
   if (want === 'margin') return showMultiple(value);
@@ -92,7 +96,11 @@ export interface ReasonNow {
   readonly untrue: boolean;
 }
 
-/** Looks at every line of the log again, by the plan as it is now. */
+/**
+ * Looks at every line of the log again, by the plan as it is now.
+ *
+ * @example reviewReasons(plan).length //=> 0
+ */
 export function reviewReasons(plan: Plan): readonly ReasonNow[] {
   return (plan.reasons ?? []).map((reason) => reviewReason(plan, reason));
 }

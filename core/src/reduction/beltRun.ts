@@ -43,12 +43,20 @@ export function beltRun(
   };
 }
 
-/** Whole teeth of the small wheel that are in the belt, z·wrap/2π rounded down. */
+/**
+ * Whole teeth of the small wheel that are in the belt, z·wrap/2π rounded down.
+ *
+ * @example teethInMesh(20, 2.6) //=> 8
+ */
 export const teethInMesh = (teeth: number, wrap: number): number => Math.floor((teeth * wrap) / (2 * Math.PI) + 1e-9);
 
 const DERATING: Readonly<Record<number, number>> = { 6: 1, 5: 0.8, 4: 0.6, 3: 0.4, 2: 0.2 };
 
-/** Share of a belt's pull that is left with few teeth in mesh: 1, .8, .6, .4, .2 for 6 to 2, none under 2. */
+/**
+ * Share of a belt's pull that is left with few teeth in mesh: 1, .8, .6, .4, .2 for 6 to 2, none under 2.
+ *
+ * @example meshDerating(5) //=> 0.8
+ */
 export const meshDerating = (inMesh: number): number => (inMesh >= 6 ? 1 : (DERATING[inMesh] ?? 0));
 
 /** Shape of a belt's teeth. Unknown ones are taken as round, the weaker. */

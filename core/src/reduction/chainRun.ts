@@ -48,6 +48,8 @@ export const WORN_OUT = 0.03;
 /**
  * How far the shafts must be moved apart to take up the wear of a chain: half its growth, a little more
  * where its strands stand at an angle.
+ *
+ * @example wearTakeUp(0.00635, 16, 48, 96, 0.02) //=> 0.006174
  */
 export function wearTakeUp(pitch: number, driver: number, driven: number, links: number, wear: number): number {
   const [small, large] = driver < driven ? [driver, driven] : [driven, driver];
@@ -56,5 +58,9 @@ export function wearTakeUp(pitch: number, driver: number, driven: number, links:
   return fresh === undefined || worn === undefined ? NaN : worn - fresh;
 }
 
-/** Mid-span sag of the slack strand of a chain that is `slack` too long, over a span: √(3·span·slack/8). */
+/**
+ * Mid-span sag of the slack strand of a chain that is `slack` too long, over a span: √(3·span·slack/8).
+ *
+ * @example sagOf(0.2, 0.002) //=> 0.01225
+ */
 export const sagOf = (span: number, slack: number): number => Math.sqrt((3 * span * Math.max(0, slack)) / 8);

@@ -26,7 +26,11 @@ const FORM: readonly (readonly [teeth: number, y: number])[] = [
   [300, 0.472],
 ];
 
-/** Y for whole teeth, straight between the table's rows; 0.472 beyond 300, `undefined` under 12. */
+/**
+ * Y for whole teeth, straight between the table's rows; 0.472 beyond 300, `undefined` under 12.
+ *
+ * @example lewisFactor(16) //=> 0.296
+ */
 export function lewisFactor(teeth: number): number | undefined {
   if (teeth < 12) return undefined;
   const above = FORM.findIndex(([z]) => z >= teeth);
@@ -41,14 +45,26 @@ export function lewisFactor(teeth: number): number | undefined {
 export const UNDERCUT_UNDER = 17;
 export const FEWEST_GEAR_TEETH = 12;
 
-/** Centre distance of two spur gears, m·(z1 + z2)/2. Metres of module in, metres out. */
+/**
+ * Centre distance of two spur gears, m·(z1 + z2)/2. Metres of module in, metres out.
+ *
+ * @example gearCentre(0.001, 16, 54) //=> 0.035
+ */
 export const gearCentre = (module: number, driver: number, driven: number): number => (module * (driver + driven)) / 2;
 
-/** Ft = 2T/(m·z): what the teeth push each other with. N */
+/**
+ * Ft = 2T/(m·z): what the teeth push each other with. N
+ *
+ * @example tangentialForce(2, 0.001, 16) //=> 250
+ */
 export const tangentialForce = (torque: number, module: number, teeth: number): number =>
   (2 * torque) / (module * teeth);
 
-/** (6.1 + v)/6.1 of the pitch line, v in m/s: cut teeth, which hit harder the faster they meet. */
+/**
+ * (6.1 + v)/6.1 of the pitch line, v in m/s: cut teeth, which hit harder the faster they meet.
+ *
+ * @example velocityFactor(0.001, 16, 300) //=> 1.393
+ */
 export const velocityFactor = (module: number, teeth: number, speed: number): number =>
   (6.1 + (Math.abs(speed) * module * teeth) / 2) / 6.1;
 
@@ -58,20 +74,36 @@ export interface GearTooth {
   readonly face: number;
 }
 
-/** σ = Ft/(b·m·Y)·(6.1 + v)/6.1 at the foot of one tooth, Pa; NaN under 12 teeth, where Y is not known. */
+/**
+ * σ = Ft/(b·m·Y)·(6.1 + v)/6.1 at the foot of one tooth, Pa; NaN under 12 teeth, where Y is not known.
+ *
+ * @example bendingStress({ module: 0.001, teeth: 16, face: 0.01 }, 2, 300) //=> 117700000
+ */
 export function bendingStress({ module, teeth, face }: GearTooth, torque: number, speed: number): number {
   const y = lewisFactor(teeth) ?? NaN;
   return (tangentialForce(torque, module, teeth) / (face * module * y)) * velocityFactor(module, teeth, speed);
 }
 
-/** The torque on a gear at which its teeth are stressed to `allowable`. */
+/**
+ * The torque on a gear at which its teeth are stressed to `allowable`.
+ *
+ * @example bendingTorque({ module: 0.001, teeth: 16, face: 0.01 }, 2e8, 300) //=> 3.399
+ */
 export const bendingTorque = (tooth: GearTooth, allowable: number, speed: number): number =>
   allowable / bendingStress(tooth, 1, speed);
 
-/** Typical play left between the flanks of printed or plain-cut spur gears: 0.04 of the module, at least 0.05 mm. */
+/**
+ * Typical play left between the flanks of printed or plain-cut spur gears: 0.04 of the module, at least 0.05 mm.
+ *
+ * @example backlashAllowance(0.001) //=> 0.00005
+ */
 export const backlashAllowance = (module: number): number => Math.max(0.04 * module, 0.00005);
 
-/** How much further apart the shafts stand for a play at the pitch line, j/(2·tan 20°). */
+/**
+ * How much further apart the shafts stand for a play at the pitch line, j/(2·tan 20°).
+ *
+ * @example centreForBacklash(0.0001) //=> 0.0001374
+ */
 export const centreForBacklash = (play: number): number => play / (2 * Math.tan(Math.PI / 9));
 
 export type GearMaterial =

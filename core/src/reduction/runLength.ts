@@ -2,6 +2,8 @@
  * Length of a chain or toothed belt round two wheels, in pitches:
  * 2·C·cosβ/p + z1·(π−2β)/2π + z2·(π+2β)/2π with sinβ = (r2−r1)/C, r = z·p/2π.
  * NaN where the centres are nearer than the difference of the radii.
+ *
+ * @example pitchesAround(0.00635, 16, 48, 0.2) //=> 95.82
  */
 export function pitchesAround(pitch: number, small: number, large: number, centre: number): number {
   const sine = ((large - small) * pitch) / (2 * Math.PI * centre);
@@ -13,13 +15,19 @@ export function pitchesAround(pitch: number, small: number, large: number, centr
   );
 }
 
-/** The nearest the two shafts can be: the run then wraps the larger wheel alone. */
+/**
+ * The nearest the two shafts can be: the run then wraps the larger wheel alone.
+ *
+ * @example nearestCentre(0.00635, 16, 48) //=> 0.03234
+ */
 export const nearestCentre = (pitch: number, small: number, large: number): number =>
   ((large - small) * pitch) / (2 * Math.PI);
 
 /**
  * Centre distance at which a run of `length` pitches lies taut; `undefined` where it is too short to go
  * round both. The length grows with the centre all the way, so halving finds the one answer.
+ *
+ * @example centreForPitches(0.00635, 16, 48, 96) //=> 0.2006
  */
 export function centreForPitches(pitch: number, small: number, large: number, length: number): number | undefined {
   const least = nearestCentre(pitch, small, large);
@@ -35,12 +43,24 @@ export function centreForPitches(pitch: number, small: number, large: number, le
   return (low + high) / 2;
 }
 
-/** Wrap on the small wheel, π − 2β. rad */
+/**
+ * Wrap on the small wheel, π − 2β. rad
+ *
+ * @example wrapOnSmall(0.00635, 16, 48, 0.2) //=> 2.817
+ */
 export const wrapOnSmall = (pitch: number, small: number, large: number, centre: number): number =>
   Math.PI - 2 * Math.asin(Math.min(1, nearestCentre(pitch, small, large) / centre));
 
-/** Speed ripple of a chain on a wheel of z teeth, 1 − cos(π/z): it rides on a polygon, not on a circle. */
+/**
+ * Speed ripple of a chain on a wheel of z teeth, 1 − cos(π/z): it rides on a polygon, not on a circle.
+ *
+ * @example speedRipple(16) //=> 0.01921
+ */
 export const speedRipple = (teeth: number): number => 1 - Math.cos(Math.PI / teeth);
 
-/** Radius of the pitch circle as the run's length counts it, z·p/2π. */
+/**
+ * Radius of the pitch circle as the run's length counts it, z·p/2π.
+ *
+ * @example runRadius(0.00635, 16) //=> 0.01617
+ */
 export const runRadius = (pitch: number, teeth: number): number => (teeth * pitch) / (2 * Math.PI);

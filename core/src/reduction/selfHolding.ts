@@ -14,7 +14,11 @@ export interface SelfHolding {
 /** Friction falls to 0.7 of what is taken for it when it is greased and shaken. */
 export const FRICTION_LEFT = 0.7;
 
-/** Stays only where it still does so at 0.7·μ. Angles in rad. */
+/**
+ * Stays only where it still does so at 0.7·μ. Angles in rad.
+ *
+ * @example selfHolding(0.08, 0.12, 0.26) //=> { asGiven: 0, greased: 0, staysFrom: 0.07748, answer: 'stays' }
+ */
 export function selfHolding(leadAngle: number, friction: number, flankAngle: number): SelfHolding {
   const asGiven = screwBackEfficiency(leadAngle, friction, flankAngle);
   const greased = screwBackEfficiency(leadAngle, FRICTION_LEFT * friction, flankAngle);

@@ -8,11 +8,19 @@ export const SHAFT_ALLOWABLE: Readonly<Record<ShaftMaterial, number>> = {
   '6061 aluminium': 110e6,
 };
 
-/** Greatest shear stress of a round shaft under torque and bending, 16·√(M² + T²)/(π·d³). Pa */
+/**
+ * Greatest shear stress of a round shaft under torque and bending, 16·√(M² + T²)/(π·d³). Pa
+ *
+ * @example roundStress(0.01, 8, 0) //=> 40740000
+ */
 export const roundStress = (diameter: number, torque: number, bending: number): number =>
   (16 * Math.hypot(torque, bending)) / (Math.PI * diameter ** 3);
 
-/** Shear stress of a hexagonal shaft of width s across flats in torsion, T/(0.188·s³). Pa */
+/**
+ * Shear stress of a hexagonal shaft of width s across flats in torsion, T/(0.188·s³). Pa
+ *
+ * @example hexagonStress(0.0127, 8) //=> 20770000
+ */
 export const hexagonStress = (width: number, torque: number): number => torque / (0.188 * width ** 3);
 
 /** A key seat takes a quarter of a round shaft's strength, typical. */

@@ -17,10 +17,18 @@ export interface Train {
   readonly stays: boolean;
 }
 
-/** ηb = max(0, 2 − 1/η): what a stage keeps when the load drives. */
+/**
+ * ηb = max(0, 2 − 1/η): what a stage keeps when the load drives.
+ *
+ * @example backEfficiency(0.9) //=> 0.8889
+ */
 export const backEfficiency = (efficiency: number): number => Math.max(0, 2 - 1 / efficiency);
 
-/** Ratios and efficiencies multiply along a train. An empty one is 1:1 without losses. */
+/**
+ * Ratios and efficiencies multiply along a train. An empty one is 1:1 without losses.
+ *
+ * @example trainOf([{ ratio: 3, efficiency: 0.96, backEfficiency: 0.96 }, { ratio: 4, efficiency: 0.95, backEfficiency: 0.95 }]) //=> { stages: [{ ratio: 3, efficiency: 0.96, backEfficiency: 0.96 }, { ratio: 4, efficiency: 0.95, backEfficiency: 0.95 }], total: 12, efficiency: 0.912, backEfficiency: 0.912, stays: false }
+ */
 export function trainOf(stages: readonly StageFigures[]): Train {
   let [total, efficiency, back] = [1, 1, 1];
   for (const stage of stages) {
@@ -31,7 +39,11 @@ export function trainOf(stages: readonly StageFigures[]): Train {
   return { stages, total, efficiency, backEfficiency: back, stays: stages.some((stage) => stage.stays) };
 }
 
-/** Torque and speed on the shaft after each stage, for one torque and speed going in. */
+/**
+ * Torque and speed on the shaft after each stage, for one torque and speed going in.
+ *
+ * @example alongTrain(trainOf([{ ratio: 3, efficiency: 0.96, backEfficiency: 0.96 }]), 2, 60) //=> [{ torque: 5.76, speed: 20 }]
+ */
 export function alongTrain(train: Train, torque: number, speed: number): readonly { torque: number; speed: number }[] {
   let [t, w] = [torque, speed];
   return train.stages.map((stage) => {

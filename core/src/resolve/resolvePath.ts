@@ -13,6 +13,8 @@ const resolved = new WeakMap<Plan, Map<string, AnyPath>>();
 /**
  * Puts one job of a mechanism's current choice together, whatever turns it: once for a plan, so that result, fields,
  * charts and mends speak of the same path. `adjust` moves single figures: the figures shown stay the plan's.
+ *
+ * @example resolvePath(plan, mast, 'raise').train.total //=> 9
  */
 export function resolvePath(plan: Plan, mechanism: Mechanism, jobId: string, adjust?: Adjust): AnyPath {
   if (adjust || !plan.mechanisms.includes(mechanism)) return putTogether(plan, mechanism, jobId, adjust);
@@ -37,7 +39,11 @@ function putTogether(plan: Plan, mechanism: Mechanism, jobId: string, adjust?: A
   }
 }
 
-/** The same where only plain motors are asked about. Throws for any other machine: who asks must have looked. */
+/**
+ * The same where only plain motors are asked about. Throws for any other machine: who asks must have looked.
+ *
+ * @example resolveDcPath(plan, mast, 'raise').drive.supplyLimit //=> 40
+ */
 export function resolveDcPath(plan: Plan, mechanism: Mechanism, jobId: string): DcPath {
   const path = resolvePath(plan, mechanism, jobId);
   if (path.machine !== 'dc')

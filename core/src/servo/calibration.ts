@@ -17,6 +17,8 @@ export interface Calibration {
 /**
  * The least-squares line pulse = a + b·angle through measured pairs. Throws with fewer than two different
  * angles, which give no line.
+ *
+ * @example calibrate([{ angle: -0.7, pulse: 0.0011 }, { angle: 0.7, pulse: 0.0019 }]) //=> { atZero: 0.0015, perRadian: 0.0005714, residuals: [0, 0], rmsResidual: 0 }
  */
 export function calibrate(pairs: readonly CalibrationPair[]): Calibration {
   const n = pairs.length;
@@ -35,8 +37,16 @@ export function calibrate(pairs: readonly CalibrationPair[]): Calibration {
   };
 }
 
-/** The pulse for an angle, s. */
+/**
+ * The pulse for an angle, s.
+ *
+ * @example pulseFor(calibrate([{ angle: -0.7, pulse: 0.0011 }, { angle: 0.7, pulse: 0.0019 }]), 0.35) //=> 0.0017
+ */
 export const pulseFor = ({ atZero, perRadian }: Calibration, angle: number): number => atZero + perRadian * angle;
 
-/** The angle of a pulse, rad. */
+/**
+ * The angle of a pulse, rad.
+ *
+ * @example angleOf(calibrate([{ angle: -0.7, pulse: 0.0011 }, { angle: 0.7, pulse: 0.0019 }]), 0.0017) //=> 0.35
+ */
 export const angleOf = ({ atZero, perRadian }: Calibration, pulse: number): number => (pulse - atZero) / perRadian;

@@ -25,6 +25,8 @@ export interface FourBarPlace {
 /**
  * Solves the closure: horn + rod = ground + lever, as vectors. `undefined` where the parts do not reach each
  * other: the horn cannot get there.
+ *
+ * @example fourBarAt({ ground: 0.1, horn: 0.03, rod: 0.1, lever: 0.05 }, 1.2) //=> { horn: { x: 0.01087, y: 0.02796 }, lever: { x: 0.1086, y: 0.04926 }, leverAngle: 1.398, ratio: 0.54, transmission: 1.184 }
  */
 export function fourBarAt(bar: FourBar, hornAngle: number): FourBarPlace | undefined {
   const { ground, horn, rod, lever, crossed = false } = bar;

@@ -10,6 +10,8 @@ const STAGE_EFFICIENCY = 0.9;
  * @param pairs teeth, from the motor outwards
  * @param rating at the horn, N·m and rad/s
  * @returns one more than there are pairs
+ *
+ * @example shaftsInside([{ driver: 10, driven: 50 }], { stallTorque: 2, freeSpeed: 8 }) //=> [{ torque: 0.4444, speed: 40 }, { torque: 2, speed: 8 }]
  */
 export function shaftsInside(
   pairs: readonly { readonly driver: number; readonly driven: number }[],

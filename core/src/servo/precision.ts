@@ -1,7 +1,15 @@
-/** Radians per second of pulse: travel over the pulses' span. */
+/**
+ * Radians per second of pulse: travel over the pulses' span.
+ *
+ * @example anglePerPulse(2.09, 0.001) //=> 2090
+ */
 export const anglePerPulse = (travel: number, pulseSpan: number): number => travel / pulseSpan;
 
-/** A deadband in seconds of pulse as an angle, rad. */
+/**
+ * A deadband in seconds of pulse as an angle, rad.
+ *
+ * @example deadbandAngle(2.09, 0.001, 3e-6) //=> 0.00627
+ */
 export const deadbandAngle = (travel: number, pulseSpan: number, deadband: number): number =>
   deadband * anglePerPulse(travel, pulseSpan);
 
@@ -11,11 +19,19 @@ export interface UncertainJoint {
   readonly error: number;
 }
 
-/** Error of the tip when every joint is off the bad way, m: Σ|lever|·δ. */
+/**
+ * Error of the tip when every joint is off the bad way, m: Σ|lever|·δ.
+ *
+ * @example tipErrorWorst([{ lever: 0.3, error: 0.01 }, { lever: 0.2, error: 0.01 }]) //=> 0.005
+ */
 export const tipErrorWorst = (joints: readonly UncertainJoint[]): number =>
   joints.reduce((sum, { lever, error }) => sum + Math.abs(lever) * error, 0);
 
-/** Error of the tip when the joints are off independently, m: √Σ(lever·δ)². */
+/**
+ * Error of the tip when the joints are off independently, m: √Σ(lever·δ)².
+ *
+ * @example tipErrorLikely([{ lever: 0.3, error: 0.01 }, { lever: 0.2, error: 0.01 }]) //=> 0.003606
+ */
 export const tipErrorLikely = (joints: readonly UncertainJoint[]): number =>
   Math.sqrt(joints.reduce((sum, { lever, error }) => sum + (lever * error) ** 2, 0));
 
@@ -26,7 +42,11 @@ export interface ChainJoint {
   readonly error: number;
 }
 
-/** The axles of a chain and, last, its tip. */
+/**
+ * The axles of a chain and, last, its tip.
+ *
+ * @example chainPlaces([{ length: 0.3, angle: 0, error: 0.01 }, { length: 0.2, angle: 1.571, error: 0.01 }]) //=> [{ x: 0, y: 0 }, { x: 0.3, y: 0 }, { x: 0.3, y: 0.2 }]
+ */
 export function chainPlaces(joints: readonly ChainJoint[]): readonly { readonly x: number; readonly y: number }[] {
   let [x, y, heading] = [0, 0, 0];
   const places = [{ x, y }];
@@ -39,7 +59,11 @@ export function chainPlaces(joints: readonly ChainJoint[]): readonly { readonly 
   return places;
 }
 
-/** How far the tip is from each axle, m: the levers its error grows with. */
+/**
+ * How far the tip is from each axle, m: the levers its error grows with.
+ *
+ * @example leversToTip([{ length: 0.3, angle: 0, error: 0.01 }, { length: 0.2, angle: 1.571, error: 0.01 }]) //=> [0.3605, 0.2]
+ */
 export function leversToTip(joints: readonly ChainJoint[]): readonly number[] {
   const places = chainPlaces(joints);
   const tip = places.at(-1)!;

@@ -19,6 +19,8 @@ export interface PushRodPlace {
 /**
  * Place and lever for an angle of the horn, from the line's direction: x = h·cosθ + √(l² − (h·sinθ − e)²).
  * `undefined` where the rod is too short to reach the line.
+ *
+ * @example pushRodAt({ horn: 0.03, rod: 0.1, offset: 0 }, 1.2) //=> { horn: { x: 0.01087, y: 0.02796 }, place: 0.1069, lever: -0.03113 }
  */
 export function pushRodAt({ horn, rod, offset }: PushRod, angle: number): PushRodPlace | undefined {
   const end = { x: horn * Math.cos(angle), y: horn * Math.sin(angle) };

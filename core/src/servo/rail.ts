@@ -62,5 +62,9 @@ export function railBudget(servos: readonly RailServo[], { voltage, resistance, 
   };
 }
 
-/** Reversing at full speed, back-EMF and volts add: for a moment about twice the stall current. */
+/**
+ * Reversing at full speed, back-EMF and volts add: for a moment about twice the stall current.
+ *
+ * @example reversingCurrent(2.4) //=> 4.8
+ */
 export const reversingCurrent = (stallCurrent: number): number => 2 * stallCurrent;

@@ -35,7 +35,11 @@ const LOCKED = Math.sin((15 * Math.PI) / 180);
 /** Share of the greatest ratio under which the output counts as standing still. */
 const STILL = 0.1;
 
-/** Output place and ratio for one angle of the horn; `undefined` where the parts do not meet. */
+/**
+ * Output place and ratio for one angle of the horn; `undefined` where the parts do not meet.
+ *
+ * @example linkageAt({ kind: 'push-rod', horn: 0.03, rod: 0.1, offset: 0 }, 1.2) //=> { horn: 1.2, output: 0.1069, ratio: -0.03113, locked: false }
+ */
 export function linkageAt(linkage: Linkage, horn: number): (LinkagePoint & { readonly locked: boolean }) | undefined {
   if (linkage.kind === 'direct') return { horn, output: horn, ratio: 1, locked: false };
   if (linkage.kind === 'push-rod') {

@@ -5,7 +5,11 @@ import { applyChanges, type Change } from '../plan/change.js';
 import { currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
 import type { Found } from './found.js';
 
-/** "2 × brushed 12 V, 64 mm can at 9.4:1" */
+/**
+ * "2 × brushed 12 V, 64 mm can at 9.4:1"
+ *
+ * @example foundWords({ motors: 2, motor: 'Brushed 64', total: 9 }) //=> '2 × Brushed 64 at 9:1'
+ */
 export const foundWords = ({ motors, motor, total }: Pick<Found, 'motors' | 'motor' | 'total'>): string =>
   `${motors === 1 ? '' : `${motors} × `}${motor} at ${digits(total, 3)}:1`;
 

@@ -1,7 +1,11 @@
 import { costOf, dominates, type Figures } from '../wants/wants.js';
 import type { WantId } from '../plan/want.js';
 
-/** Costs of some figures, in the order of the wants. */
+/**
+ * Costs of some figures, in the order of the wants.
+ *
+ * @example costsOf(['time', 'mass'], { time: 1.5, mass: 2 }) //=> [1.5, 2]
+ */
 export const costsOf = (wants: readonly WantId[], figures: Figures): readonly number[] =>
   wants.map((want) => costOf(want, figures));
 

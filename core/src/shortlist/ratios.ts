@@ -2,17 +2,29 @@
 const STEP = 1.08;
 const FINEST = 1.004;
 
-/** A total as it is written: three digits, four from 100 on. */
+/**
+ * A total as it is written: three digits, four from 100 on.
+ *
+ * @example writtenTotal(8.9876) //=> 8.99
+ */
 export const writtenTotal = (total: number): number => Number(total.toPrecision(total >= 100 ? 4 : 3));
 
-/** Totals between two, evenly on a log scale, both ends among them. */
+/**
+ * Totals between two, evenly on a log scale, both ends among them.
+ *
+ * @example totalsBetween(1, 4).length //=> 20
+ */
 export function totalsBetween(from: number, to: number): readonly number[] {
   const steps = Math.max(1, Math.ceil(Math.log(to / from) / Math.log(STEP)));
   const totals = Array.from({ length: steps + 1 }, (_, i) => writtenTotal(from * (to / from) ** (i / steps)));
   return [...new Set(totals)];
 }
 
-/** The total in the middle of two; `undefined` where they are too near for another. */
+/**
+ * The total in the middle of two; `undefined` where they are too near for another.
+ *
+ * @example between(8, 9) //=> 8.49
+ */
 export function between(low: number, high: number): number | undefined {
   if (high / low < FINEST) return undefined;
   const middle = writtenTotal(Math.sqrt(low * high));

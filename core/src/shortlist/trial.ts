@@ -50,7 +50,11 @@ const WHATEVER_THE_TOTAL: readonly CheckId[] = ['motor-kind', 'volts-full'];
 /** What stays behind an open ratio: a screw or a worm belongs to what it moves. */
 const stays = ({ kind }: Stage): boolean => kind === 'screw' || kind === 'worm';
 
-/** Whether a search may choose the total at all. */
+/**
+ * Whether a search may choose the total at all.
+ *
+ * @example totalIsOpen(mast, { scope: 'everything' }) //=> true
+ */
 export const totalIsOpen = (mechanism: Mechanism, query: Pick<ShortlistQuery, 'scope'>): boolean =>
   query.scope === 'everything' && currentChoice(mechanism).drive.kind !== 'servo';
 

@@ -15,7 +15,11 @@ export interface SignalPin {
   readonly pinCurrent: number;
 }
 
-/** I = (Vsig − Vf)/Rin through the input, A; 0 where the level is under the diode's. */
+/**
+ * I = (Vsig − Vf)/Rin through the input, A; 0 where the level is under the diode's.
+ *
+ * @example optoCurrent({ ledForward: 1.2, inputResistance: 270, needCurrent: 0.007, ratedSignal: 5 }, 3.3) //=> 0.007778
+ */
 export const optoCurrent = ({ ledForward, inputResistance }: OptoInput, signal: number): number =>
   Math.max(0, (signal - ledForward) / inputResistance);
 
@@ -31,7 +35,11 @@ export interface SignalFit {
   readonly seriesResistor: number;
 }
 
-/** Whether a pin drives an opto input, and what is between where its level is higher than rated. */
+/**
+ * Whether a pin drives an opto input, and what is between where its level is higher than rated.
+ *
+ * @example signalFit({ ledForward: 1.2, inputResistance: 270, needCurrent: 0.007, ratedSignal: 5 }, { signalVoltage: 5, pinCurrent: 0.02 }) //=> { current: 0.01407, enoughLight: true, pinCanGive: true, seriesResistor: 0 }
+ */
 export function signalFit(input: OptoInput, { signalVoltage, pinCurrent }: SignalPin): SignalFit {
   const current = optoCurrent(input, signalVoltage);
   const rated = optoCurrent(input, input.ratedSignal);

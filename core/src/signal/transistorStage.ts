@@ -3,7 +3,11 @@ import { optoCurrent, type OptoInput } from './optoInput.js';
 /** The nearest values that resistors come in, two to a step of the twelve-step series, Ω. */
 const SERIES = [10, 12, 15, 18, 22, 27, 33, 39, 47, 56, 68, 82] as const;
 
-/** The next resistor of the twelve-step series at or above a value, Ω. */
+/**
+ * The next resistor of the twelve-step series at or above a value, Ω.
+ *
+ * @example resistorAtLeast(511) //=> 560
+ */
 export function resistorAtLeast(value: number): number {
   if (!(value > 10)) return 10;
   const decade = 10 ** Math.floor(Math.log10(value) - 1 + 1e-12);

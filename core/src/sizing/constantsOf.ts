@@ -3,7 +3,11 @@ import type { MotorConstants } from '../motor/constants.js';
 import type { Part } from '../plan/part.js';
 import { resolveMotor } from '../resolve/resolveMotor.js';
 
-/** Constants of a motor part; `undefined` where a figure of them is missing, or it is no motor. */
+/**
+ * Constants of a motor part; `undefined` where a figure of them is missing, or it is no motor.
+ *
+ * @example constantsOf(plan.parts['motor-1'].part).freeCurrent //=> 2.2
+ */
 export function constantsOf(part: Part): MotorConstants | undefined {
   if (part.kind !== 'motor') return undefined;
   const collect = new FigureCollector();

@@ -163,6 +163,8 @@ function plateauAround(points: readonly RatioPoint[], fastest: RatioPoint): read
 /**
  * The total beyond which the wheels slip before the motors have given all they can at rest: deeper pulls no more.
  * `undefined` where nothing slips, or a figure is missing.
+ *
+ * @example tractionTotal(path) //=> undefined
  */
 export function tractionTotal(path: AnyPath): number | undefined {
   if (path.machine !== 'dc' || path.load.traction === undefined) return undefined;

@@ -29,6 +29,8 @@ const WHEEL_INERTIA = 5e-5;
 /**
  * Steering at a stand: the tyre's patch is turned on the spot, T = μ·m·g·√(w²/8 + e²), w the tyre's width and e how
  * far the patch is from the turning axle.
+ *
+ * @example steeringTorque(12, 0.8, 0.03, 0.02) //=> 2.131
  */
 export const steeringTorque = (mass: number, grip: number, width: number, offset: number): number =>
   grip * mass * GRAVITY * Math.sqrt(width ** 2 / 8 + offset ** 2);

@@ -26,12 +26,20 @@ export interface RatioMarks {
   readonly surest?: number;
 }
 
-/** The span of totals a ruler shows around a path's own: a decade and a bit. */
+/**
+ * The span of totals a ruler shows around a path's own: a decade and a bit.
+ *
+ * @example rulerSpan(9) //=> [2.813, 28.8]
+ */
 export function rulerSpan(total: number): readonly [low: number, high: number] {
   return [total / 3.2, total * 3.2];
 }
 
-/** Runs the job at log-spaced totals, one a step, so that a worker can stop between two. */
+/**
+ * Runs the job at log-spaced totals, one a step, so that a worker can stop between two.
+ *
+ * @example [...sweepRatios(path, 5, 15, 3)].map(({ total }) => total) //=> [5, 8.66, 15]
+ */
 export function* sweepRatios(path: AnyPath, low: number, high: number, count: number): Generator<SweepPoint> {
   const at = sweepOf(path);
   if (!at) return;

@@ -10,7 +10,11 @@ import type { PowerPath } from '../powerpath/path.js';
 const FEWEST = 8;
 const MOST = 200;
 
-/** The stage that moves when the total is dragged: the one named, else the last that can. */
+/**
+ * The stage that moves when the total is dragged: the one named, else the last that can.
+ *
+ * @example tuningStage(mast).id //=> 's2'
+ */
 export function tuningStage(mechanism: Mechanism): Stage | undefined {
   const choice = currentChoice(mechanism);
   const tunable = choice.stages.filter((stage) => stage.kind !== 'worm' && stage.kind !== 'screw');

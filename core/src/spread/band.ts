@@ -5,7 +5,11 @@ export interface Band {
   readonly high: number;
 }
 
-/** The band of some values; there must be one at least. */
+/**
+ * The band of some values; there must be one at least.
+ *
+ * @example bandOf([1, 2, 3, 4, 5]) //=> { low: 1.2, middle: 3, high: 4.8 }
+ */
 export function bandOf(values: readonly number[]): Band {
   const sorted = [...values].sort((a, b) => a - b);
   return { low: quantile(sorted, 0.05), middle: quantile(sorted, 0.5), high: quantile(sorted, 0.95) };
@@ -17,7 +21,11 @@ function quantile(sorted: readonly number[], share: number): number {
   return below + (at - Math.floor(at)) * (above - below);
 }
 
-/** Pearson's correlation; 0 where one of the two does not vary. */
+/**
+ * Pearson's correlation; 0 where one of the two does not vary.
+ *
+ * @example correlation([1, 2, 3], [2, 4, 6]) //=> 1
+ */
 export function correlation(a: readonly number[], b: readonly number[]): number {
   const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
   const [ma, mb] = [mean(a), mean(b)];

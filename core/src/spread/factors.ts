@@ -87,7 +87,11 @@ export const TYPICAL_SPREAD: SpreadAmounts = {
   efficiency: 0.04,
 };
 
-/** The amounts a plan chooses, typical where it does not. */
+/**
+ * The amounts a plan chooses, typical where it does not.
+ *
+ * @example spreadAmounts({}).constants //=> 0.07
+ */
 export function spreadAmounts({ spread = {} }: Pick<Plan, 'spread'>): SpreadAmounts {
   const read = (key: keyof SpreadPlan): number => (spread[key] as Quantity | undefined)?.si ?? TYPICAL_SPREAD[key];
   return {
@@ -103,7 +107,11 @@ export function spreadAmounts({ spread = {} }: Pick<Plan, 'spread'>): SpreadAmou
 /** One build: where in its range each factor lies, −1…1. */
 export type Build = Readonly<Record<SpreadFactor, number>>;
 
-/** What a build does to each figure. `stages` is how many share the train's losses. */
+/**
+ * What a build does to each figure. `stages` is how many share the train's losses.
+ *
+ * @example adjustFor({ constants: 1, friction: 0, mass: 0, charge: 0, efficiency: 0 }, spreadAmounts({}), 2)('motor.stallTorque', 2) //=> 2.14
+ */
 export function adjustFor(build: Build, amounts: SpreadAmounts, stages: number): Adjust {
   const scaled = (factor: 'constants' | 'friction' | 'mass') => 1 + build[factor] * amounts[factor];
   const [torque, friction, mass] = [scaled('constants'), scaled('friction'), scaled('mass')];

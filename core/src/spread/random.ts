@@ -1,4 +1,8 @@
-/** A seeded source of numbers 0…1: the same seed gives the same builds on every machine (mulberry32). */
+/**
+ * A seeded source of numbers 0…1: the same seed gives the same builds on every machine (mulberry32).
+ *
+ * @example randomFrom(1)() //=> 0.6271
+ */
 export function randomFrom(seed: number): () => number {
   let state = seed >>> 0;
   return () => {

@@ -13,17 +13,27 @@ export interface StepperFigures {
   readonly setCurrent: number;
 }
 
-/** Kφ = Th/(√2·Ir): torque per ampere of one phase, N·m/A. */
+/**
+ * Kφ = Th/(√2·Ir): torque per ampere of one phase, N·m/A.
+ *
+ * @example phaseTorqueConstant(stepper) //=> 0.4798
+ */
 export const phaseTorqueConstant = ({ holdingTorque, ratedCurrent }: StepperFigures): number =>
   holdingTorque / (Math.SQRT2 * ratedCurrent);
 
-/** What the set current gives at rest, before the detent takes its part. */
+/**
+ * What the set current gives at rest, before the detent takes its part.
+ *
+ * @example torqueAtCurrent(stepper, 2.1) //=> 1.425
+ */
 export const torqueAtCurrent = ({ holdingTorque, ratedCurrent }: StepperFigures, current: number): number =>
   (holdingTorque * current) / ratedCurrent;
 
 /**
  * What the volts leave at a motor speed (rad/s): Tv = Kφ·V/Z − Kφ²·ω·R/Z² with Z = √(R² + (p·ω·L)²).
  * Source: Acarnley, Stepping Motors, chapter 5.
+ *
+ * @example voltageLimitedTorque(stepper, 60) //=> 0.9318
  */
 export function voltageLimitedTorque(motor: StepperFigures, speed: number): number {
   const { phaseResistance, phaseInductance, polePairs, supplyVoltage } = motor;
@@ -36,13 +46,19 @@ export function voltageLimitedTorque(motor: StepperFigures, speed: number): numb
  * Pull-out torque at a motor speed (rad/s ≥ 0): beyond it the rotor falls out of step. The lesser of
  * what the current and what the volts give, less the detent; never under 0. Three to eleven per cent
  * high at the corner where the two meet.
+ *
+ * @example pullOut(stepper, 60) //=> 0.8618
  */
 export function pullOut(motor: StepperFigures, speed: number): number {
   const least = Math.min(torqueAtCurrent(motor, motor.setCurrent), voltageLimitedTorque(motor, speed));
   return Math.max(0, least - motor.detentTorque);
 }
 
-/** Motor speed above which the volts hold the torque, rad/s; 0 where they hold it from rest on. */
+/**
+ * Motor speed above which the volts hold the torque, rad/s; 0 where they hold it from rest on.
+ *
+ * @example cornerSpeed(stepper) //=> 29.01
+ */
 export function cornerSpeed(motor: StepperFigures): number {
   const flat = torqueAtCurrent(motor, motor.setCurrent);
   if (voltageLimitedTorque(motor, 0) <= flat) return 0;
@@ -56,7 +72,11 @@ export function cornerSpeed(motor: StepperFigures): number {
   return low;
 }
 
-/** Motor speed at which nothing is left, rad/s. */
+/**
+ * Motor speed at which nothing is left, rad/s.
+ *
+ * @example lastSpeed(stepper) //=> 802.3
+ */
 export function lastSpeed(motor: StepperFigures): number {
   if (pullOut(motor, 0) <= 0) return 0;
   let [low, high] = [0, Math.max(1, cornerSpeed(motor))];
@@ -69,10 +89,18 @@ export function lastSpeed(motor: StepperFigures): number {
   return low;
 }
 
-/** Share of the holding torque that carries while crawling: full steps 1/√2, halves 0.92, finer nearly all of it. */
+/**
+ * Share of the holding torque that carries while crawling: full steps 1/√2, halves 0.92, finer nearly all of it.
+ *
+ * @example crawlingShare(16) //=> 1
+ */
 export const crawlingShare = (microsteps: number): number =>
   microsteps < 2 ? Math.SQRT1_2 : microsteps < 4 ? 0.92 : 1;
 
-/** Lag of the rotor behind its field under a load, rad at the motor: asin(T/Th)/p; a quarter of the field's turn where it is too much. */
+/**
+ * Lag of the rotor behind its field under a load, rad at the motor: asin(T/Th)/p; a quarter of the field's turn where it is too much.
+ *
+ * @example lagAngle(0.5, 1.9, 50) //=> 0.005326
+ */
 export const lagAngle = (load: number, holding: number, polePairs: number): number =>
   Math.asin(Math.min(1, Math.max(0, load / holding))) / polePairs;

@@ -18,9 +18,17 @@ function share({ ratedSpeed, topSpeed, voltageShare }: StepServoFigures, speed: 
   return speed >= none ? 0 : (none - speed) / (none - full);
 }
 
-/** The most it gives for a moment at a motor speed, N·m. */
+/**
+ * The most it gives for a moment at a motor speed, N·m.
+ *
+ * @example peakTorqueAt(stepServo, 350) //=> 2.406
+ */
 export const peakTorqueAt = (motor: StepServoFigures, speed: number): number => motor.peakTorque * share(motor, speed);
 
-/** What it gives for ever at a motor speed, N·m. */
+/**
+ * What it gives for ever at a motor speed, N·m.
+ *
+ * @example ratedTorqueAt(stepServo, 350) //=> 0.8021
+ */
 export const ratedTorqueAt = (motor: StepServoFigures, speed: number): number =>
   motor.ratedTorque * share(motor, speed);

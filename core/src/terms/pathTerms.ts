@@ -37,7 +37,11 @@ export function freeCurrentOf(path: PowerPath): Expression {
   );
 }
 
-/** R = Vr/Is, or as given. */
+/**
+ * R = Vr/Is, or as given.
+ *
+ * @example valueOf(resistanceOf(path)) //=> 0.1017
+ */
 export function resistanceOf(path: PowerPath): Expression {
   const of = onSheet(path)
     ? div(figureOf(path, 'motor.ratedVoltage'), figureOf(path, 'motor.stallCurrent'))
@@ -125,7 +129,11 @@ export function supplyResistanceOf(path: PowerPath): Expression {
   return named('R_s', 'supply resistance as one motor feels it', 'resistance', of);
 }
 
-/** Voc, lowered by what the rest of the robot draws. */
+/**
+ * Voc, lowered by what the rest of the robot draws.
+ *
+ * @example valueOf(restVoltageOf(path)) //=> 12.24
+ */
 export function restVoltageOf(path: PowerPath): Expression {
   const { chemistry, series } = path.pack.figures;
   const cell = found(
@@ -143,7 +151,11 @@ export function restVoltageOf(path: PowerPath): Expression {
   );
 }
 
-/** G, the product of the stages. */
+/**
+ * G, the product of the stages.
+ *
+ * @example valueOf(totalOf(path)) //=> 9
+ */
 export function totalOf(path: PowerPath): Expression {
   const ratios = path.stages.map((stage): Expression => {
     if (stage.kind === 'ratio' || stage.kind === 'planetary') return figureOf(path, `stage.${stage.id}.ratio`);
@@ -154,7 +166,11 @@ export function totalOf(path: PowerPath): Expression {
   return named('G', 'total reduction', 'ratio', ratios.length === 0 ? num(1) : mul(...ratios));
 }
 
-/** η forwards, the output's own loss included. */
+/**
+ * η forwards, the output's own loss included.
+ *
+ * @example valueOf(efficiencyOf(path)) //=> 0.8664
+ */
 export function efficiencyOf(path: PowerPath): Expression {
   return named(
     '\\eta',
@@ -202,7 +218,11 @@ function efficiencyProduct(
 
 export const radiusOf = (path: PowerPath): Expression => termsOf(path).radius(path);
 
-/** G/r */
+/**
+ * G/r
+ *
+ * @example valueOf(leverOf(path)) //=> 409.1
+ */
 export const leverOf = (path: PowerPath): Expression => div(totalOf(path), radiusOf(path));
 
 const termsOf = (path: PowerPath) => jobKindOf(path.job.kind).terms;

@@ -20,6 +20,8 @@ export interface MeasuredDesign {
 /**
  * Judges a mechanism by the choice in force, over all jobs, as its screen does; time and currents are those of one job.
  * Throws where the mechanism has no such job.
+ *
+ * @example measure(plan, mast, 'raise').figures.time //=> 1.509
  */
 export function measure(
   plan: Plan,
@@ -61,7 +63,11 @@ function motionFigures(path: AnyPath, { run }: Judgement, all: readonly Judgemen
   };
 }
 
-/** The slowest speed kept steadily, of the load itself; a motor that counts steps has none. */
+/**
+ * The slowest speed kept steadily, of the load itself; a motor that counts steps has none.
+ *
+ * @example slowestOf(path) //=> 0.008795
+ */
 export function slowestOf(path: AnyPath): number | undefined {
   if (path.machine !== 'dc') return 0;
   const lacks = lacksOf(path, ['creep', 'motor', 'pack', 'wiring', 'controller', 'train', 'output']);

@@ -12,7 +12,11 @@ export const commonOn = (
   shelf: readonly { readonly id: string; readonly part: Part; readonly common?: boolean }[],
 ): CommonHere => new Set(shelf.filter(({ common }) => common).map(({ id, part }) => sameKey({ shelfId: id, part })));
 
-/** How many pieces of each part a drive takes: one board serves all motors. */
+/**
+ * How many pieces of each part a drive takes: one board serves all motors.
+ *
+ * @example piecesOf(currentChoice(mast).drive) //=> [['motor-1', 1], ['controller-1', 1]]
+ */
 export const piecesOf = (drive: MachineDrive): readonly (readonly [partId: string, pieces: number])[] =>
   partIdsOf(drive).map((id) => [id, countOf(drive)] as const);
 
@@ -29,7 +33,11 @@ export function usedElsewhere(plan: Plan, mechanismId: string): ReadonlyMap<stri
   return used;
 }
 
-/** Pieces that are still to be bought: what is owned and not used elsewhere is there. */
+/**
+ * Pieces that are still to be bought: what is owned and not used elsewhere is there.
+ *
+ * @example toBuy(4, 3, 1) //=> 2
+ */
 export const toBuy = (pieces: number, owned: number | undefined, used: number | undefined): number =>
   Math.max(0, pieces - Math.max(0, (owned ?? 0) - (used ?? 0)));
 

@@ -83,7 +83,11 @@ export const WANTS: Readonly<Record<WantId, Want>> = {
 /** Figures of a design by want; one that cannot be known is absent. */
 export type Figures = Readonly<Partial<Record<WantId, number>>>;
 
-/** A want as a cost: less is better, and what is not known is worst. */
+/**
+ * A want as a cost: less is better, and what is not known is worst.
+ *
+ * @example costOf('time', { time: 1.5 }) //=> 1.5
+ */
 export function costOf(want: WantId, figures: Figures): number {
   const value = figures[want];
   if (value === undefined) return Infinity;
@@ -94,7 +98,11 @@ export function costOf(want: WantId, figures: Figures): number {
 /** Sameness of two costs: a part in a billion, whatever order they were summed in. */
 const SAME = 1e-9;
 
-/** Whether the first is at least as good in every want, and better in one. */
+/**
+ * Whether the first is at least as good in every want, and better in one.
+ *
+ * @example dominates([1, 2], [1, 3]) //=> true
+ */
 export function dominates(a: readonly number[], b: readonly number[]): boolean {
   let better = false;
   for (let i = 0; i < a.length; i++) {

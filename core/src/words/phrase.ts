@@ -15,7 +15,11 @@ export type Phrase = readonly (string | Amount)[];
 /** What core says: plain words where no value is in them. The edges put it into the units a person likes. */
 export type Words = string | Phrase;
 
-/** A value to be said. SI in. */
+/**
+ * A value to be said. SI in.
+ *
+ * @example amount(400, 'force') //=> { value: 400, dimension: 'force' }
+ */
 export const amount = (value: number, dimension: Dimension, significant?: number): Amount =>
   significant === undefined ? { value, dimension } : { value, dimension, significant };
 
@@ -44,11 +48,19 @@ export function say(texts: TemplateStringsArray, ...parts: readonly (Words | Amo
   return phrase;
 }
 
-/** Several in a row, with something between them. */
+/**
+ * Several in a row, with something between them.
+ *
+ * @example joined(['a', 'b'], ', ') //=> ['a', ', ', 'b']
+ */
 export const joined = (all: readonly Words[], between: string): Phrase =>
   all.flatMap((words, i) => [...(i > 0 ? [between] : []), ...(typeof words === 'string' ? [words] : words)]);
 
-/** The same with a capital letter in front. */
+/**
+ * The same with a capital letter in front.
+ *
+ * @example capitalised('tight') //=> 'Tight'
+ */
 export function capitalised<W extends Words>(words: W): W {
   const [first, ...rest] = words as Phrase;
   const upper = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -56,7 +68,11 @@ export function capitalised<W extends Words>(words: W): W {
   return (typeof first === 'string' ? [upper(first), ...rest] : words) as W;
 }
 
-/** The words themselves, values as `show` writes them. */
+/**
+ * The words themselves, values as `show` writes them.
+ *
+ * @example worded(say`holds ${amount(400, 'force')}`, inMetric) //=> 'holds 400 N'
+ */
 export function worded(words: Words, show: (amount: Amount) => string): string {
   if (typeof words === 'string') return words;
   return words.map((piece) => (typeof piece === 'string' ? piece : show(piece))).join('');

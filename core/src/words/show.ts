@@ -1,7 +1,11 @@
 import type { Amount } from './phrase.js';
 import type { Dimension } from './dimension.js';
 
-/** Three significant digits without trailing zeros or powers of ten: 0.844, 11.8, 208, 5800. */
+/**
+ * Three significant digits without trailing zeros or powers of ten: 0.844, 11.8, 208, 5800.
+ *
+ * @example digits(1234.567, 4) //=> '1235'
+ */
 export function digits(value: number, significant = 3): string {
   if (!Number.isFinite(value)) return '—';
   const size = Math.abs(value);
@@ -51,7 +55,11 @@ const UNITS: Readonly<Record<Dimension, readonly [unit: string, perUnit: number]
 /** Lengths under half a metre are written in these. */
 const MILLIMETRES = ['mm', 1e-3] as const;
 
-/** A value as core writes it where a text is kept, a quantity's `as` first of all: "1.48 s", "9.4:1", "30 %". */
+/**
+ * A value as core writes it where a text is kept, a quantity's `as` first of all: "1.48 s", "9.4:1", "30 %".
+ *
+ * @example show(0.0225, 'length') //=> '22.5 mm'
+ */
 export function show(value: number, dimension: Dimension, significant = 3): string {
   const [unit, perUnit] =
     dimension === 'length' && value !== 0 && Math.abs(value) < 0.5 ? MILLIMETRES : UNITS[dimension];
@@ -60,10 +68,18 @@ export function show(value: number, dimension: Dimension, significant = 3): stri
   return `${text} ${unit}`;
 }
 
-/** A value of a sentence in the unit that plans are written with. */
+/**
+ * A value of a sentence in the unit that plans are written with.
+ *
+ * @example inMetric(amount(400, 'force')) //=> '400 N'
+ */
 export const inMetric = ({ value, dimension, significant }: Amount): string => show(value, dimension, significant);
 
-/** A multiple of the job, two digits after the point below ten: "1.22×". */
+/**
+ * A multiple of the job, two digits after the point below ten: "1.22×".
+ *
+ * @example showMultiple(0.997) //=> '0.99×'
+ */
 export function showMultiple(multiple: number): string {
   if (!Number.isFinite(multiple)) return '—';
   if (multiple >= 10) return `${multiple.toFixed(0)}×`;

@@ -29,7 +29,11 @@ export type Expression =
       readonly how: Words;
     };
 
-/** The number a tree stands for. */
+/**
+ * The number a tree stands for.
+ *
+ * @example valueOf({ op: 'mul', args: [{ op: 'number', value: 3 }, { op: 'number', value: 2 }] }) //=> 6
+ */
 export function valueOf(expression: Expression): number {
   switch (expression.op) {
     case 'figure':

@@ -52,7 +52,11 @@ function inside(expression: Expression, needs: number, mode: TypesetMode): strin
   return strength < needs || negative ? `\\left(${text}\\right)` : text;
 }
 
-/** Four significant digits, powers of ten as such. */
+/**
+ * Four significant digits, powers of ten as such.
+ *
+ * @example texNumber(1234.5) //=> '1235'
+ */
 export function texNumber(value: number): string {
   if (value === 0) return '0';
   const size = Math.abs(value);

@@ -45,7 +45,11 @@ const STAGE_TITLES: Readonly<Record<StageKind, string>> = {
   screw: 'Screw',
 };
 
-/** "16 → 54", or the ratio of a gearbox bought whole. */
+/**
+ * "16 → 54", or the ratio of a gearbox bought whole.
+ *
+ * @example stageRatioText({ id: 's1', kind: 'teeth', driver: 16, driven: 54 }, 3.375) //=> '16 → 54'
+ */
 export function stageRatioText(stage: Stage, ratio: number): string {
   if (stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt')
     return `${stage.driver} → ${stage.driven}`;

@@ -30,14 +30,22 @@ export function startStyleOf({ motor, controller }: DcPath): StartStyle {
   return controller.startStyle;
 }
 
-/** Least speed the motor keeps steadily, rad/s of its shaft. */
+/**
+ * Least speed the motor keeps steadily, rad/s of its shaft.
+ *
+ * @example leastMotorSpeed(path) //=> 3.598
+ */
 export function leastMotorSpeed(path: DcPath): number {
   const { motor, controller, drive } = path;
   if (motor.type === 'brushed') return leastBrushedSpeed(drive, controller.dutyStep);
   return leastBrushlessSpeed(controller.leastErpm, motor.polePairs ?? 1);
 }
 
-/** The same on the job's coordinate. */
+/**
+ * The same on the job's coordinate.
+ *
+ * @example leastOutputSpeed(path) //=> 0.008795
+ */
 export const leastOutputSpeed = (path: DcPath): number => (leastMotorSpeed(path) * path.radius) / path.train.total;
 
 const blind = (path: DcPath): boolean => path.motor.type === 'brushless' && startStyleOf(path) !== 'sensors';

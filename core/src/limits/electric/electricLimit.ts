@@ -49,6 +49,8 @@ export function electricLimit({ also = [], motorCurrent, currentWorking, ...spec
 /**
  * Output force of a motor current: n·Kt·(I − I0 − I1·ω)·(G/r)·η, less n·Jr·(G/r)²·η·a when starting;
  * holding n·Kt·I·(G/r)/ηb, since then the losses help.
+ *
+ * @example forceOf(path, situationOf(path, 'working'), 40) //=> 243
  */
 export function forceOf(path: DcPath, situation: Situation, current: number): number {
   const { drive, train, radius } = path;

@@ -9,7 +9,11 @@ import { centreForPitches } from '../../reduction/runLength.js';
 
 const STEP = (5 * Math.PI) / 180;
 
-/** A direction to whole steps of five degrees. */
+/**
+ * A direction to whole steps of five degrees.
+ *
+ * @example snapDirection(0.8) //=> 0.7854
+ */
 export const snapDirection = (direction: number): number => {
   const snapped = Math.round(direction / STEP) * STEP;
   return Math.atan2(Math.sin(snapped), Math.cos(snapped));

@@ -7,6 +7,8 @@ import { resolvePath } from '../../resolve/resolvePath.js';
 /**
  * The most any situation of any job asks of the shaft behind the first so many stages, N·m: what wheels in their place
  * must carry. 0 where nothing is asked, or not enough is known to say.
+ *
+ * @example torqueToCarry(plan, mast, 2) //=> 5.308
  */
 export function torqueToCarry(plan: Plan, mechanism: Mechanism, stages: number): number {
   const torques = mechanism.jobs.flatMap((job) => {
