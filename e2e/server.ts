@@ -10,7 +10,7 @@ const ADDRESS = /http:\/\/localhost:(\d+)/;
 /** The real application on a database of its own, seeded with the demo. */
 export class TestServer {
   private child: ChildProcess | undefined;
-  private readonly folder = mkdtempSync(join(tmpdir(), 'rough-gear-'));
+  readonly folder = mkdtempSync(join(tmpdir(), 'rough-gear-'));
   port = 0;
 
   get url(): string {

@@ -5,6 +5,8 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import type { Database } from './db/database.js';
+import { healthRoutes } from './health.js';
 import { HttpProblem, problemHandler } from './http/problem.js';
 import { sameOrigin } from './http/sameOrigin.js';
 import { planRoutes } from './plans/routes.js';
@@ -13,6 +15,8 @@ import { shelfRoutes } from './shelf/routes.js';
 import type { ShelfStore } from './shelf/store.js';
 
 export interface AppParts {
+  readonly data: Database;
+  readonly dataFolder: string;
   readonly plans: PlanStore;
   readonly shelf: ShelfStore;
   readonly log: Logger;
@@ -37,7 +41,7 @@ const CONTENT_POLICY = {
 };
 
 /** Puts the HTTP application together. */
-export function createApp({ plans, shelf, log, host, webFolder }: AppParts): Express {
+export function createApp({ data, dataFolder, plans, shelf, log, host, webFolder }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('etag', false);
@@ -65,9 +69,7 @@ export function createApp({ plans, shelf, log, host, webFolder }: AppParts): Exp
   });
   app.use(express.json({ limit: '2mb' }));
   app.use(express.text({ type: 'text/csv', limit: '4mb' }));
-  app.get('/api/health', (_request, response) => {
-    response.json({ ok: true });
-  });
+  app.use('/api/health', healthRoutes(data, dataFolder));
   app.use('/api/plans', planRoutes(plans));
   app.use('/api/shelf', shelfRoutes(shelf));
   app.use('/api', () => {

@@ -2,7 +2,9 @@ import { fileURLToPath } from 'node:url';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { createApp } from './app.js';
-import { openDatabase } from './db/open.js';
+import { openData } from './db/open.js';
+import { StorageProblem } from './db/failure.js';
+import { StartProblem } from './db/startProblem.js';
 import { PlanStore } from './plans/store.js';
 import { readSettings, type Settings } from './settings.js';
 import { root as rootUrl } from './root.js';
@@ -11,26 +13,37 @@ import { ShelfStore } from './shelf/store.js';
 
 const root = fileURLToPath(rootUrl);
 
+/** Ends with one line that says what to do; anything else is a fault of the program, and shows where. */
+function refuse(problem: unknown): never {
+  if (!(problem instanceof StartProblem)) throw problem;
+  process.stderr.write(`${problem.message}\n`);
+  process.exit(2);
+}
+
 function settingsOrStop(): Settings {
   try {
     return readSettings(process.env, root);
   } catch (problem) {
-    process.stderr.write(`${(problem as Error).message}\n`);
-    process.exit(2);
+    return refuse(problem);
   }
 }
 
 const settings = settingsOrStop();
 const log = pino({ level: settings.logLevel }, pino.destination(2));
-const source = await openDatabase(settings.dataFolder);
-const plans = new PlanStore(source);
-const shelf = new ShelfStore(source);
-await shelf.seed();
-if (await plans.isEmpty()) {
-  for (const plan of readDemo()) await plans.create(plan);
+const opened = await openData(settings.dataFolder).catch(refuse);
+const data = opened.database;
+const plans = new PlanStore(data);
+const shelf = new ShelfStore(data);
+try {
+  await shelf.seed();
+  if (await plans.isEmpty()) for (const plan of readDemo()) await plans.create(plan);
+} catch (problem) {
+  refuse(problem instanceof StorageProblem ? new StartProblem(`${settings.dataFolder}: ${problem.message}`) : problem);
 }
 
 const app = createApp({
+  data,
+  dataFolder: settings.dataFolder,
   plans,
   shelf,
   log,
@@ -49,7 +62,7 @@ const server = app.listen(settings.port, settings.host, (error?: Error) => {
 
 /** Lets open requests finish, then closes the database. */
 function stop(): void {
-  server.close(() => void source.destroy().then(() => process.exit(0)));
+  server.close(() => void opened.close().then(() => process.exit(0)));
   server.closeIdleConnections();
   setTimeout(() => process.exit(1), 5000).unref();
 }

@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
 import Joi from 'joi';
+import { StartProblem } from './db/startProblem.js';
 
 /** Everything the environment decides. See docs/settings.md. */
 export interface Settings {
@@ -26,7 +27,7 @@ export function readSettings(environment: Readonly<Record<string, string | undef
   const { error, value } = schema.validate(environment, { errors: { wrap: { label: false } } });
   if (error) {
     const name = error.details[0]?.path[0] ?? 'setting';
-    throw new Error(`${error.message} (is "${String(environment[String(name)])}")`);
+    throw new StartProblem(`${error.message} (is "${String(environment[String(name)])}")`);
   }
   const read = value as { PORT: number; HOST: string; ROUGH_GEAR_DATA: string; ROUGH_GEAR_LOG: string };
   return {

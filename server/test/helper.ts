@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Plan } from '@rough-gear/core';
 import { pino } from 'pino';
 import { createApp } from '../src/app.js';
-import { openDatabase } from '../src/db/open.js';
+import { openData } from '../src/db/open.js';
 import { PlanStore } from '../src/plans/store.js';
 import { ShelfStore } from '../src/shelf/store.js';
 
@@ -16,10 +16,13 @@ export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'rough-g
 
 /** The application on a real SQLite file of its own. */
 export async function testApp(folder = temporaryFolder()) {
-  const source = await openDatabase(folder);
-  const plans = new PlanStore(source);
-  const shelf = new ShelfStore(source);
+  const { database: data, close } = await openData(folder);
+  const plans = new PlanStore(data);
+  const shelf = new ShelfStore(data);
   await shelf.seed();
-  const app = createApp({ plans, shelf, log: pino({ level: 'silent' }), host: '127.0.0.1' });
-  return { app, source, plans, folder };
+  const app = createApp({ data, dataFolder: folder, plans, shelf, log: pino({ level: 'silent' }), host: '127.0.0.1' });
+  /** Looks into the tables, or changes them behind the program's back. */
+  const sql = (text: string, values?: unknown[]): Promise<unknown> =>
+    data.write((manager) => manager.query<unknown>(text, values));
+  return { app, data, close, plans, shelf, folder, sql };
 }

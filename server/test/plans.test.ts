@@ -1,7 +1,7 @@
 import type { PlanSummary, ProblemDetails, StoredPlan } from '@rough-gear/contract';
 import request from 'supertest';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { openDatabase } from '../src/db/open.js';
+import { openData } from '../src/db/open.js';
 import { PlanStore } from '../src/plans/store.js';
 import { thinned } from '../src/plans/retention.js';
 import { heron, testApp } from './helper.js';
@@ -48,7 +48,7 @@ describe('plans', () => {
   it('saved by an earlier version of the program are brought up to date when they are read', async () => {
     const earlier = JSON.stringify({ ...heron, version: 2 }).replaceAll('"throw"', '"shot"');
     expect(earlier).toContain('"kind":"shot"');
-    await made.source.query('UPDATE "revision" SET "document" = ? WHERE "planId" = ?', [earlier, id]);
+    await made.sql('UPDATE "revision" SET "document" = ? WHERE "planId" = ?', [earlier, id]);
     expect(((await get(`/api/plans/${id}`)).body as StoredPlan).document).toEqual(heron);
     expect(((await get(`/api/plans/${id}/revisions/1`)).body as StoredPlan).document).toEqual(heron);
     expect((await get('/api/plans')).status).toBe(200);
@@ -120,7 +120,7 @@ describe('plans', () => {
       id,
       deletedAt: expect.any(String) as string,
     });
-    expect((await request(made.app).post(`/api/plans/${id}/restore`)).status).toBe(200);
+    expect((await request(made.app).post(`/api/plans/${id}/restore`)).status).toBe(204);
     expect((await request(made.app).post(`/api/plans/${id}/restore`)).status).toBe(404);
   });
 
@@ -148,10 +148,10 @@ describe('plans', () => {
 
   it('survive a closed and reopened database', async () => {
     await save({ ...heron, note: 'kept' }, '"r1"');
-    await made.source.destroy();
-    const again = await openDatabase(made.folder);
-    expect((await new PlanStore(again).open(id))?.document.note).toBe('kept');
-    await again.destroy();
+    await made.close();
+    const again = await openData(made.folder);
+    expect((await new PlanStore(again.database).open(id))?.document.note).toBe('kept');
+    await again.close();
   });
 });
 

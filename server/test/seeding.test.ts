@@ -1,6 +1,5 @@
-import { ShelfEntity } from '../src/db/entities.js';
 import { describe, expect, it } from 'vitest';
-import { openDatabase } from '../src/db/open.js';
+import { openData } from '../src/db/open.js';
 import { emptyPlan } from '../src/plans/emptyPlan.js';
 import { PlanStore } from '../src/plans/store.js';
 import { summaryOf } from '../src/plans/summary.js';
@@ -14,7 +13,7 @@ describe('what a new database holds', () => {
     const { plans } = await testApp();
     expect(await plans.isEmpty()).toBe(true);
     for (const plan of readDemo()) await plans.create(plan);
-    expect((await plans.list(false)).map(({ document }) => document.name).sort()).toEqual(['Heron', 'Limpet']);
+    expect((await plans.list(false)).map(({ name }) => name).sort()).toEqual(['Heron', 'Limpet']);
     expect(await plans.isEmpty()).toBe(false);
   });
 
@@ -28,23 +27,20 @@ describe('what a new database holds', () => {
 
   it('gets its shelf once', async () => {
     const folder = temporaryFolder();
-    const { source } = await testApp(folder);
-    const shelf = new ShelfStore(source);
+    const { shelf, close } = await testApp(folder);
     await shelf.seed();
     expect((await shelf.list()).length).toBe(readShelf().length);
     expect((await shelf.list('pack')).every(({ part }) => part.kind === 'pack')).toBe(true);
-    await source.destroy();
-    const again = await openDatabase(folder);
-    expect((await new ShelfStore(again).list()).length).toBe(readShelf().length);
-    await again.destroy();
+    await close();
+    const again = await openData(folder);
+    expect((await new ShelfStore(again.database).list()).length).toBe(readShelf().length);
+    await again.close();
   });
 
   it('puts the parts of a newer version on a shelf that is there, and leaves the others alone', async () => {
-    const { source } = await testApp();
-    const shelf = new ShelfStore(source);
-    const rows = source.getRepository(ShelfEntity);
-    await rows.delete({ kind: 'servo' });
-    await rows.update({ id: 'motor-brushed-64' }, { revision: 9 });
+    const { shelf, sql } = await testApp();
+    await sql(`DELETE FROM "shelf_part" WHERE "kind" = 'servo'`);
+    await sql(`UPDATE "shelf_part" SET "revision" = 9 WHERE "id" = 'motor-brushed-64'`);
     await shelf.seed();
     const parts = await shelf.list();
     expect(parts.length).toBe(readShelf().length);
@@ -53,12 +49,10 @@ describe('what a new database holds', () => {
   });
 
   it('keeps foreign keys and the write-ahead log', async () => {
-    const { source } = await testApp();
-    expect(await source.query('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
-    expect(await source.query('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
-    await expect(source.query(`INSERT INTO "revision" VALUES ('nobody', 1, 'now', '{}')`)).rejects.toThrow(
-      /FOREIGN KEY/,
-    );
+    const { sql } = await testApp();
+    expect(await sql('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
+    expect(await sql('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
+    await expect(sql(`INSERT INTO "revision" VALUES ('nobody', 1, 'now', '{}')`)).rejects.toThrow(/FOREIGN KEY/);
   });
 });
 
@@ -72,12 +66,14 @@ describe('a new robot', () => {
 
 describe('a summary', () => {
   it('is judged once a revision, and anew after a save', async () => {
-    const plans = new PlanStore((await testApp()).source, () => '2026-11-25T09:00:00.000Z');
-    const first = await plans.create(heron);
-    const before = summaryOf(first);
-    expect(summaryOf({ ...first, document: { ...heron, mechanisms: [] } }).mechanisms).toEqual(before.mechanisms);
-    const saved = await plans.save(first.id, 1, { ...heron, mechanisms: heron.mechanisms.slice(0, 1) });
-    expect(saved?.ok && summaryOf(saved.plan).mechanisms.length).toBe(1);
+    const plans = new PlanStore((await testApp()).data, () => '2026-11-25T09:00:00.000Z');
+    const { id } = await plans.create(heron);
+    const [first] = await plans.list(false);
+    const before = summaryOf(first!);
+    expect(summaryOf({ ...first!, text: 'never read again' }).mechanisms).toEqual(before.mechanisms);
+    await plans.save(id, 1, { ...heron, mechanisms: heron.mechanisms.slice(0, 1) });
+    const [second] = await plans.list(false);
+    expect(summaryOf(second!).mechanisms.length).toBe(1);
     expect(before.savedAt).toBe('2026-11-25T09:00:00.000Z');
   });
 });

@@ -2,8 +2,7 @@ import type { ShelfPart } from '@rough-gear/contract';
 import type { ImportReport } from '@rough-gear/contract/shelf-files';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
-import { openDatabase } from '../src/db/open.js';
-import { ShelfEntity } from '../src/db/entities.js';
+import { openData } from '../src/db/open.js';
 import { readShelf } from '../src/shelf/data.js';
 import { ShelfStore } from '../src/shelf/store.js';
 import { FirstTables1764000000000 } from '../src/db/migrations/1764000000000-firstTables.js';
@@ -123,13 +122,11 @@ describe('The shelf', () => {
 
 describe('A shelf of an older version', () => {
   it('gets newer figures of the parts that ship, and keeps what the team said of them', async () => {
-    const { source } = await testApp();
-    const shelf = new ShelfStore(source);
-    const rows = source.getRepository(ShelfEntity);
+    const { shelf, sql } = await testApp();
     await shelf.mark('pack-lead-18', { owned: 7, price: { si: 1, as: '1', source: 'typed' }, common: true });
-    const row = (await rows.findOneBy({ id: 'pack-lead-18' }))!;
-    const { mass: _mass, ...old } = JSON.parse(row.part) as { mass?: unknown };
-    await rows.save({ ...row, shipped: 1, part: JSON.stringify(old) });
+    await sql(
+      `UPDATE "shelf_part" SET "shipped" = 1, "part" = json_remove("part", '$.mass') WHERE "id" = 'pack-lead-18'`,
+    );
     const own = await shelf.add({ kind: 'wire', name: 'my wire' });
     await shelf.seed();
     const after = (await shelf.list()).find(({ id }) => id === 'pack-lead-18')!;
@@ -149,9 +146,9 @@ describe('A shelf of an older version', () => {
     await first.runMigrations();
     await first.query(`INSERT INTO "shelf_part" VALUES ('pack-lead-18', 'pack', 1, '{"kind":"pack","name":"old"}')`);
     await first.destroy();
-    const source = await openDatabase(folder);
-    const [item] = await new ShelfStore(source).list('pack');
+    const { database, close } = await openData(folder);
+    const [item] = await new ShelfStore(database).list('pack');
     expect(item).toMatchObject({ own: false, common: false, retired: false, revision: 1 });
-    await source.destroy();
+    await close();
   });
 });

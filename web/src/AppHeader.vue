@@ -16,6 +16,7 @@ const STATES = {
   saved: 'saved',
   saving: 'saving …',
   offline: 'offline: kept in this browser, sent when the server is back',
+  waiting: 'kept in this browser, sent again until it is saved',
   stale: 'not saved: changed elsewhere',
   refused: 'not saved',
 } as const;

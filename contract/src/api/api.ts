@@ -11,6 +11,8 @@ export interface PlanSummary {
   /** When it went into the bin; absent while it is in use. */
   readonly deletedAt?: string;
   readonly mechanisms: readonly Pick<MechanismResult, 'id' | 'name' | 'kind' | 'headline'>[];
+  /** Why this version of the program cannot read it; it can still be downloaded as it is. */
+  readonly unreadable?: string;
 }
 
 /** A plan as it stands at one revision. The same number is in the ETag. */

@@ -146,7 +146,7 @@ export function candidatesFor(
   const volts = path.drive.restVoltage;
   const ownConstants = own.motor && constantsOf(own.motor);
   const wanted = ownConstants ? motorConstant(ownConstants) : 0;
-  const ids = { motor: freshId(plan.parts, 'motor'), controller: freshId(plan.parts, 'controller') };
+  const ids = { motor: freshId(plan, 'motor'), controller: freshId(plan, 'controller') };
   const found: Candidate[] = [];
   if (own.motor?.kind === 'motor' && own.controller?.kind === 'controller')
     found.push({ id: 'own', motor: own.motor, controller: own.controller, changes: [] });

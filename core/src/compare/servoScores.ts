@@ -178,7 +178,7 @@ export function servoScores(
   const { drive } = design.choice;
   if (drive.kind !== 'servo') throw new Error(`${design.choice.name} is no servo`);
   const own = plan.parts[drive.servo]!.part as ServoPart;
-  const id = freshId(plan.parts, 'servo');
+  const id = freshId(plan, 'servo');
   const candidates = [
     { id: 'own', part: own, changes: [] as readonly Change[] },
     ...shelf.flatMap((item) =>

@@ -80,7 +80,7 @@ export function stepMachines(
   ];
   const swap = (part: Shelved, total: number): readonly Change[] => {
     const driver = driverFor(part.part as StepperPart | StepServoPart, full, shelf);
-    const ids = { motor: freshId(plan.parts, 'step-motor'), driver: freshId(plan.parts, 'step-driver') };
+    const ids = { motor: freshId(plan, 'step-motor'), driver: freshId(plan, 'step-driver') };
     const pulleys: readonly Stage[] =
       total === 1
         ? []

@@ -93,7 +93,7 @@ export function windingVariants(
 
 /** Gives this mechanism another motor; whatever else uses the old part keeps it. */
 function motorChanges({ plan, choiceAt }: Design, part: MotorPart): readonly Change[] {
-  const id = freshId(plan.parts, 'motor');
+  const id = freshId(plan, 'motor');
   return [
     { at: ['parts', id], to: { part } },
     { at: [...choiceAt, 'drive', 'motor'], to: id },

@@ -147,7 +147,7 @@ function limitLever(id: LeverId, key: LimitKey, up: boolean): Lever {
       const rating = part?.kind === 'controller' ? part[key]?.si : undefined;
       const beyond = up && rating !== undefined && rounded > rating;
       if (beyond && part?.kind === 'controller') {
-        const id = freshId(plan.parts, 'controller');
+        const id = freshId(plan, 'controller');
         const name = `${part.name}, ${amperes(rounded)} ${words}`;
         changes.push({
           at: ['parts', id],
@@ -180,7 +180,7 @@ function breakerAtLeast(context: LeverContext, needed: number): { changes: Chang
   const gauge = rated === undefined ? undefined : thinnestWire(rated);
   if (rated === undefined || gauge === undefined) return undefined;
   const { plan, path } = context;
-  const id = freshId(plan.parts, 'breaker');
+  const id = freshId(plan, 'breaker');
   const part = plan.parts[node.breaker]!.part as BreakerPart;
   const nodeAt = supplyAt(plan, node.id);
   const changes: Change[] = [

@@ -1,10 +1,28 @@
+import type { Plan } from './plan.js';
+
+/** Every id that something in a plan has: parts, the supply's nodes, mechanisms, their jobs, choices and stages. */
+function idsIn({ parts, supply, mechanisms }: Plan): ReadonlySet<string> {
+  const ids = new Set(Object.keys(parts));
+  for (const { id } of supply) ids.add(id);
+  for (const { id, jobs, choices } of mechanisms) {
+    ids.add(id);
+    for (const job of jobs) ids.add(job.id);
+    for (const choice of choices) {
+      ids.add(choice.id);
+      for (const stage of choice.stages) ids.add(stage.id);
+    }
+  }
+  return ids;
+}
+
 /**
- * An id no other part has: "breaker-2".
+ * An id that nothing in the whole plan has: "breaker-2".
  *
- * @example freshId({ 'motor-1': {} }, 'motor') //=> 'motor-2'
+ * @example freshId(plan, 'skua') //=> 'skua-1'
  */
-export function freshId(taken: Readonly<Record<string, unknown>>, kind: string): string {
+export function freshId(plan: Plan, stem: string): string {
+  const taken = idsIn(plan);
   let i = 1;
-  while (`${kind}-${i}` in taken) i++;
-  return `${kind}-${i}`;
+  while (taken.has(`${stem}-${i}`)) i++;
+  return `${stem}-${i}`;
 }

@@ -70,8 +70,8 @@ export function drivesOf(
     shelf,
     driveAt: [...choiceAt(plan, mechanism), 'drive'],
     ids: {
-      motor: freshId(plan.parts, drive.kind === 'servo' ? 'servo' : 'motor'),
-      controller: freshId(plan.parts, drive.kind === 'step' ? 'driver' : 'controller'),
+      motor: freshId(plan, drive.kind === 'servo' ? 'servo' : 'motor'),
+      controller: freshId(plan, drive.kind === 'step' ? 'driver' : 'controller'),
     },
   };
   const options = query.scope === 'drop-in' ? dropIns(bench, drive) : machines(bench, drive);

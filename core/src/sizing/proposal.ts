@@ -1,3 +1,4 @@
+import { freshId } from '../plan/freshId.js';
 import type { WishMachine } from './wishMachine.js';
 import type { Change } from '../plan/change.js';
 import type { BreakerPart, PackPart, Part } from '../plan/part.js';
@@ -44,22 +45,23 @@ export function packOf(plan: Plan): PackPart {
 /** A branch of its own behind a breaker for so many amperes, and the changes that make it. */
 export function newBranch(
   plan: Plan,
-  nodeId: string,
+  kind: MechanismKind,
   amperes: number,
   shelf: readonly Shelved[],
 ): { readonly node: string; readonly changes: readonly Change[] } {
   const breaker = pickBreaker(shelf, amperes);
-  const id = freshName(Object.keys(plan.parts), 'breaker');
+  const id = freshId(plan, 'breaker');
+  const node = freshId(plan, `branch-${kind}`);
   const parent = plan.supply.find((node) => node.kind === 'main') ?? plan.supply.find((node) => node.kind === 'pack')!;
   const gauge = thinnestWire(breaker.part.rated?.si ?? 0) ?? 12;
   return {
-    node: nodeId,
+    node,
     changes: [
       { at: ['parts', id], to: copyOf(breaker) },
       {
         at: ['supply', plan.supply.length],
         to: {
-          id: nodeId,
+          id: node,
           kind: 'branch',
           parent: parent.id,
           breaker: id,
@@ -80,10 +82,4 @@ function pickBreaker(shelf: readonly Shelved[], amperes: number): Shelved & { pa
   const chosen = able.find((item) => item.part.rated!.si >= amperes) ?? able.at(-1);
   if (!chosen) throw new Error('the shelf has no breaker');
   return chosen;
-}
-
-export function freshName(taken: readonly string[], stem: string): string {
-  let i = 1;
-  while (taken.includes(`${stem}-${i}`)) i++;
-  return `${stem}-${i}`;
 }

@@ -1,3 +1,4 @@
+import { freshId } from '../plan/freshId.js';
 import { digits } from '../words/show.js';
 import { constantsOf } from './constantsOf.js';
 import { freeSpeedAt, peakPower } from '../motor/peaks.js';
@@ -5,7 +6,7 @@ import { CELLS } from '../pack/cells.js';
 import type { ControllerPart, MotorPart, Part } from '../plan/part.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import { copyOf, freshName, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
+import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
 import type { WishPlan } from './wish.js';
 
 /** Share of a motor's peak power that a sound design works at. */
@@ -29,14 +30,11 @@ export function proposeDc(plan: Plan, wish: Wish, wished: WishPlan, shelf: reado
   const total = Number(
     ((HAPPY_SPEED * freeSpeedAt(constantsOf(motor.part)!, volts)) / wished.shaftSpeed).toPrecision(2),
   );
-  const id = freshName(
-    plan.mechanisms.map((mechanism) => mechanism.id),
-    wish.kind,
-  );
-  const branch = newBranch(plan, `branch-${id}`, controller.part.supplyLimit?.si ?? 20, shelf);
+  const id = freshId(plan, wish.kind);
+  const branch = newBranch(plan, wish.kind, controller.part.supplyLimit?.si ?? 20, shelf);
   const parts = {
-    motor: freshName(Object.keys(plan.parts), 'motor'),
-    controller: freshName(Object.keys(plan.parts), 'controller'),
+    motor: freshId(plan, 'motor'),
+    controller: freshId(plan, 'controller'),
   };
   const mechanism: Mechanism = {
     id,

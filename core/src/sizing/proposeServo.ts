@@ -1,11 +1,12 @@
+import { freshId } from '../plan/freshId.js';
 import { mechanismById } from '../plan/place.js';
 import { evaluateMechanism } from '../evaluate/mechanism.js';
 import { CELLS } from '../pack/cells.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { ServoPart } from '../plan/part.js';
-import type { Mechanism, Plan } from '../plan/plan.js';
+import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import { copyOf, freshName, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
+import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
 import type { WishPlan } from './wish.js';
 
 const RAIL_VOLTS = 6;
@@ -22,10 +23,7 @@ export function proposeServo(plan: Plan, wish: Wish, wished: WishPlan, shelf: re
     .filter((item): item is Shelved & { part: ServoPart } => item.part.kind === 'servo' && item.part.motion === motion)
     .sort((a, b) => stallOf(a.part) - stallOf(b.part));
   if (servos.length === 0) throw new Error('the shelf has no servo that moves like this');
-  const id = freshName(
-    plan.mechanisms.map((mechanism) => mechanism.id),
-    wish.kind,
-  );
+  const id = freshId(plan, wish.kind);
   let last: Proposal | undefined;
   for (const servo of servos) {
     last = servoProposal(plan, wish, wished, id, servo, shelf);
@@ -52,8 +50,8 @@ function servoProposal(
   shelf: readonly Shelved[],
 ): Proposal {
   const rail = plan.supply.find((node) => node.kind === 'rail');
-  const made = rail ? { node: rail.id, changes: [] } : newRail(plan, id, shelf);
-  const part = freshName(Object.keys(plan.parts), 'servo');
+  const made = rail ? { node: rail.id, changes: [] } : newRail(plan, wish.kind, shelf);
+  const part = freshId(plan, 'servo');
   const mechanism: Mechanism = {
     id,
     name: wish.name,
@@ -81,9 +79,13 @@ function servoProposal(
   };
 }
 
-function newRail(plan: Plan, id: string, shelf: readonly Shelved[]): { node: string; changes: readonly Change[] } {
-  const branch = newBranch(plan, `branch-${id}`, RAIL_STEADY, shelf);
-  const node = `rail-${id}`;
+function newRail(
+  plan: Plan,
+  kind: MechanismKind,
+  shelf: readonly Shelved[],
+): { node: string; changes: readonly Change[] } {
+  const branch = newBranch(plan, kind, RAIL_STEADY, shelf);
+  const node = freshId(plan, `rail-${kind}`);
   const pack = packOf(plan);
   // What a regulator holds must be less than the pack gives.
   const volts = Math.min(RAIL_VOLTS, Math.floor(10 * 0.85 * pack.series * CELLS[pack.chemistry].nominal) / 10);

@@ -1,3 +1,4 @@
+import { freshId } from '../plan/freshId.js';
 import { mechanismById } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import type { CheckId } from '../limits/check.js';
@@ -7,7 +8,7 @@ import { applyChanges, type Change } from '../plan/change.js';
 import type { BoardPart, DriverPart, StepperPart, StepServoPart } from '../plan/part.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import { copyOf, freshName, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
+import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
 import type { WishPlan } from './wish.js';
 
 /** Reductions tried, the plainest first: on the shaft itself, then one pair of pulleys. */
@@ -30,10 +31,7 @@ export function proposeStep(plan: Plan, wish: Wish, wished: WishPlan, shelf: rea
   const boards = shelf.filter((item): item is Shelved & { part: BoardPart } => item.part.kind === 'board');
   if (motors.length === 0 || boards.length === 0)
     throw new Error('the shelf has no stepper, or no board to command one');
-  const id = freshName(
-    plan.mechanisms.map((mechanism) => mechanism.id),
-    wish.kind,
-  );
+  const id = freshId(plan, wish.kind);
   let last: Proposal | undefined;
   for (const motor of motors) {
     const driver = driverFor(motor.part, full, shelf);
@@ -89,12 +87,11 @@ function stepProposal(
   total: number,
   shelf: readonly Shelved[],
 ): Proposal {
-  const branch = newBranch(plan, `branch-${id}`, 5, shelf);
-  const taken = Object.keys(plan.parts);
+  const branch = newBranch(plan, wish.kind, 5, shelf);
   const parts = {
-    motor: freshName(taken, 'motor'),
-    driver: freshName(taken, 'driver'),
-    board: freshName(taken, 'board'),
+    motor: freshId(plan, 'motor'),
+    driver: freshId(plan, 'driver'),
+    board: freshId(plan, 'board'),
   };
   const pulleys =
     total === 1

@@ -27,6 +27,12 @@ export interface ShelfRow {
   retired: boolean;
 }
 
+/** The one row behind the health answer. */
+export interface HealthRow {
+  id: number;
+  asked: number;
+}
+
 export const PlanEntity = new EntitySchema<PlanRow>({
   name: 'plan',
   columns: {
@@ -58,5 +64,13 @@ export const ShelfEntity = new EntitySchema<ShelfRow>({
     shipped: { type: 'integer', nullable: true },
     common: { type: 'boolean' },
     retired: { type: 'boolean' },
+  },
+});
+
+export const HealthEntity = new EntitySchema<HealthRow>({
+  name: 'health',
+  columns: {
+    id: { type: 'integer', primary: true },
+    asked: { type: 'integer' },
   },
 });

@@ -1,27 +1,113 @@
-import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { DataSource } from 'typeorm';
-import { PlanEntity, RevisionEntity, ShelfEntity } from './entities.js';
+import { DataSource, type MigrationInterface } from 'typeorm';
+import { Database } from './database.js';
+import { HealthEntity, PlanEntity, RevisionEntity, ShelfEntity } from './entities.js';
+import { storageFailureOf } from './failure.js';
+import { prepareFolder } from './folder.js';
+import { takeFolder, type FolderLock } from './lock.js';
 import { FirstTables1764000000000 } from './migrations/1764000000000-firstTables.js';
 import { ShelfMarks1764100000000 } from './migrations/1764100000000-shelfMarks.js';
+import { Health1764300000000 } from './migrations/1764300000000-health.js';
+import { StartProblem } from './startProblem.js';
+
+const MIGRATIONS: readonly (new () => MigrationInterface & { name: string })[] = [
+  FirstTables1764000000000,
+  ShelfMarks1764100000000,
+  Health1764300000000,
+];
+
+/** What the tables are called by: the last change this program knows. */
+export const SCHEMA = new (MIGRATIONS.at(-1)!)().name;
+
+/** The data of a folder, taken for this process alone. */
+export interface OpenData {
+  readonly database: Database;
+  close(): Promise<void>;
+}
+
+export const fileIn = (folder: string): string => join(folder, 'rough-gear.sqlite');
 
 /**
- * Opens the database in a folder, makes it where there is none, and brings its tables up to date.
- * Write-ahead log with full syncs: an acknowledged save survives a killed process.
+ * Opens the data in a folder, makes it where there is none, and brings its tables up to date. Write-ahead log with full
+ * syncs: an acknowledged save survives a killed process. Throws a `StartProblem`, one line with what to do, where
+ * the folder, the file or its version is not what this program can work with.
  */
-export async function openDatabase(folder: string): Promise<DataSource> {
-  mkdirSync(folder, { recursive: true });
+export async function openData(folder: string): Promise<OpenData> {
+  prepareFolder(folder);
+  let lock: FolderLock | undefined;
+  try {
+    lock = takeFolder(folder);
+    return await openTaken(folder, lock);
+  } catch (problem) {
+    lock?.release();
+    throw explained(problem, folder);
+  }
+}
+
+async function openTaken(folder: string, lock: FolderLock): Promise<OpenData> {
+  const source = await connect(folder);
+  try {
+    await check(source, folder);
+    await source.runMigrations({ transaction: 'all' });
+  } catch (problem) {
+    await source.destroy();
+    throw problem;
+  }
+  const database = new Database(source, () => connect(folder));
+  return {
+    database,
+    close: async () => {
+      await database.close();
+      lock.release();
+    },
+  };
+}
+
+/** A connection that answers. */
+async function connect(folder: string): Promise<DataSource> {
   const source = new DataSource({
     type: 'better-sqlite3',
-    database: join(folder, 'rough-gear.sqlite'),
-    entities: [PlanEntity, RevisionEntity, ShelfEntity],
-    migrations: [FirstTables1764000000000, ShelfMarks1764100000000],
+    database: fileIn(folder),
+    entities: [PlanEntity, RevisionEntity, ShelfEntity, HealthEntity],
+    migrations: [...MIGRATIONS],
     enableWAL: true,
     synchronize: false,
   });
   await source.initialize();
-  await source.query('PRAGMA foreign_keys = ON');
-  await source.query('PRAGMA synchronous = FULL');
-  await source.runMigrations({ transaction: 'all' });
-  return source;
+  try {
+    await source.query('PRAGMA foreign_keys = ON');
+    await source.query('PRAGMA synchronous = FULL');
+    await source.query('SELECT 1 FROM sqlite_master');
+    return source;
+  } catch (problem) {
+    await source.destroy();
+    throw problem;
+  }
+}
+
+/** Whole, and not of a program that is newer than this one. */
+async function check(source: DataSource, folder: string): Promise<void> {
+  const [answer] = await source.query<{ quick_check: string }[]>('PRAGMA quick_check(1)');
+  if (answer?.quick_check !== 'ok') throw damaged(folder, answer?.quick_check ?? 'it does not answer');
+  const [table] = await source.query<unknown[]>(`SELECT 1 FROM sqlite_master WHERE name = 'migrations'`);
+  if (!table) return;
+  const known = MIGRATIONS.map((Migration) => new Migration().name);
+  const done = await source.query<{ name: string }[]>('SELECT name FROM migrations ORDER BY timestamp');
+  const unknown = done.filter(({ name }) => !known.includes(name)).map(({ name }) => name);
+  if (unknown.length > 0)
+    throw new StartProblem(
+      `${fileIn(folder)} was last used by a newer version of this program (it has ${unknown.at(-1)}, this one ends at ${SCHEMA}): start that version, or name another folder by ROUGH_GEAR_DATA.`,
+    );
+}
+
+const damaged = (folder: string, why: string): StartProblem =>
+  new StartProblem(
+    `${fileIn(folder)} is damaged (${why.split('\n')[0]}): nothing was changed. Put the newest backup in its place.`,
+  );
+
+function explained(problem: unknown, folder: string): unknown {
+  if (problem instanceof StartProblem) return problem;
+  const failure = storageFailureOf(problem);
+  if (failure?.kind === 'damaged') return damaged(folder, (problem as Error).message);
+  return failure ? new StartProblem(`${fileIn(folder)}: ${failure.sentence}`) : problem;
 }

@@ -1,5 +1,7 @@
 import type { Problem, ProblemDetails, StoredPlan } from '@rough-gear/contract';
 import type { ErrorRequestHandler, Response } from 'express';
+import { StorageProblem } from '../db/failure.js';
+import { UnreadablePlan } from '../plans/document.js';
 
 /** Something a request got wrong: becomes application/problem+json. */
 export class HttpProblem extends Error {
@@ -25,6 +27,20 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, request, res
   if (response.headersSent) return next(error);
   if (error instanceof HttpProblem)
     return send(response, { type: 'about:blank', title: error.title, status: error.status, ...error.more });
+  if (error instanceof StorageProblem) {
+    request.log.error(error);
+    const { kind, sentence } = error.failure;
+    // Insufficient Storage where it is for the person to make room or give the right; out of service otherwise.
+    const status = kind === 'full' || kind === 'read-only' ? 507 : 503;
+    return send(response, { type: 'about:blank', title: 'Nothing was saved or read', status, detail: sentence });
+  }
+  if (error instanceof UnreadablePlan)
+    return send(response, {
+      type: 'about:blank',
+      title: 'This version of the program cannot read that plan',
+      status: 409,
+      problems: error.problems,
+    });
   const status = statusOf(error);
   if (status === 413) return send(response, { type: 'about:blank', title: 'That is more than 2 MB', status });
   if (status === 400)

@@ -57,7 +57,14 @@ export function planRoutes(store: PlanStore): Router {
 
   router.post('/:id/restore', async (request, response) => {
     if (!(await store.setDeleted(idOf(request), false))) throw missing();
-    sendPlan(response, await found(store, request));
+    response.status(204).end();
+  });
+
+  // As it lies in the file: also what this version of the program cannot read.
+  router.get('/:id/raw', async (request, response) => {
+    const raw = await store.raw(idOf(request));
+    if (!raw) throw missing();
+    response.attachment(`${raw.name}.json`).type('application/octet-stream').send(raw.text);
   });
 
   router.get('/:id/revisions', async (request, response) => {

@@ -57,7 +57,9 @@ export const api = {
   rename: (id: string, basedOn: number, name: string) => call<StoredPlan>('PATCH', `/plans/${id}`, { name }, basedOn),
   duplicate: (id: string) => call<StoredPlan>('POST', `/plans/${id}/duplicate`),
   remove: (id: string) => call<undefined>('DELETE', `/plans/${id}`),
-  restore: (id: string) => call<StoredPlan>('POST', `/plans/${id}/restore`),
+  restore: (id: string) => call<undefined>('POST', `/plans/${id}/restore`),
+  /** Where a plan lies as it is in the file, readable or not. */
+  rawAddress: (id: string) => `/api/plans/${id}/raw`,
   revisions: (id: string) => call<RevisionSummary[]>('GET', `/plans/${id}/revisions`),
   revision: (id: string, revision: number) => call<StoredPlan>('GET', `/plans/${id}/revisions/${revision}`),
   shelf: (kind: string) => call<ShelfPart[]>('GET', `/shelf?kind=${kind}`),

@@ -5,7 +5,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { api, Refused, Unreachable } from '../api/client.js';
 import { keep, readKept } from './kept.js';
 
-export type SaveState = 'saved' | 'saving' | 'offline' | 'stale' | 'refused';
+export type SaveState = 'saved' | 'saving' | 'offline' | 'waiting' | 'stale' | 'refused';
 
 const SAVE_AFTER_MS = 250;
 const RETRY_AFTER_MS = 2000;
@@ -172,7 +172,7 @@ export const usePlan = defineStore('plan', () => {
     const room = keep(id.value, { revision: revision.value, document: document.value, unsent: true });
     refusal.value = room ? '' : 'This browser has no room to keep a copy.';
     if (state.value === 'stale') return;
-    if (state.value !== 'offline') state.value = 'saving';
+    if (state.value !== 'offline' && state.value !== 'waiting') state.value = 'saving';
     scheduleSave(SAVE_AFTER_MS);
   }
 
@@ -200,6 +200,7 @@ export const usePlan = defineStore('plan', () => {
       if (id.value !== planId) return;
       revision.value = saved.revision;
       const current = document.value === sent;
+      if (state.value === 'waiting') refusal.value = '';
       keep(planId, { revision: saved.revision, document: document.value ?? sent, unsent: !current });
       state.value = current ? 'saved' : 'saving';
       if (!current) scheduleSave(SAVE_AFTER_MS);
@@ -216,6 +217,11 @@ export const usePlan = defineStore('plan', () => {
       scheduleSave(RETRY_AFTER_MS);
     } else if (problem instanceof Refused && problem.problem.status === 412 && problem.problem.stored) {
       markStale(problem.problem.stored);
+    } else if (problem instanceof Refused && problem.problem.status >= 500) {
+      // A full disk and the like: the edit is kept here, and sent again until there is room for it.
+      state.value = 'waiting';
+      refusal.value = problem.message;
+      scheduleSave(RETRY_AFTER_MS);
     } else {
       state.value = 'refused';
       refusal.value = (problem as Error).message;

@@ -3,6 +3,7 @@ import type { PlanSummary } from '@rough-gear/contract/api';
 import { showMultiple, type Headline } from '@rough-gear/core';
 import { formatDistanceToNow } from 'date-fns';
 import { computed } from 'vue';
+import { api } from '../../api/client.js';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
 
 /** One robot: its mechanisms as a row of verdicts, each a way in. */
@@ -10,6 +11,7 @@ const { plan } = defineProps<{ plan: PlanSummary }>();
 defineEmits<{ rename: []; duplicate: []; remove: []; export: [] }>();
 
 const said = computed(() => {
+  if (plan.unreadable !== undefined) return 'cannot be read by this version of the program';
   const count = (verdict: Headline['verdict']) =>
     plan.mechanisms.filter(({ headline }) => headline.verdict === verdict).length;
   const parts = (['gives way', 'tight', 'not known', 'enough'] as const).flatMap((verdict) =>
@@ -28,20 +30,33 @@ function what({ verdict, name, multiple }: Headline): string {
   <li class="mb-4 border border-line bg-sheet">
     <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hair px-4 py-2">
       <h2 class="text-lg">
-        <RouterLink class="act" :to="{ name: 'mechanism', params: { planId: plan.id } }">{{ plan.name }}</RouterLink>
+        <template v-if="plan.unreadable !== undefined">{{ plan.name }}</template>
+        <RouterLink v-else class="act" :to="{ name: 'mechanism', params: { planId: plan.id } }">{{
+          plan.name
+        }}</RouterLink>
       </h2>
       <p class="text-second">{{ said }}</p>
       <p class="text-xs text-second">saved {{ formatDistanceToNow(new Date(plan.savedAt), { addSuffix: true }) }}</p>
       <span class="ml-auto flex gap-4 text-sm">
-        <button type="button" class="act min-h-6" :aria-label="`Rename ${plan.name}`" @click="$emit('rename')">
-          Rename
-        </button>
-        <button type="button" class="act min-h-6" :aria-label="`Duplicate ${plan.name}`" @click="$emit('duplicate')">
-          Duplicate
-        </button>
-        <button type="button" class="act min-h-6" :aria-label="`Export ${plan.name}`" @click="$emit('export')">
-          Export
-        </button>
+        <a
+          v-if="plan.unreadable !== undefined"
+          class="act min-h-6"
+          :href="api.rawAddress(plan.id)"
+          download
+          :aria-label="`Download ${plan.name} as it is`"
+          >Download as it is</a
+        >
+        <template v-else>
+          <button type="button" class="act min-h-6" :aria-label="`Rename ${plan.name}`" @click="$emit('rename')">
+            Rename
+          </button>
+          <button type="button" class="act min-h-6" :aria-label="`Duplicate ${plan.name}`" @click="$emit('duplicate')">
+            Duplicate
+          </button>
+          <button type="button" class="act min-h-6" :aria-label="`Export ${plan.name}`" @click="$emit('export')">
+            Export
+          </button>
+        </template>
         <button
           type="button"
           class="act min-h-6"
@@ -52,7 +67,11 @@ function what({ verdict, name, multiple }: Headline): string {
         </button>
       </span>
     </div>
-    <ul class="grid grid-cols-1 sm:grid-cols-2 lg:grid-cols-4">
+    <p v-if="plan.unreadable !== undefined" class="px-4 py-3 text-sm">
+      <b class="text-gives">Not opened:</b> {{ plan.unreadable }}. Nothing of it was changed; a version of the program
+      that knows it can open the download.
+    </p>
+    <ul v-else class="grid grid-cols-1 sm:grid-cols-2 lg:grid-cols-4">
       <li v-for="mechanism in plan.mechanisms" :key="mechanism.id" class="min-w-0 border-hair not-last:border-r">
         <RouterLink
           class="flex h-full items-start gap-2 px-4 py-3 hover:bg-ground"

@@ -43,7 +43,7 @@ function show(): void {
 function pick({ id, revision, part }: ShelfPart): void {
   open.value = false;
   if (take) return commit(take(part));
-  const partId = freshId(plan.value.parts, kind);
+  const partId = freshId(plan.value, kind);
   const changes: Change[] = [
     { at: ['parts', partId], to: { part, shelfId: id, shelfRevision: revision } },
     { at, to: partId },

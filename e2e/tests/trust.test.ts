@@ -1,0 +1,56 @@
+import { join } from 'node:path';
+import Sqlite from 'better-sqlite3';
+import { expect, test } from '../fixtures.js';
+
+test('an edit that the disk does not take is kept here, said, and saved once there is room', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift', 'load');
+  let full = true;
+  await page.route('**/api/plans/*', (route) =>
+    full && route.request().method() === 'PUT'
+      ? route.fulfill({
+          status: 507,
+          contentType: 'application/problem+json',
+          body: JSON.stringify({
+            type: 'about:blank',
+            title: 'Nothing was saved or read',
+            status: 507,
+            detail: 'The disk that holds the data is full: make room, and saving goes on by itself.',
+          }),
+        })
+      : route.continue(),
+  );
+  await page.getByRole('textbox', { name: 'load', exact: true }).fill('23 kg');
+  await page.getByRole('textbox', { name: 'load', exact: true }).press('Enter');
+  await expect(page.getByTestId('save-state')).toHaveText(
+    'kept in this browser, sent again until it is saved: The disk that holds the data is full: make room, and saving goes on by itself.',
+  );
+  // Going on with the work is kept as well, and nothing has to be pressed when there is room again.
+  await page.getByRole('textbox', { name: 'load', exact: true }).fill('24 kg');
+  await page.getByRole('textbox', { name: 'load', exact: true }).press('Enter');
+  full = false;
+  await heron.saved();
+  expect(JSON.stringify((await heron.stored()).document.mechanisms[1]!.jobs[0])).toContain('"24 kg"');
+});
+
+test('a plan of next year’s version is said to be one, and can be taken along as it is', async ({ page, server }) => {
+  await server.stop();
+  const file = new Sqlite(join(server.folder, 'rough-gear.sqlite'));
+  file.exec(`UPDATE "revision" SET "document" = json_set("document", '$.version', 99)
+    WHERE "planId" = (SELECT "id" FROM "plan" WHERE "name" = 'Limpet')`);
+  file.close();
+  await server.start();
+  await page.goto(`${server.url}/robots`);
+  const row = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Limpet' }) });
+  await expect(row).toContainText('cannot be read by this version of the program');
+  await expect(row).toContainText('version: must be [3] (is 99)');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    row.getByRole('link', { name: 'Download Limpet as it is' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('Limpet.json');
+  await page.getByRole('link', { name: 'Heron', exact: true }).click();
+  await expect(page.locator('#gauge').getByTestId('gauge')).toBeVisible();
+});
