@@ -24,14 +24,16 @@ test('an edit that the disk does not take is kept here, said, and saved once the
   );
   await page.getByRole('textbox', { name: 'load', exact: true }).fill('23 kg');
   await page.getByRole('textbox', { name: 'load', exact: true }).press('Enter');
-  await expect(page.getByTestId('save-state')).toHaveText(
-    'kept in this browser, sent again until it is saved: The disk that holds the data is full: make room, and saving goes on by itself.',
+  await expect(page.getByTestId('save-state')).toHaveText('kept in this browser, sent again until it is saved');
+  await expect(page.getByRole('banner').getByRole('alert')).toHaveText(
+    'The disk that holds the data is full: make room, and saving goes on by itself.',
   );
   // Going on with the work is kept as well, and nothing has to be pressed when there is room again.
   await page.getByRole('textbox', { name: 'load', exact: true }).fill('24 kg');
   await page.getByRole('textbox', { name: 'load', exact: true }).press('Enter');
   full = false;
   await heron.saved();
+  await expect(page.getByRole('banner').getByRole('alert')).toHaveCount(0);
   expect(JSON.stringify((await heron.stored()).document.mechanisms[1]!.jobs[0])).toContain('"24 kg"');
 });
 

@@ -23,7 +23,7 @@ const STATES = {
 </script>
 
 <template>
-  <header class="flex min-h-11 flex-wrap items-center gap-x-6 gap-y-1 border-b border-ink px-4">
+  <header class="flex min-h-11 shrink-0 flex-wrap items-center gap-x-6 gap-y-1 border-b border-ink px-4">
     <RouterLink to="/robots" class="text-base font-bold">Rough Gear</RouterLink>
     <nav aria-label="Main" class="flex items-center gap-5">
       <RouterLink to="/robots" :class="route.name === 'robots' ? 'font-semibold' : 'act'">Robots</RouterLink>
@@ -38,7 +38,7 @@ const STATES = {
           class="text-sm"
           :class="plan.state === 'saved' || plan.state === 'saving' ? 'text-second' : 'text-gives'"
           data-testid="save-state"
-          >{{ STATES[plan.state] }}<template v-if="plan.refusal">: {{ plan.refusal }}</template></span
+          >{{ STATES[plan.state] }}</span
         >
         <PlanHistory />
         <button type="button" class="act min-h-6" :disabled="!plan.canUndo" @click="plan.undo()">Undo</button>
@@ -64,5 +64,8 @@ const STATES = {
         ?
       </button>
     </div>
+    <p v-if="inPlan && plan.refusal" role="alert" class="basis-full pb-1 text-right text-sm text-gives">
+      {{ plan.refusal }}
+    </p>
   </header>
 </template>

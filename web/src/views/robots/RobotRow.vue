@@ -37,7 +37,7 @@ function what({ verdict, name, multiple }: Headline): string {
       </h2>
       <p class="text-second">{{ said }}</p>
       <p class="text-xs text-second">saved {{ formatDistanceToNow(new Date(plan.savedAt), { addSuffix: true }) }}</p>
-      <span class="ml-auto flex gap-4 text-sm">
+      <span class="ml-auto flex items-baseline gap-4 text-sm">
         <a
           v-if="plan.unreadable !== undefined"
           class="act min-h-6"
