@@ -35,6 +35,7 @@ import {
   type SituationId,
   type StepPath,
 } from '../src/index.js';
+import { PARTS } from './workshop/parts.js';
 
 /** Two small robots of round numbers, each worked by hand here. */
 
@@ -337,28 +338,7 @@ function servoPlan(options: ServoOptions = {}): Plan {
           dischargeLimit: q(40),
         },
       },
-      servo: {
-        part: {
-          kind: 'servo',
-          name: 'servo',
-          motion: 'joint',
-          points: [{ voltage: q(6), stallTorque: q(2), speed: q(6), stallCurrent: q(2.2) }],
-          idleCurrent: q(0.01),
-          runningCurrent: q(0.2),
-          highestVoltage: q(7),
-          travel: q(Math.PI),
-          shortestPulse: q(500e-6),
-          longestPulse: q(2500e-6),
-          deadband: q(4e-6),
-          slop: q(0.01),
-          rotorInertia: q(1e-8),
-          inside: [
-            { driver: 10, driven: 100 },
-            { driver: 10, driven: 200 },
-          ],
-          mass: q(0.05),
-        },
-      },
+      servo: { part: PARTS.servo },
     },
     supply: [
       { id: 'pack', kind: 'pack', part: 'pack', charge: q(0.5) },

@@ -26,6 +26,7 @@ interface WithUnit {
 const SI_UNITS: Readonly<Record<Measured['dimension'], string>> = {
   torque: 'N·m',
   'torque constant': 'N·m/A',
+  'back-EMF constant': 'V·s/rad',
   'angular impulse': 'N·m·s',
   speed: 'rad/s',
   kv: 'rad/(V·s)',

@@ -10,6 +10,7 @@ export interface Displayed {
 const SI: Readonly<Partial<Record<Dimension, string>>> = {
   torque: 'N m',
   'torque constant': 'N m / A',
+  'back-EMF constant': 'V s / rad',
   'angular impulse': 'N m s',
   speed: 'rad / s',
   kv: 'rad / s V',

@@ -45,6 +45,7 @@ export const UNITS: Readonly<Record<Dimension, DimensionUnits>> = {
     inch: [one('oz-in/A', 'ozf in / A')],
     example: '0.02 N·m/A or 2.8 oz-in/A',
   },
+  'back-EMF constant': { metric: [one('V·s/rad', 'V s / rad')], example: '0.02 V·s/rad' },
   'angular impulse': {
     metric: [one('N·m·s', 'N m s')],
     inch: [one('oz-in·s', 'ozf in s')],

@@ -68,7 +68,7 @@ export function backEmfConstantOf(path: PowerPath): Expression {
         figureOf(path, 'motor.freeSpeed'),
       )
     : div(num(1), kvOf(path));
-  return named('K_e', 'back-EMF constant, V·s/rad', 'number', of);
+  return named('K_e', 'back-EMF constant', 'back-EMF constant', of);
 }
 
 /** R' = R + Ron */

@@ -2,6 +2,7 @@
 export type Dimension =
   | 'torque'
   | 'torque constant'
+  | 'back-EMF constant'
   | 'angular impulse'
   | 'speed'
   | 'kv'

@@ -17,6 +17,7 @@ export function digits(value: number, significant = 3): string {
 const UNITS: Readonly<Record<Dimension, readonly [unit: string, perUnit: number]>> = {
   torque: ['N·m', 1],
   'torque constant': ['N·m/A', 1],
+  'back-EMF constant': ['V·s/rad', 1],
   'angular impulse': ['N·m·s', 1],
   speed: ['rpm', Math.PI / 30],
   kv: ['rpm/V', Math.PI / 30],

@@ -66,7 +66,7 @@ function result(value: number, dimension: Dimension): string {
     <h3 class="mt-3 mb-1">From these figures</h3>
     <ul class="grid grid-cols-1 gap-x-6 sm:grid-cols-2" data-testid="working-inputs">
       <li v-for="figure in figures" :key="figure.key" class="flex items-baseline gap-2 border-b border-hair py-0.5">
-        <TexFormula :tex="figure.symbol" class="w-14 shrink-0" />
+        <TexFormula :tex="figure.symbol" class="min-w-14 shrink-0 pr-2" />
         <span class="min-w-0 grow truncate text-second" :title="figure.from ?? figure.label">{{ figure.label }}</span>
         <span class="figures">{{ figure.value === undefined ? '' : show(figure.value, figure.dimension, 4) }}</span>
         <SourceTag :source="figure.source" />
