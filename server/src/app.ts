@@ -76,6 +76,9 @@ export function createApp({ data, dataFolder, plans, shelf, log, host, webFolder
     throw new HttpProblem(404, 'There is nothing at this address');
   });
   if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
+  app.use(() => {
+    throw new HttpProblem(404, 'There is nothing at this address');
+  });
   app.use(problemHandler);
   return app;
 }

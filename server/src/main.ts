@@ -5,6 +5,7 @@ import { createApp } from './app.js';
 import { openData } from './db/open.js';
 import { StorageProblem } from './db/failure.js';
 import { StartProblem } from './db/startProblem.js';
+import { bracketed } from './http/sameOrigin.js';
 import { PlanStore } from './plans/store.js';
 import { readSettings, type Settings } from './settings.js';
 import { root as rootUrl } from './root.js';
@@ -56,15 +57,18 @@ const server = app.listen(settings.port, settings.host, (error?: Error) => {
     process.exit(2);
   }
   const { port } = server.address() as AddressInfo;
-  const name = settings.host === '127.0.0.1' ? 'localhost' : settings.host;
+  const name = settings.host === '127.0.0.1' ? 'localhost' : bracketed(settings.host);
   process.stdout.write(`Rough Gear is at http://${name}:${port}\n`);
 });
+
+/** Requests that are under way have so long to finish, ms. */
+const FINISH_WITHIN = 1800;
 
 /** Lets open requests finish, then closes the database. */
 function stop(): void {
   server.close(() => void opened.close().then(() => process.exit(0)));
   server.closeIdleConnections();
-  setTimeout(() => process.exit(1), 5000).unref();
+  setTimeout(() => process.exit(1), FINISH_WITHIN).unref();
 }
 process.once('SIGTERM', stop);
 process.once('SIGINT', stop);

@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
+import type { ProblemDetails } from '@rough-gear/contract';
+import { bracketed } from '../src/http/sameOrigin.js';
 import { readSettings } from '../src/settings.js';
 import { heron, testApp } from './helper.js';
 
@@ -14,6 +16,51 @@ describe('the guard', () => {
       (await request(app).get('/api/plans').set('Host', 'localhost:4173').set('Origin', 'http://localhost:4173'))
         .status,
     ).toBe(200);
+  });
+
+  it('knows its own name in capitals, and a change that another site asks for without an Origin', async () => {
+    const { app } = await testApp();
+    expect((await request(app).get('/api/plans').set('Host', 'LOCALHOST:4173')).status).toBe(200);
+    const asked = (site: string) => request(app).post('/api/plans').set('Sec-Fetch-Site', site).send({ name: 'x' });
+    expect((await asked('cross-site')).status).toBe(403);
+    expect((await asked('same-site')).status).toBe(403);
+    expect((await asked('same-origin')).status).toBe(201);
+    expect((await request(app).get('/api/plans').set('Sec-Fetch-Site', 'cross-site')).status).toBe(200);
+    expect(bracketed('::1')).toBe('[::1]');
+    expect(bracketed('yard.local')).toBe('yard.local');
+  });
+
+  it('says in true words, and always as a problem document, what was wrong with a request', async () => {
+    const { app } = await testApp();
+    const json = (charset: string) => `application/json; charset=${charset}`;
+    const foreign = await request(app).post('/api/plans').set('Content-Type', json('iso-8859-1')).send('{"name":"x"}');
+    const packed = await request(app)
+      .post('/api/plans')
+      .set({ 'Content-Type': 'application/json', 'Content-Encoding': 'zip' })
+      .send('{}');
+    const address = await request(app).get('/api/plans/%E0%A4%A');
+    const file = await request(app)
+      .post('/api/shelf/file?kind=motor')
+      .set('Content-Type', 'text/csv')
+      .send('x'.repeat(4_400_000));
+    const nowhere = await request(app).post('/nowhere');
+    expect(
+      [foreign, packed, address, file, nowhere].map(({ status, body, headers }) => [
+        status,
+        (body as ProblemDetails).title,
+        headers['content-type'],
+      ]),
+    ).toEqual(
+      (
+        [
+          [415, 'The body is written in a way that is not read here'],
+          [415, 'The body is written in a way that is not read here'],
+          [400, 'The address is malformed'],
+          [413, 'That is more than 4 MB'],
+          [404, 'There is nothing at this address'],
+        ] as const
+      ).map((row) => [...row, expect.stringContaining('problem+json')]),
+    );
   });
 
   it('takes no body over two megabytes, and no broken one', async () => {

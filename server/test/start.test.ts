@@ -37,6 +37,10 @@ describe('what the program refuses to start on, in one line each', () => {
     expect(await refusal(join(file, 'data'))).toMatch(/^StartProblem: ROUGH_GEAR_DATA: .* is a file\. Move that away/);
   });
 
+  it('a path that cannot be made, without trying for ever', async () => {
+    expect(await refusal('/proc/rough-gear/data')).toMatch(/^StartProblem: ROUGH_GEAR_DATA: .* cannot be made: /);
+  });
+
   it('data that another server has open, and names that one', async () => {
     const folder = await used();
     const first = await openData(folder);

@@ -1,12 +1,12 @@
-import { mkdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { existsSync, mkdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
 import { storageFailureOf } from './failure.js';
 import { StartProblem } from './startProblem.js';
 
 /** Makes the data folder where there is none, and sees that it may be written to. Throws one line that says why not. */
 export function prepareFolder(folder: string): void {
   try {
-    mkdirSync(folder, { recursive: true });
+    makeFolder(folder);
   } catch (problem) {
     throw new StartProblem(`ROUGH_GEAR_DATA: the folder ${folder} cannot be made: ${whyNot(problem, folder)}`);
   }
@@ -18,6 +18,17 @@ export function prepareFolder(folder: string): void {
     rmSync(probe, { force: true });
     throw new StartProblem(`ROUGH_GEAR_DATA: ${folder} cannot be written to: ${whyNot(problem, folder)}`);
   }
+}
+
+/** With its parents, one after the other: made all at once, a path under a file system that takes none never ends. */
+function makeFolder(folder: string): void {
+  if (existsSync(folder)) {
+    if (statSync(folder).isDirectory()) return;
+    throw Object.assign(new Error('it is a file'), { code: 'ENOTDIR' });
+  }
+  const parent = dirname(folder);
+  if (parent !== folder) makeFolder(parent);
+  mkdirSync(folder);
 }
 
 function whyNot(problem: unknown, folder: string): string {

@@ -42,7 +42,26 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, request, res
       problems: error.problems,
     });
   const status = statusOf(error);
-  if (status === 413) return send(response, { type: 'about:blank', title: 'That is more than 2 MB', status });
+  if (status === 413) {
+    const { limit } = error as { limit?: number };
+    const most = limit === undefined ? '' : ` than ${Math.round(limit / 1e6)} MB`;
+    return send(response, { type: 'about:blank', title: `That is more${most}`, status });
+  }
+  if (status === 415)
+    return send(response, {
+      type: 'about:blank',
+      title: 'The body is written in a way that is not read here',
+      status,
+      detail: `${(error as Error).message}. Send UTF-8, plain, gzip or deflate.`,
+    });
+  // The router could not make sense of the address itself.
+  if (error instanceof URIError)
+    return send(response, {
+      type: 'about:blank',
+      title: 'The address is malformed',
+      status: 400,
+      detail: error.message,
+    });
   if (status === 400)
     return send(response, {
       type: 'about:blank',
