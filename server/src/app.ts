@@ -72,16 +72,16 @@ export function createApp({ data, dataFolder, plans, shelf, log, host, webFolder
   app.use('/api/health', healthRoutes(data, dataFolder));
   app.use('/api/plans', planRoutes(plans));
   app.use('/api/shelf', shelfRoutes(shelf));
-  app.use('/api', () => {
-    throw new HttpProblem(404, 'There is nothing at this address');
-  });
+  app.use('/api', nowhere);
   if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
-  app.use(() => {
-    throw new HttpProblem(404, 'There is nothing at this address');
-  });
+  app.use(nowhere);
   app.use(problemHandler);
   return app;
 }
+
+const nowhere = (): never => {
+  throw new HttpProblem(404, 'There is nothing at this address');
+};
 
 function serveWeb(app: Express, folder: string): void {
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }));
