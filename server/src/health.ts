@@ -1,5 +1,6 @@
 import { statfs } from 'node:fs/promises';
 import { Router } from 'express';
+import type { EntityManager } from 'typeorm';
 import type { Database } from './db/database.js';
 import { HealthEntity, RevisionEntity } from './db/entities.js';
 import { StorageProblem } from './db/failure.js';
@@ -28,9 +29,12 @@ export function healthRoutes(data: Database, folder: string): Router {
   router.get('/', async (_request, response) => {
     const always = { version: VERSION, schema: SCHEMA, freeBytes: await freeBytes(folder) };
     try {
-      await data.write((manager) => manager.increment(HealthEntity, { id: 1 }, 'asked', 1));
+      const written = await data.write(async (manager) => {
+        await manager.increment(HealthEntity, { id: 1 }, 'asked', 1);
+        return asked(manager);
+      });
       const revisions = await data.read(async (manager) => {
-        await manager.findOneByOrFail(HealthEntity, { id: 1 });
+        if ((await asked(manager)) < written) throw new Error('what was written is not there');
         return manager.count(RevisionEntity);
       });
       response.json({ ok: true, ...always, revisions } satisfies Health);
@@ -41,6 +45,9 @@ export function healthRoutes(data: Database, folder: string): Router {
   });
   return router;
 }
+
+const asked = async (manager: EntityManager): Promise<number> =>
+  (await manager.findOneByOrFail(HealthEntity, { id: 1 })).asked;
 
 async function freeBytes(folder: string): Promise<number | undefined> {
   try {
