@@ -45,6 +45,8 @@ export const usePlan = defineStore('plan', () => {
     past.value = [];
     future.value = [];
     stored.value = undefined;
+    // What was said of a save was said of another document.
+    refusal.value = '';
   }
 
   /** Opens a plan: the server's, with what this browser has not sent yet; the kept copy while the server is away. */
