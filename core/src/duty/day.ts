@@ -115,7 +115,7 @@ export function integrateDay(path: DcPath, cycle: Cycle, note?: (sample: DaySamp
 /** Temperatures through the day, for a chart. */
 export function daySamples(path: DcPath, run: Run): readonly DaySample[] {
   const samples: DaySample[] = [];
-  integrateDay(path, cycleOf(path, run), (sample) => samples.push(sample));
+  integrateDay(path, dayOf(path, run).cycle, (sample) => samples.push(sample));
   return samples;
 }
 
