@@ -1,4 +1,4 @@
-import type { Plan } from '@rough-gear/core';
+import { PLAN_FORMAT, PLAN_VERSION, type Plan } from '@rough-gear/core';
 import type { ValidationErrorItem } from 'joi';
 import { migrate } from './migrate.js';
 import { planSchema } from './plan.js';
@@ -13,6 +13,8 @@ export type PlanRead =
  * and the command line. From the second version on, older documents are brought up to date here first.
  */
 export function readPlan(document: unknown): PlanRead {
+  const newer = newerThanThis(document);
+  if (newer) return { ok: false, problems: [newer] };
   const { error, value } = planSchema.validate(migrate(document), {
     abortEarly: false,
     convert: false,
@@ -22,6 +24,17 @@ export function readPlan(document: unknown): PlanRead {
   const plan = value as Plan;
   const problems = checkReferences(plan);
   return problems.length > 0 ? { ok: false, problems } : { ok: true, plan };
+}
+
+/** A plan of a later version may differ in anything: that is said, and nothing else of it. */
+function newerThanThis(document: unknown): Problem | undefined {
+  if (typeof document !== 'object' || document === null) return undefined;
+  const { format, version } = document as { format?: unknown; version?: unknown };
+  if (format !== PLAN_FORMAT || typeof version !== 'number' || version <= PLAN_VERSION) return undefined;
+  return {
+    field: 'version',
+    reason: `is ${version}, of a newer version of the program: this one reads up to ${PLAN_VERSION}`,
+  };
 }
 
 /** The same from a file's text. */
