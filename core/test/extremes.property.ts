@@ -19,12 +19,16 @@ interface Place {
   readonly figure: Figure;
 }
 
+const valueAt = (plan: unknown, at: Place['figure']['at']): unknown =>
+  at.reduce<unknown>((value, key) => (value as Record<string | number, unknown> | undefined)?.[key], plan);
+
 const places: readonly Place[] = (['heron', 'limpet'] as const).flatMap((name) => {
   const plan = demoPlan(name);
   return plan.mechanisms.flatMap((mechanism) =>
     mechanism.jobs.flatMap((job) =>
       Object.values(resolvePath(plan, mechanism, job.id).figures)
-        .filter((figure) => figure.at.length > 0)
+        // A shaft that is not there has no size: the schema takes one only with its form.
+        .filter(({ at }) => at.length > 0 && (at.at(-2) !== 'shaft' || valueAt(plan, at.slice(0, -1)) !== undefined))
         .map((figure) => ({ plan, mechanism, jobId: job.id, figure })),
     ),
   );
