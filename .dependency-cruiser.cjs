@@ -10,7 +10,7 @@ const FLOORS = [
   ['powerpath'],
   ['worked', 'drawing'],
   ['job'],
-  ['resolve', 'terms'],
+  ['resolve', 'terms', 'edits'],
   ['motion'],
   ['duty'],
   ['limits'],

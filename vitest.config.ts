@@ -12,6 +12,7 @@ const SLOW = [
   'server/test/start.test.ts',
   'server/test/unreadable.test.ts',
   'contract/test/machinesTried.property.ts',
+  'web/test/planModel.property.ts',
   'core/test/shortlist.test.ts',
   'core/test/shortlist.property.ts',
   'core/test/extremes.property.ts',

@@ -4,7 +4,7 @@ import {
   applyChanges,
   evaluateMechanism,
   mechanismById,
-  MOST_CHOICES,
+  MOST,
   choiceAt,
   proposeChoice,
   withChoice,
@@ -46,7 +46,7 @@ function taken(plan: Plan, { mechanism: id, ...does }: Step): Plan {
     const at = choiceAt(put, mechanismById(put, id)).slice(0, 3);
     return applyChanges(put, [{ at, to: mechanismById(put, id).choices.filter((choice) => choice.id === other) }]);
   }
-  if (there.choices.length >= MOST_CHOICES) return plan;
+  if (there.choices.length >= MOST.choices) return plan;
   try {
     return applyChanges(plan, proposeChoice(plan, id, does.machine, shelf));
   } catch (problem) {

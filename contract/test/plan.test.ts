@@ -21,6 +21,25 @@ const typed = (si: number) => ({ si, as: String(si), source: 'typed' });
 const WRONG: readonly (readonly [name: string, change: Change, field: string, reason: RegExp])[] = [
   ['another format', { at: at('format'), to: 'other' }, 'format', /must be \[rough-gear-plan\].*other/],
   ['a later version', { at: at('version'), to: 4 }, 'version', /is 4, of a newer version.*up to 3/],
+  [
+    'a figure that only makes infinities',
+    { at: at('mechanisms', 1, 'jobs', 0, 'mass'), to: typed(5e-324) },
+    'mechanisms[1].jobs[0].mass.si',
+    /0, or between 1e-12 and 1000000000000 in size/,
+  ],
+  [
+    'a figure beyond any robot',
+    { at: at('mechanisms', 1, 'jobs', 0, 'mass'), to: typed(1e13) },
+    'mechanisms[1].jobs[0].mass.si',
+    /between 1e-12/,
+  ],
+  [
+    'a control character in a name',
+    { at: at('mechanisms', 1, 'name'), to: 'Mast\u0001lift' },
+    'mechanisms[1].name',
+    /cannot be printed \(U\+0001\)/,
+  ],
+  ['half of a character', { at: at('note'), to: 'x\ud800' }, 'note', /cannot be printed \(U\+D800\)/],
   ['no name', { at: at('name') }, 'name', /is required/],
   ['an unknown key', { at: at('colour'), to: 'blue' }, 'colour', /is not allowed/],
   [
@@ -195,5 +214,31 @@ describe('the page of figures', () => {
   it('lists every figure of the table', () => {
     const page = file('docs/figures.md');
     for (const key of Object.keys(FIGURES)) expect(page).toContain(`\`${key}\``);
+  });
+});
+
+describe('what is said of a document', () => {
+  it('is short, whatever the document holds', () => {
+    const long = 'x'.repeat(100_000);
+    for (const change of [
+      { at: ['format'], to: long },
+      { at: [long], to: 1 },
+      { at: ['mechanisms', 0, 'kind'], to: long },
+      { at: ['mechanisms', 0, 'current'], to: long },
+      { at: ['mechanisms', 0, 'choices', 0, 'drive', 'motor'], to: long },
+      { at: ['parts', long], to: heron.parts[Object.keys(heron.parts)[0]!] },
+    ]) {
+      const read = readPlan(applyChanges(heron, [change]));
+      expect(read.ok).toBe(false);
+      expect(problemText(read.ok ? [] : read.problems).length).toBeLessThan(1000);
+    }
+  });
+
+  it('has nothing against line breaks and letters of any language', () => {
+    const named = applyChanges(heron, [
+      { at: ['name'], to: 'Reiher 鷺 🦩' },
+      { at: ['note'], to: 'one\n\ttwo\r\n' },
+    ]);
+    expect(readPlan(named).ok).toBe(true);
   });
 });

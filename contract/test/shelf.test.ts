@@ -251,3 +251,41 @@ describe('Differences between two versions', () => {
     expect(differencesOf(part, part)).toEqual([]);
   });
 });
+
+describe('A file for spreadsheets', () => {
+  const named = (name: string) =>
+    own('wire')
+      .slice(0, 1)
+      .map((item) => ({ ...item, part: { ...item.part, name } }));
+
+  it.each(['=1+1', '+cmd', '-2+3', '@SUM(A1)', "'=quoted", "''twice", "'plain", '-', '- a dash', '+5', '-5.5e3'])(
+    'holds the name %s so that nothing runs, and reads it back as it was',
+    (name) => {
+      const [item] = named(name);
+      const file = exportCsv('wire', [item!]);
+      const cell = file.split('\r\n')[1]!.split(',')[1]!.replace(/^"|"$/g, '');
+      expect(/^[=@]/.test(cell)).toBe(false);
+      if (/^[+-]/.test(cell)) expect(Number.isFinite(Number(cell))).toBe(true);
+      const { lines, problems, sound } = importCsv('wire', file, [item!]);
+      expect([problems, sound, lines[0]!.does]).toEqual([[], true, 'same']);
+    },
+  );
+
+  it('says the line an editor shows, after empty lines and cells of several lines', () => {
+    const text = 'name,note\n\n"one","a\nb\r\nc"\n\n\nbad,note,too many\n"two",x\n';
+    const { lines } = importCsv('wire', text, []);
+    expect(lines.map(({ line }) => line)).toEqual([3, 8, 9]);
+    expect(lines[1]!.problems.join()).toContain('more cells');
+  });
+
+  it('says the line of a quote that does not close', () => {
+    const { problems, sound } = importCsv('wire', 'name,note\none,x\n\n"two,y\nthree,z', []);
+    expect(sound).toBe(false);
+    expect(problems.join()).toMatch(/^line 4: /);
+  });
+
+  it('does not say back what it does not understand whole', () => {
+    const { lines, problems } = importCsv('wire', `name,${'c'.repeat(9000)}\n${'n'.repeat(100_000)},x`, []);
+    expect(JSON.stringify([lines, problems]).length).toBeLessThan(2000);
+  });
+});

@@ -19,6 +19,9 @@ export * from './signal/index.js';
 export * from './reduction/index.js';
 export * from './load/index.js';
 
+// What a person does to a plan, as changes.
+export * from './edits/index.js';
+
 // One job of one mechanism put together: the path, how a job is read, how the plan becomes a path.
 export * from './powerpath/index.js';
 export * from './job/index.js';

@@ -9,7 +9,8 @@ import {
   inTeeth,
   measureChoice,
   searchShortlist,
-  withoutUnused,
+  putInForce,
+  withoutUnusedParts,
   type Found,
   type Shelved,
   type ShortlistQuery,
@@ -58,13 +59,38 @@ describe('Adopting a design', () => {
     expect(mechanism.choices.length).toBe(mechanismOf(heron, 'intake').choices.length);
   });
 
-  it('beside the old one keeps that, and puts the new one in force', () => {
+  it('beside the old one keeps that, and leaves it in force', () => {
     const plan = after('beside');
     expect(readPlan(plan)).toMatchObject({ ok: true });
     const mechanism = mechanismOf(plan, 'intake');
     expect(mechanism.choices.slice(0, -1)).toEqual(mechanismOf(heron, 'intake').choices);
-    expect(mechanism.current).toBe(mechanism.choices.at(-1)!.id);
-    expect(evaluateMechanism(plan, mechanism).headline).toMatchObject({ verdict: found.verdict });
+    expect(mechanism.current).toBe(mechanismOf(heron, 'intake').current);
+    const put = applyChanges(plan, putInForce(plan, 'intake', mechanism.choices.at(-1)!.id));
+    expect(evaluateMechanism(put, mechanismOf(put, 'intake')).headline).toMatchObject({ verdict: found.verdict });
+  });
+
+  it('beside the old one leaves the pack that is there, whatever it was found on', () => {
+    const pack = shelf.find(({ part }) => part.kind === 'pack')!;
+    const node = heron.supply.find(({ kind }) => kind === 'pack') as { part: string };
+    const onAnother: Found = {
+      ...found,
+      changes: [...found.changes, { at: ['parts', node.part], to: { part: pack.part } }],
+    };
+    expect(after('beside', onAnother).parts[node.part]).toEqual(heron.parts[node.part]);
+    expect(after('replace', onAnother).parts[node.part]).toEqual({ part: pack.part });
+  });
+
+  it('found before another part took its ids takes others', () => {
+    const [taken] = found.changes.filter(({ at }) => at[0] === 'parts').map(({ at }) => String(at[1]));
+    const other = heron.parts[Object.keys(heron.parts)[0]!]!;
+    const plan = withChange(heron, ['parts', taken!], other);
+    for (const as of ['replace', 'beside'] as const) {
+      const made = applyChanges(plan, adoptFound(plan, 'intake', found, as));
+      expect(readPlan(made)).toMatchObject({ ok: true });
+      const { drive } = mechanismOf(made, 'intake').choices.at(-1)!;
+      expect(made.parts[drive.kind === 'dc' ? drive.motor : '']!.part.name).toBe(found.motor);
+      if (as === 'beside') expect(made.parts[taken!]).toEqual(other);
+    }
   });
 
   it('beside four is refused', () => {
@@ -75,10 +101,10 @@ describe('Adopting a design', () => {
   });
 
   it('takes away copies of parts that nothing refers to, and no other', () => {
-    const clean = applyChanges(heron, withoutUnused(heron));
+    const clean = applyChanges(heron, withoutUnusedParts(heron));
     const littered = withChange(clean, ['parts', 'left-over'], { part: few[0]!.part });
-    expect(withoutUnused(littered)).toEqual([{ at: ['parts', 'left-over'] }]);
-    expect(withoutUnused(clean)).toEqual([]);
+    expect(withoutUnusedParts(littered)).toEqual([{ at: ['parts', 'left-over'] }]);
+    expect(withoutUnusedParts(clean)).toEqual([]);
     expect(readPlan(clean)).toMatchObject({ ok: true });
   });
 });

@@ -8,7 +8,7 @@ import {
   machineOf,
   MACHINE_KINDS,
   marginOf,
-  MOST_CHOICES,
+  MOST,
   proposeChoice,
   ratioMarks,
   reachOf,
@@ -338,7 +338,7 @@ describe('side by side', () => {
 
   it('keeps no more than four', () => {
     let plan = heron;
-    for (let i = 2; i < MOST_CHOICES; i++) plan = applyChanges(plan, proposeChoice(plan, 'turntable', 'dc', shelf));
+    for (let i = 2; i < MOST.choices; i++) plan = applyChanges(plan, proposeChoice(plan, 'turntable', 'dc', shelf));
     expect(() => proposeChoice(plan, 'turntable', 'dc', shelf)).toThrow(/kept side by side/);
     expect(() => proposeChoice(plan, 'nothing', 'dc', shelf)).toThrow(/no mechanism/);
   });

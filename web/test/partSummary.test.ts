@@ -3,7 +3,6 @@ import type { ShelfPart } from '@rough-gear/contract/api';
 import type { MotorPart, PackPart } from '@rough-gear/core';
 import { describe, expect, it } from 'vitest';
 import { partSummary } from '../src/views/mechanism/panels/partSummary.js';
-import { newStage, STAGE_NAMES } from '../src/views/mechanism/panels/stageKinds.js';
 import type { StageKind } from '@rough-gear/core';
 
 const shelf = (
@@ -37,14 +36,5 @@ describe('a part in one line', () => {
     expect(partSummary({ ...motor, data })).toContain(' · ? · ');
     const { dischargeLimit: _none, ...pack } = part('pack-lead-18') as PackPart;
     expect(partSummary(pack)).toContain('no discharge limit given');
-  });
-});
-
-describe('a new stage', () => {
-  it.each(Object.keys(STAGE_NAMES) as StageKind[])('of kind %s has an id no other has', (kind) => {
-    const first = newStage(kind, []);
-    const second = newStage(kind, [first]);
-    expect([first.kind, second.id === first.id]).toEqual([kind, false]);
-    expect(newStage(kind, [{ ...first, id: 's2' }]).id).toBe('s3');
   });
 });

@@ -1,5 +1,7 @@
 import {
+  LONGEST_NAME,
   MECHANISM_JOBS,
+  MOST,
   PLAN_FORMAT,
   PLAN_VERSION,
   type ArmOutput,
@@ -119,9 +121,9 @@ const output = Joi.alternatives<Output>().conditional('.kind', {
 
 const choice = Joi.object<Writable<Choice>, true>({
   id,
-  name: Joi.string().max(60).required(),
+  name: Joi.string().max(LONGEST_NAME).required(),
   drive: drive.required(),
-  stages: Joi.array<Stage[]>().items(stage).max(8).required(),
+  stages: Joi.array<Stage[]>().items(stage).max(MOST.stages).required(),
   tuning: Joi.string().max(40),
   output: output.required(),
 });
@@ -132,8 +134,8 @@ const mechanism = Joi.object<Writable<Mechanism>, true>({
   kind: Joi.string()
     .valid(...Object.keys(MECHANISM_JOBS))
     .required(),
-  jobs: Joi.array<Job[]>().items(job).min(1).max(12).required(),
-  choices: Joi.array<Choice[]>().items(choice).min(1).max(4).required(),
+  jobs: Joi.array<Job[]>().items(job).min(1).max(MOST.jobs).required(),
+  choices: Joi.array<Choice[]>().items(choice).min(1).max(MOST.choices).required(),
   current: id,
 });
 
@@ -179,7 +181,7 @@ export const planSchema = Joi.object<Writable<Plan>, true>({
   parts: Joi.object()
     .pattern(/^.{1,40}$/, partCopy)
     .required(),
-  supply: Joi.array<SupplyNode[]>().items(supplyNode).min(1).max(80).required(),
-  mechanisms: Joi.array<Mechanism[]>().items(mechanism).max(40).required(),
-  reasons: Joi.array<Reason[]>().items(reason).max(200),
+  supply: Joi.array<SupplyNode[]>().items(supplyNode).min(1).max(MOST.supply).required(),
+  mechanisms: Joi.array<Mechanism[]>().items(mechanism).max(MOST.mechanisms).required(),
+  reasons: Joi.array<Reason[]>().items(reason).max(MOST.reasons),
 });

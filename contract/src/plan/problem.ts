@@ -7,3 +7,16 @@ export interface Problem {
 /** Problems in one line each. */
 export const problemText = (problems: readonly Problem[]): string =>
   problems.map(({ field, reason }) => `${field}: ${reason}`).join('\n');
+
+const LONGEST_FIELD = 120;
+const LONGEST_REASON = 300;
+
+/** A problem that is short enough to be read: what a document holds is not said back whole. */
+export const shortened = ({ field, reason }: Problem): Problem => ({
+  field: cut(field, LONGEST_FIELD),
+  reason: cut(reason, LONGEST_REASON),
+});
+
+/** A text of a length, its end left out. */
+export const cut = (text: string, longest: number): string =>
+  text.length > longest ? `${text.slice(0, longest)} …` : text;

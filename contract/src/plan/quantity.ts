@@ -1,7 +1,14 @@
-import type { Quantity, Source } from '@rough-gear/core';
+import { LEAST_FIGURE, MOST_FIGURE, type Quantity, type Source } from '@rough-gear/core';
 import Joi from 'joi';
 
 const SOURCES: readonly Source[] = ['sheet', 'typed', 'measured', 'estimated', 'typical'];
+
+/** Sums stay finite: nothing of a robot is smaller or larger. */
+const figure = Joi.number().custom((value: number, helpers) =>
+  value !== 0 && !(Math.abs(value) >= LEAST_FIGURE && Math.abs(value) <= MOST_FIGURE)
+    ? helpers.message({ custom: `must be 0, or between ${LEAST_FIGURE} and ${MOST_FIGURE} in size` })
+    : value,
+);
 
 const quantity = (si: Joi.NumberSchema) =>
   Joi.object<Quantity, true>({
@@ -14,42 +21,30 @@ const quantity = (si: Joi.NumberSchema) =>
   });
 
 /** A figure of any sign. */
-export const anyQuantity = quantity(Joi.number());
+export const anyQuantity = quantity(figure);
 /** Greater than zero: everything that is divided by. */
-export const positive = quantity(Joi.number().greater(0));
+export const positive = quantity(figure.greater(0));
 /** Zero or greater. */
-export const notNegative = quantity(Joi.number().min(0));
+export const notNegative = quantity(figure.min(0));
 /** A share of 0…1. */
-export const share = quantity(Joi.number().min(0).max(1));
+export const share = quantity(figure.min(0).max(1));
 /** An efficiency: a share greater than 0. */
-export const efficiency = quantity(Joi.number().greater(0).max(1));
+export const efficiency = quantity(figure.greater(0).max(1));
 /** A slope within ±90°. */
-export const slope = quantity(
-  Joi.number()
-    .min(-Math.PI / 2)
-    .max(Math.PI / 2),
-);
+export const slope = quantity(figure.min(-Math.PI / 2).max(Math.PI / 2));
 /** A lead or flank angle, over 0° and under 90°. */
-export const angle = quantity(
-  Joi.number()
-    .greater(0)
-    .less(Math.PI / 2),
-);
+export const angle = quantity(figure.greater(0).less(Math.PI / 2));
 /** American wire gauge of a robot's wires. */
-export const gauge = quantity(Joi.number().min(0).max(36));
+export const gauge = quantity(figure.min(0).max(36));
 /** A temperature in °C. */
-export const temperature = quantity(Joi.number().min(-60).max(400));
+export const temperature = quantity(figure.min(-60).max(400));
 /** A lap of angle either way: where an arm stands. */
-export const bearing = quantity(
-  Joi.number()
-    .min(-2 * Math.PI)
-    .max(2 * Math.PI),
-);
+export const bearing = quantity(figure.min(-2 * Math.PI).max(2 * Math.PI));
 /** One or more, and not beyond reason: a count, an exponent. */
-export const atLeastOne = quantity(Joi.number().min(1).max(100));
+export const atLeastOne = quantity(figure.min(1).max(100));
 /** None or more of something. */
-export const countOf = quantity(Joi.number().integer().min(0).max(100));
+export const countOf = quantity(figure.integer().min(0).max(100));
 /** Matches in a row: no day has more. */
-export const rounds = quantity(Joi.number().min(1).max(20));
+export const rounds = quantity(figure.min(1).max(20));
 /** What an hour holds, s. */
-export const withinAnHour = quantity(Joi.number().greater(0).max(3600));
+export const withinAnHour = quantity(figure.greater(0).max(3600));

@@ -2,8 +2,9 @@ import { PLAN_FORMAT, PLAN_VERSION, type Plan } from '@rough-gear/core';
 import type { ValidationErrorItem } from 'joi';
 import { migrate } from './migrate.js';
 import { planSchema } from './plan.js';
-import type { Problem } from './problem.js';
+import { shortened, type Problem } from './problem.js';
 import { checkReferences } from './references.js';
+import { textProblems } from './text.js';
 
 export type PlanRead =
   { readonly ok: true; readonly plan: Plan } | { readonly ok: false; readonly problems: readonly Problem[] };
@@ -20,9 +21,9 @@ export function readPlan(document: unknown): PlanRead {
     convert: false,
     errors: { wrap: { label: false } },
   });
-  if (error) return { ok: false, problems: error.details.slice(0, 20).map(problemOf) };
+  if (error) return { ok: false, problems: error.details.slice(0, 20).map(problemOf).map(shortened) };
   const plan = value as Plan;
-  const problems = checkReferences(plan);
+  const problems = [...textProblems(plan), ...checkReferences(plan)].slice(0, 20).map(shortened);
   return problems.length > 0 ? { ok: false, problems } : { ok: true, plan };
 }
 

@@ -2,6 +2,7 @@ import type { PartKind } from '@rough-gear/core';
 import Papa from 'papaparse';
 import type { ShelfPart } from '../api/api.js';
 import type { UnitSystem } from '../units/units.js';
+import { FORMULA } from './formulas.js';
 import { cellOf, sourceCell, unitOf } from './fields/cell.js';
 import { valueAt, type PartField } from './fields/field.js';
 import { fieldsOf, fieldsOfPart } from './fields/table.js';
@@ -19,7 +20,7 @@ export const RETIRED_HEADER = 'retired';
 
 /**
  * The parts of one kind as a CSV file (RFC 4180): a column for each field with its unit in the header, beside each figure
- * its source, and the shelf's own marks at the end. Import reads the units that the headers name, of either system.
+ * its source, and the shelf's own marks at the end. What a spreadsheet would run is guarded, and read back as it was. Import reads the units that the headers name, of either system.
  */
 export function exportCsv(kind: PartKind, parts: readonly ShelfPart[], system: UnitSystem = 'metric'): string {
   const fields = fieldsOf(kind);
@@ -45,5 +46,5 @@ export function exportCsv(kind: PartKind, parts: readonly ShelfPart[], system: U
       retired ? 'yes' : '',
     ];
   });
-  return `${Papa.unparse({ fields: headers, data: rows }, { newline: '\r\n', escapeFormulae: false })}\r\n`;
+  return `${Papa.unparse({ fields: headers, data: rows }, { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
 }

@@ -2,8 +2,12 @@ import type { Part, PartKind } from '@rough-gear/core';
 import Papa from 'papaparse';
 import type { ShelfPart } from '../api/api.js';
 import { part as partSchema } from '../plan/part.js';
+import { cut } from '../plan/problem.js';
+import { textProblems } from '../plan/text.js';
 import { parseQuantity } from '../units/parse.js';
 import { differencesOf, alike, type Difference } from './difference.js';
+import { MOST_ON_SHELF } from './most.js';
+import { withoutGuard } from './formulas.js';
 import { COMMON_HEADER, ID_HEADER, RETIRED_HEADER, SOURCE_SUFFIX } from './exportCsv.js';
 import { readCell } from './fields/cell.js';
 import { valueAt, withValue, type PartField } from './fields/field.js';
@@ -34,24 +38,49 @@ export interface ImportReport {
 
 /** Figures of a shipped part that a team may set for itself; the others are its own only in a copy. */
 const SETTABLE: readonly string[] = ['owned', 'price'];
-const MOST_LINES = 5000;
+/** As many parts as a shelf may hold: what it writes it reads again. */
+const MOST_LINES = MOST_ON_SHELF;
+/** What a file holds is not said back whole. */
+const LONGEST_SAID = 300;
+const LONGEST_NAME_SAID = 80;
 
 /** Reads a CSV of one kind against what is on the shelf. Changes nothing: the report says what would. */
 export function importCsv(kind: PartKind, text: string, shelf: readonly ShelfPart[]): ImportReport {
-  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  const [header = [], ...rows] = parsed.data;
-  const problems = parsed.errors
-    .filter(({ code }) => code !== 'UndetectableDelimiter')
-    .map(({ message, row }) => `line ${(row ?? 0) + 1}: ${message}`);
-  if (header.length === 0) return { lines: [], problems: ['the file is empty'], sound: false };
+  const { rows: all, problems } = readRows(text.replace(/^\uFEFF/, ''));
+  const [header, ...rows] = all;
+  if (!header) return { lines: [], problems: ['the file is empty'], sound: false };
   if (rows.length > MOST_LINES) problems.push(`${rows.length} parts are more than the ${MOST_LINES} a file may hold`);
-  const columns = readHeader(kind, header);
+  const columns = readHeader(kind, header.cells);
   problems.push(...columns.problems);
   const byId = new Map(shelf.map((item) => [item.id, item]));
   const seen = new Set<string>();
-  const lines = rows.slice(0, MOST_LINES).map((row, i) => readLine(kind, row, i + 2, columns, byId, seen));
+  const lines = rows.slice(0, MOST_LINES).map(({ cells, line }) => readLine(kind, cells, line, columns, byId, seen));
   const sound = problems.length === 0 && lines.every(({ does }) => does !== 'not understood');
   return { lines, problems, sound };
+}
+
+interface Row {
+  readonly cells: readonly string[];
+  /** The line of the file it begins on. */
+  readonly line: number;
+}
+
+/** The rows that hold something, each with its line as an editor counts them: cells may span several, and some are empty. */
+function readRows(text: string): { readonly rows: readonly Row[]; readonly problems: string[] } {
+  const rows: Row[] = [];
+  const problems: string[] = [];
+  let line = 1;
+  let read = 0;
+  Papa.parse<string[]>(text, {
+    step: ({ data, errors, meta: { cursor } }) => {
+      for (const { code, message } of errors)
+        if (code !== 'UndetectableDelimiter') problems.push(`line ${line}: ${message}`);
+      if (data.some((cell) => cell.trim() !== '')) rows.push({ cells: data.map(withoutGuard), line });
+      line += text.slice(read, cursor).match(/\r\n|\n|\r/g)?.length ?? 0;
+      read = cursor;
+    },
+  });
+  return { rows, problems };
 }
 
 interface Column {
@@ -85,12 +114,12 @@ function readHeader(kind: PartKind, header: readonly string[]): Columns {
     known.add(found);
     const unit = /\(([^)]*)\)\s*$/.exec(names[found]!)?.[1]?.trim() ?? '';
     if (field.type.is === 'figure' && unit !== '' && !parseQuantity(`1 ${unit}`, field.type.dimension).ok)
-      problems.push(`the unit of the column “${names[found]}” is not understood`);
+      problems.push(`the unit of the column “${cut(names[found]!, LONGEST_NAME_SAID)}” is not understood`);
     return [{ field, unit, at: found, source: at(`${field.label}${SOURCE_SUFFIX}`) }];
   });
   const marks = { id: at(ID_HEADER), common: at(COMMON_HEADER), retired: at(RETIRED_HEADER) };
   names.forEach((name, i) => {
-    if (!known.has(i) && name !== '') problems.push(`the column “${name}” is not known`);
+    if (!known.has(i) && name !== '') problems.push(`the column “${cut(name, LONGEST_NAME_SAID)}” is not known`);
   });
   if (!fields.some(({ field }) => field.key === 'name')) problems.push('there is no column “name”');
   return { fields, ...marks, width: names.length, problems };
@@ -141,7 +170,10 @@ function readLine(
         `${own.map(({ label }) => label).join(', ')} of a part that ships with the program cannot be changed: leave its id empty to make a part of your own`,
       );
   }
-  if (problems.length > 0) return { line, name, does: 'not understood', differences: [], problems };
+  if (problems.length > 0) {
+    const said = problems.map((problem) => cut(problem, LONGEST_SAID));
+    return { line, name: cut(name, LONGEST_NAME_SAID), does: 'not understood', differences: [], problems: said };
+  }
   const marked = there !== undefined && (there.common !== common || there.retired !== retired);
   const does = there === undefined ? 'new' : differences.length > 0 || marked ? 'changed' : 'same';
   const marks = markDifferences(there, common, retired);
@@ -196,7 +228,8 @@ function refusals(part: unknown): readonly string[] {
     convert: false,
     errors: { wrap: { label: false } },
   });
-  return (error?.details ?? []).map(({ message, path }) => {
+  if (!error) return textProblems(part).map(({ field, reason }) => `${field} ${reason}`);
+  return error.details.map(({ message, path }) => {
     const field = fieldsOf((part as Part).kind).find(({ key }) => {
       const said = path.join('.');
       return said === key || said.startsWith(`${key}.`);

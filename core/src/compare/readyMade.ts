@@ -3,9 +3,10 @@ import type { Change } from '../plan/change.js';
 import { countOf, dcDriveOf, type Plan } from '../plan/plan.js';
 import type { Stage } from '../plan/stage.js';
 import { constantsOf } from '../sizing/constantsOf.js';
-import { proposeChoice } from '../sizing/proposeChoice.js';
+import { proposeBeside } from '../sizing/proposeChoice.js';
 import type { Shelved } from '../sizing/proposal.js';
-import { besideChanges } from '../plan/besideChoice.js';
+import { besideChanges } from '../edits/choices.js';
+import { MOST } from '../plan/most.js';
 import { motorCounts } from './counts.js';
 import { designOf, type Design } from './place.js';
 import { candidatesFor, scoreCard, WEIGHT_SETS, type CandidateScore } from './scoreCard.js';
@@ -29,7 +30,7 @@ export function readyComparisons(
   shelf: readonly Shelved[],
 ): readonly ReadyMade[] {
   const design = designOf(plan, mechanismId);
-  if (design.mechanism.choices.length >= 4) return [];
+  if (design.mechanism.choices.length >= MOST.choices) return [];
   const made = [
     ...dcQuestions(plan, design, jobId, shelf),
     ...stepQuestions(plan, design, shelf),
@@ -111,7 +112,7 @@ function stepQuestions(plan: Plan, { mechanism, choice }: Design, shelf: readonl
   const other = kind === 'stepper' ? ('step-servo' as const) : ('step' as const);
   const asks = 'Stepper direct, or step servo geared down?';
   try {
-    return [{ id: 'step', asks, changes: proposeChoice(plan, mechanism.id, other, shelf) }];
+    return [{ id: 'step', asks, changes: proposeBeside(plan, mechanism.id, other, shelf) }];
   } catch {
     // The shelf has none: there is nothing to compare with.
     return [];

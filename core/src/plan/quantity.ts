@@ -11,3 +11,10 @@ export interface Quantity {
   readonly source: Source;
   readonly from?: string;
 }
+
+/**
+ * Besides zero a figure's SI value is of this size, either sign: what is smaller or larger is no robot's, and sums of it
+ * end in infinities.
+ */
+export const LEAST_FIGURE = 1e-12;
+export const MOST_FIGURE = 1e12;

@@ -1,8 +1,11 @@
 import { choiceAt, mechanismById } from '../plan/place.js';
-import { besideChanges, LONGEST_NAME } from '../plan/besideChoice.js';
+import { besideChanges } from '../edits/choices.js';
+import { withoutUnused } from '../edits/unused.js';
+import { LONGEST_NAME } from '../plan/most.js';
 import { digits } from '../words/show.js';
 import { applyChanges, type Change } from '../plan/change.js';
-import { currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
+import { freshId } from '../plan/freshId.js';
+import { currentChoice, type MachineDrive, type Plan } from '../plan/plan.js';
 import type { Found } from './found.js';
 
 /**
@@ -13,7 +16,7 @@ import type { Found } from './found.js';
 export const foundWords = ({ motors, motor, total }: Pick<Found, 'motors' | 'motor' | 'total'>): string =>
   `${motors === 1 ? '' : `${motors} × `}${motor} at ${digits(total, 3)}:1`;
 
-/** In place of the choice in force, or beside it as another. */
+/** In place of the choice in force, or beside it as another, which leaves the one in force and the robot's pack alone. */
 export type AdoptAs = 'replace' | 'beside';
 
 /**
@@ -23,27 +26,36 @@ export type AdoptAs = 'replace' | 'beside';
 export function adoptFound(plan: Plan, mechanismId: string, found: Found, as: AdoptAs): readonly Change[] {
   const mechanism = mechanismById(plan, mechanismId);
   const name = foundWords(found).slice(0, LONGEST_NAME);
-  if (as === 'beside') return besideChanges(plan, mechanismId, found.changes, name);
-  const changed = applyChanges(plan, found.changes);
+  const asFound = withFreeIds(plan, found.changes);
+  if (as === 'beside') return besideChanges(plan, mechanismId, asFound, name);
+  const changed = applyChanges(plan, asFound);
   const made = currentChoice(mechanismById(changed, mechanismId));
-  const outside = found.changes.filter(({ at }) => at[0] !== 'mechanisms');
+  const outside = asFound.filter(({ at }) => at[0] !== 'mechanisms');
   const changes: readonly Change[] = [...outside, { at: choiceAt(plan, mechanism), to: { ...made, name } }];
-  return [...changes, ...withoutUnused(applyChanges(plan, changes))];
+  return [...changes, ...withoutUnused(plan, applyChanges(plan, changes))];
 }
 
-/** The changes that take away copies of parts that no drive and no supply refers to. */
-export function withoutUnused(plan: Plan): readonly Change[] {
-  const used = new Set([
-    ...plan.mechanisms.flatMap(({ choices }) => choices.flatMap(({ drive }) => partIdsOf(drive))),
-    ...plan.mechanisms.flatMap(({ choices }) =>
-      choices.flatMap(({ drive }) => (drive.kind === 'step' ? [drive.board] : [])),
-    ),
-    ...plan.supply.flatMap((node) => {
-      if (node.kind === 'pack') return [node.part];
-      return 'breaker' in node && node.breaker !== undefined ? [node.breaker] : [];
-    }),
-  ]);
-  return Object.keys(plan.parts)
-    .filter((id) => !used.has(id))
-    .map((id) => ({ at: ['parts', id] }));
+/** Ids that were free when a design was found, and are another part's now, give way to others. */
+function withFreeIds(plan: Plan, changes: readonly Change[]): readonly Change[] {
+  const packs = plan.supply.flatMap((node) => (node.kind === 'pack' ? [node.part] : []));
+  const taken = changes.flatMap(({ at: [place, id], to }) =>
+    place === 'parts' && plan.parts[id!] && !packs.includes(String(id)) && !same(plan.parts[id!], to)
+      ? [String(id)]
+      : [],
+  );
+  return taken.reduce<readonly Change[]>((all, old) => {
+    const free = freshId(applyChanges(plan, all), old.replace(/-\d+$/, ''));
+    return all.map(({ at, to }) =>
+      at[0] === 'parts' && at[1] === old
+        ? { at: ['parts', free], to }
+        : { at, to: at.at(-1) === 'drive' ? withId(to as MachineDrive, old, free) : to },
+    );
+  }, changes);
 }
+
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+const withId = (drive: MachineDrive, old: string, free: string): MachineDrive =>
+  Object.fromEntries(
+    Object.entries(drive).map(([key, value]) => [key, value === old ? free : value]),
+  ) as unknown as MachineDrive;

@@ -2,6 +2,7 @@ import { freshId } from '../plan/freshId.js';
 import type { WishMachine } from './wishMachine.js';
 import type { Change } from '../plan/change.js';
 import type { BreakerPart, PackPart, Part } from '../plan/part.js';
+import { MOST } from '../plan/most.js';
 import type { MechanismKind, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { thinnestWire } from '../protection/wire.js';
@@ -49,6 +50,9 @@ export function newBranch(
   amperes: number,
   shelf: readonly Shelved[],
 ): { readonly node: string; readonly changes: readonly Change[] } {
+  // A servo's branch gets a rail of its own behind it.
+  if (plan.supply.length + 2 > MOST.supply)
+    throw new Error(`the supply has ${MOST.supply} branches and rails, which is all it can have: remove a mechanism first`);
   const breaker = pickBreaker(shelf, amperes);
   const id = freshId(plan, 'breaker');
   const node = freshId(plan, `branch-${kind}`);

@@ -1,3 +1,4 @@
+import { MOST } from '../plan/most.js';
 import type { Plan } from '../plan/plan.js';
 import { proposeDc } from './proposeDc.js';
 import { proposeServo } from './proposeServo.js';
@@ -14,6 +15,8 @@ export type { WishMachine } from './wishMachine.js';
  * nothing at all for this pack.
  */
 export function proposeMechanism(plan: Plan, wish: Wish, shelf: readonly Shelved[]): Proposal {
+  if (plan.mechanisms.length >= MOST.mechanisms)
+    throw new Error(`a robot has ${MOST.mechanisms} mechanisms at most: remove one first`);
   const wished = (wish.use ? SERVO_USES[wish.use] : WISHES[wish.kind]).plan(wish.values);
   return proposeFor(plan, wish, wished, shelf);
 }

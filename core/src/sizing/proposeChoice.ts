@@ -1,7 +1,8 @@
 import { mechanismById } from '../plan/place.js';
-import { besideChoice, MOST_CHOICES } from '../plan/besideChoice.js';
+import { besideChoice, freshLetter, putInForce } from '../edits/choices.js';
 import { situationOf } from '../limits/situation.js';
 import { applyChanges, type Change } from '../plan/change.js';
+import { MOST } from '../plan/most.js';
 import { currentChoice, type Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import type { Shelved } from './proposal.js';
@@ -9,8 +10,9 @@ import type { WishMachine } from './wishMachine.js';
 import { proposeFor } from './propose.js';
 
 /**
- * Another way to turn a mechanism that is there: its jobs and output stay, the drive and its stages are proposed. The
- * new choice is put in force. Throws where there are as many as are kept, or the shelf has nothing.
+ * Another way to turn a mechanism that is there, tried at once: put beside the others, and in force.
+ *
+ * @throws where there are as many as are kept, or the shelf has nothing
  */
 export function proposeChoice(
   plan: Plan,
@@ -18,9 +20,25 @@ export function proposeChoice(
   machine: WishMachine,
   shelf: readonly Shelved[],
 ): readonly Change[] {
+  const tried = freshLetter(mechanismById(plan, mechanismId));
+  return [...proposeBeside(plan, mechanismId, machine, shelf), ...putInForce(plan, mechanismId, tried)];
+}
+
+/**
+ * The same put beside the choice in force, which stays in force: its jobs and output stay, the drive and its stages are
+ * proposed.
+ *
+ * @throws where there are as many as are kept, or the shelf has nothing
+ */
+export function proposeBeside(
+  plan: Plan,
+  mechanismId: string,
+  machine: WishMachine,
+  shelf: readonly Shelved[],
+): readonly Change[] {
   const mechanism = mechanismById(plan, mechanismId);
-  if (mechanism.choices.length >= MOST_CHOICES)
-    throw new Error(`${MOST_CHOICES} choices are kept side by side: remove one first`);
+  if (mechanism.choices.length >= MOST.choices)
+    throw new Error(`${MOST.choices} choices are kept side by side: remove one first`);
   const choice = currentChoice(mechanism);
   const path = resolvePath(plan, mechanism, mechanism.jobs[0]!.id);
   const { demand, speed } = situationOf(path, 'working');

@@ -1,4 +1,5 @@
 import type { StoredPlan } from '@rough-gear/contract/api';
+import { printable } from '@rough-gear/contract/text';
 import { applyChanges, type Change, type Plan } from '@rough-gear/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
@@ -9,6 +10,10 @@ export type SaveState = 'saved' | 'saving' | 'offline' | 'waiting' | 'stale' | '
 
 const SAVE_AFTER_MS = 250;
 const RETRY_AFTER_MS = 2000;
+
+/** What was pasted along with a name and cannot be printed is left out. */
+const cleaned = (change: Change): Change =>
+  typeof change.to === 'string' ? { ...change, to: printable(change.to) } : change;
 
 /**
  * The open plan: its document, undo history and saving. One gesture (begin, preview, commit) is one
@@ -125,7 +130,7 @@ export const usePlan = defineStore('plan', () => {
     const before = gestureStart ?? document.value;
     gestureStart = undefined;
     if (!before) return;
-    const after = applyChanges(before, changes);
+    const after = applyChanges(before, changes.map(cleaned));
     document.value = after;
     if (JSON.stringify(after) === JSON.stringify(before)) {
       document.value = before;

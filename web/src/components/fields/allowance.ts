@@ -1,8 +1,13 @@
+import { LEAST_FIGURE, MOST_FIGURE } from '@rough-gear/core';
+
 /** Which values a field takes. */
 export type Allowance = 'positive' | 'not negative' | 'any' | 'share' | 'efficiency';
 
 /** Why a value is not allowed: what would be; `undefined` where it is. */
 export function refusalOf(si: number, allow: Allowance): string | undefined {
+  const size = Math.abs(si);
+  if (size !== 0 && !(size >= LEAST_FIGURE && size <= MOST_FIGURE))
+    return `zero, or between ${LEAST_FIGURE} and ${MOST_FIGURE} in SI units, is`;
   switch (allow) {
     case 'any':
       return undefined;

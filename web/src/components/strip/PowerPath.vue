@@ -2,6 +2,7 @@
 import { worstVerdict, type JobResult, type Link, type LinkKind } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../../composables/useMechanism.js';
+import { NO_STAGE } from './noStage.js';
 import {
   LINK_DRAWINGS,
   LOAD_DRAWINGS,
@@ -19,8 +20,15 @@ const MOST_LINKS = 9;
 
 const links = computed<readonly Link[]>(() => {
   const all = job.value.links;
+  if (!all.some(({ kind }) => kind === 'stage') && path.value.machine !== 'servo') return withoutReduction(all);
   return all.length > MOST_LINKS ? collapsed(all) : all;
 });
+
+/** A motor that turns the output straight has a place where a stage would be: one is added there. */
+const withoutReduction = (all: readonly Link[]): readonly Link[] =>
+  all.flatMap((link) =>
+    link.kind === 'output' ? [{ id: NO_STAGE, kind: 'stage', title: 'No reduction', detail: '1:1' }, link] : [link],
+  );
 
 /** More stages than fit are one link: "3 stages, 27:1". */
 function collapsed(all: readonly Link[]): readonly Link[] {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   applyChanges,
+  changePack,
   MECHANISM_JOBS,
   proposeMechanism,
   SERVO_USES,
@@ -73,6 +74,8 @@ watch(
 
 const packNode = computed(() => plan.document?.supply.find((node): node is PackNode => node.kind === 'pack'));
 const packName = computed(() => (packNode.value ? plan.document?.parts[packNode.value.part]?.part.name : undefined));
+/** Only a robot without mechanisms has no one else who minds another pack. */
+const first = computed(() => plan.document?.mechanisms.length === 0);
 const packOptions = computed(() => [
   { value: 'keep', text: `this robot’s: ${packName.value}` },
   ...packs.value.parts
@@ -111,13 +114,8 @@ async function add(): Promise<void> {
 
 function packChange(): readonly Change[] {
   const chosen = packs.value.parts.find(({ id }) => id === pack.value);
-  if (!chosen || !packNode.value) return [];
-  return [
-    {
-      at: ['parts', packNode.value.part],
-      to: { part: chosen.part, shelfId: chosen.id, shelfRevision: chosen.revision },
-    },
-  ];
+  if (!chosen || !plan.document) return [];
+  return changePack(plan.document, { part: chosen.part, shelfId: chosen.id, shelfRevision: chosen.revision });
 }
 </script>
 
@@ -154,7 +152,11 @@ function packChange(): readonly Change[] {
           :dimension="field.dimension"
           :hint="field.hint"
         />
-        <ChoiceField :value="pack" label="pack" :options="packOptions" @change="pack = $event" />
+        <ChoiceField v-if="first" :value="pack" label="pack" :options="packOptions" @change="pack = $event" />
+        <p v-else class="text-sm">
+          <span class="block text-second">pack</span>{{ packName }}
+          <span class="block text-xs text-second">the whole robot’s; changed at its link</span>
+        </p>
         <div>
           <label for="new-name" class="block text-second">called</label>
           <input

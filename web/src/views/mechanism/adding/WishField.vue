@@ -2,6 +2,7 @@
 import type { Amount, Dimension, Quantity, Words } from '@rough-gear/core';
 import { refusalText } from '@rough-gear/contract/units';
 import { computed, ref, useId, watch } from 'vue';
+import { refusalOf } from '../../../components/fields/allowance.js';
 import { useDisplay } from '../../../composables/useDisplay.js';
 
 /** A figure that is not in the plan yet: the same reading as everywhere, without a source. */
@@ -22,11 +23,15 @@ const refusal = computed(() => {
   const result = read.value;
   if (!result) return '';
   if (!result.ok) return refusalText(result);
-  return result.si > 0 ? '' : 'more than zero is allowed';
+  const refused = refusalOf(result.si, 'positive');
+  return refused ? `${refused} allowed` : '';
 });
 const choices = computed(() => (read.value && !read.value.ok ? (read.value.choices ?? []) : []));
 watch(read, (result) => {
-  model.value = result?.ok && result.si > 0 ? { si: result.si, as: result.as, source: 'typed' } : undefined;
+  model.value =
+    result?.ok && refusalOf(result.si, 'positive') === undefined
+      ? { si: result.si, as: result.as, source: 'typed' }
+      : undefined;
 });
 watch(model, (value) => {
   if (value === undefined && read.value?.ok && read.value.si > 0) text.value = '';

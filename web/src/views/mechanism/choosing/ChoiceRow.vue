@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MOST_CHOICES, proposeChoice, type WishMachine } from '@rough-gear/core';
+import { MOST, proposeChoice, putInForce, removeChoice, type WishMachine } from '@rough-gear/core';
 import { ref } from 'vue';
 import { toast } from 'vue-sonner';
 import { api } from '../../../api/client.js';
@@ -9,12 +9,12 @@ import { useMechanism } from '../../../composables/useMechanism.js';
 import { MACHINES, shelfFor } from '../adding/machines.js';
 
 /** The ways to do this mechanism's jobs: the one in force, the others one click away, and another machine proposed. */
-const { plan, mechanism, at, choice, link, commit } = useMechanism();
+const { plan, mechanism, choice, link, commit } = useMechanism();
 const adding = ref(false);
 const busy = ref(false);
 
 function choose(id: string): void {
-  commit([{ at: [...at.value, 'current'], to: id }]);
+  commit(putInForce(plan.value, mechanism.value.id, id));
   link.value = 'motor';
 }
 
@@ -34,11 +34,7 @@ async function add(machine: WishMachine): Promise<void> {
 
 function remove(): void {
   const gone = choice.value;
-  const rest = mechanism.value.choices.filter(({ id }) => id !== gone.id);
-  commit([
-    { at: [...at.value, 'choices'], to: rest },
-    { at: [...at.value, 'current'], to: rest[0]!.id },
-  ]);
+  commit(removeChoice(plan.value, mechanism.value.id, gone.id));
   link.value = 'motor';
   toast(`The choice ${gone.name} is removed. Undo brings it back.`);
 }
@@ -65,7 +61,7 @@ function remove(): void {
       </button>
     </template>
     <button
-      v-if="mechanism.choices.length < MOST_CHOICES"
+      v-if="mechanism.choices.length < MOST.choices"
       type="button"
       class="act min-h-6 text-xs"
       @click="adding = true"
@@ -75,7 +71,7 @@ function remove(): void {
     <BaseDialog :open="adding" title="Try another machine" @close="adding = false">
       <p class="mb-3 text-second">
         Its jobs and its output stay; drive and reduction are proposed beside what is there. Nothing is lost: up to
-        {{ MOST_CHOICES }} choices are kept.
+        {{ MOST.choices }} choices are kept.
       </p>
       <ul class="grid gap-2">
         <li v-for="machine in MACHINES" :key="machine.id">

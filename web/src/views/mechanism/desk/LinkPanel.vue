@@ -4,6 +4,7 @@ import { computed, type Component } from 'vue';
 import { lazily } from '../../../components/widgets/lazily.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import MotorPanel from '../panels/MotorPanel.vue';
+import { NO_STAGE } from '../../../components/strip/noStage.js';
 
 /** The fields of the open link. A stage is open by its id. */
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
@@ -40,7 +41,7 @@ const PANELS: Readonly<
 
 const panel = computed(() => {
   const panels = PANELS[path.value.machine];
-  if (choice.value.stages.some(({ id }) => id === link.value)) return panels.stage;
+  if (link.value === NO_STAGE || choice.value.stages.some(({ id }) => id === link.value)) return panels.stage;
   // An address may name what this machine does not have: its motor is shown.
   return panels[link.value as LinkKind] ?? panels.motor;
 });

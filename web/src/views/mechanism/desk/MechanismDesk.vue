@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDisplay } from '../../../composables/useDisplay.js';
-import { workingOf, type Expression, type MechanismResult, type WorkingRef } from '@rough-gear/core';
+import { removeMechanism, workingOf, type Expression, type MechanismResult, type WorkingRef } from '@rough-gear/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { toast } from 'vue-sonner';
@@ -80,10 +80,12 @@ function rename(): void {
 
 function remove(): void {
   const removed = mechanism.value;
-  const rest = context.plan.value.mechanisms.filter(({ id }) => id !== removed.id);
-  plan.commit([{ at: ['mechanisms'], to: rest }]);
+  plan.commit(removeMechanism(context.plan.value, removed.id));
   toast(`${removed.name} is removed. Undo brings it back.`);
-  void router.replace({ name: 'mechanism', params: { planId: plan.id, mechanismId: rest[0]?.id ?? '' } });
+  void router.replace({
+    name: 'mechanism',
+    params: { planId: plan.id, mechanismId: context.plan.value.mechanisms[0]?.id ?? '' },
+  });
 }
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StageKind } from '@rough-gear/core';
+import { STAGE_NAMES, type StageKind } from '@rough-gear/core';
 import { useStageList } from './useStageList.js';
 
 /** One more stage behind the last. */
@@ -13,8 +13,10 @@ function chosen(event: Event): void {
 </script>
 
 <template>
-  <select class="act bg-transparent" aria-label="Add a stage" @change="chosen">
+  <select v-if="addable.length > 0" class="act bg-transparent" aria-label="Add a stage" @change="chosen">
     <option value="">Add a stage</option>
-    <option v-for="{ kind, name } in addable" :key="kind" :value="kind" class="bg-sheet text-ink">{{ name }}</option>
+    <option v-for="kind in addable" :key="kind" :value="kind" class="bg-sheet text-ink">
+      {{ STAGE_NAMES[kind] }}
+    </option>
   </select>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MECHANISM_JOBS, type Job } from '@rough-gear/core';
+import { addJob, jobIsNeeded, MOST, removeJob } from '@rough-gear/core';
 import { ref } from 'vue';
 import { toast } from 'vue-sonner';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
@@ -7,7 +7,7 @@ import { useMechanism } from '../../../composables/useMechanism.js';
 
 /** Another job for the same mechanism: empty and full, up and down. It starts as a copy of the open one. */
 const { jobAt } = defineProps<{ jobAt: readonly (string | number)[] }>();
-const { mechanism, path, jobId, at, commit } = useMechanism();
+const { plan, mechanism, path, jobId, commit } = useMechanism();
 
 const naming = ref<'new' | 'rename'>();
 const name = ref('');
@@ -22,38 +22,26 @@ function keep(): void {
   if (!text) return;
   if (naming.value === 'rename') commit([{ at: [...jobAt, 'name'], to: text }]);
   else {
-    const { jobs } = mechanism.value;
-    let n = jobs.length + 1;
-    while (jobs.some(({ id }) => id === `job-${n}`)) n++;
-    const copy: Job = { ...path.value.job, id: `job-${n}`, name: text };
-    commit([{ at: [...at.value, 'jobs', jobs.length], to: copy }]);
-    jobId.value = copy.id;
+    const { id, changes } = addJob(plan.value, mechanism.value.id, path.value.job, text);
+    commit(changes);
+    jobId.value = id;
   }
   naming.value = undefined;
 }
 
 function remove(): void {
   const gone = path.value.job;
-  const rest = mechanism.value.jobs.filter(({ id }) => id !== gone.id);
-  commit([{ at: [...at.value, 'jobs'], to: rest }]);
+  commit(removeJob(plan.value, mechanism.value.id, gone.id));
   toast(`${gone.name} is removed. Undo brings it back.`);
 }
-
-/** A drive base keeps one of each of its jobs. */
-const needed = (): boolean => {
-  const { jobs } = mechanism.value;
-  return (
-    jobs.length === 1 ||
-    (MECHANISM_JOBS[mechanism.value.kind].jobs.length > 1 &&
-      jobs.filter(({ kind }) => kind === path.value.job.kind).length === 1)
-  );
-};
 </script>
 
 <template>
-  <button type="button" class="act min-h-6" @click="ask('new')">Add a job</button>
+  <button v-if="mechanism.jobs.length < MOST.jobs" type="button" class="act min-h-6" @click="ask('new')">
+    Add a job
+  </button>
   <button type="button" class="act min-h-6" @click="ask('rename')">Name</button>
-  <button v-if="!needed()" type="button" class="act min-h-6" @click="remove">Remove</button>
+  <button v-if="!jobIsNeeded(mechanism, path.job.id)" type="button" class="act min-h-6" @click="remove">Remove</button>
   <BaseDialog
     :open="naming !== undefined"
     :title="naming === 'new' ? 'Another job' : 'Name this job'"

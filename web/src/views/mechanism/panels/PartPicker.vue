@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ShelfPart } from '@rough-gear/contract/api';
-import { freshId, type Change, type Part, type PartKind } from '@rough-gear/core';
+import { putPart, type Change, type Part, type PartKind } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
@@ -43,12 +43,7 @@ function show(): void {
 function pick({ id, revision, part }: ShelfPart): void {
   open.value = false;
   if (take) return commit(take(part));
-  const partId = freshId(plan.value, kind);
-  const changes: Change[] = [
-    { at: ['parts', partId], to: { part, shelfId: id, shelfRevision: revision } },
-    { at, to: partId },
-  ];
-  commit(changes);
+  commit(putPart(plan.value, at, { part, shelfId: id, shelfRevision: revision }));
 }
 </script>
 

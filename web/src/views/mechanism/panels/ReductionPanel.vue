@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, Trash2 } from '@lucide/vue';
 import IconButton from '../../../components/widgets/IconButton.vue';
-import type { WorkingRef } from '@rough-gear/core';
+import { STAGE_NAMES, type WorkingRef } from '@rough-gear/core';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import AddStage from './AddStage.vue';
 import PanelHead from './PanelHead.vue';
 import { useTrainTab } from '../train/useTrain.js';
 import StageFields from './StageFields.vue';
-import { STAGE_NAMES } from './stageKinds.js';
 import { useStageList } from './useStageList.js';
 
 /** The whole train, stage by stage, motor first. The open one has the heavy frame. */
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { path, choice, choiceAt, link, commit } = useMechanism();
-const { stages, remove, move } = useStageList();
+const { stages, remove, move, movable } = useStageList();
 const trainTab = useTrainTab();
 </script>
 
@@ -32,7 +31,10 @@ const trainTab = useTrainTab();
       Working
     </button>
   </PanelHead>
-  <ol class="grid gap-3 md:grid-cols-2" :class="stages.length > 2 ? 'xl:grid-cols-3' : ''">
+  <p v-if="stages.length === 0" class="squared p-4 text-center text-second">
+    The motor turns the output straight. Add a stage, or choose a shelf train under “Real teeth”.
+  </p>
+  <ol v-else class="grid gap-3 md:grid-cols-2" :class="stages.length > 2 ? 'xl:grid-cols-3' : ''">
     <li v-for="(stage, i) in stages" :key="stage.id">
       <div
         role="group"
@@ -52,13 +54,10 @@ const trainTab = useTrainTab();
           </button>
           <span v-else-if="choice.tuning === stage.id" class="ml-2 text-xs text-second">on the ruler</span>
           <span class="ml-auto flex">
-            <IconButton :label="`Stage ${i + 1} towards the motor`" :disabled="i === 0" @click="move(i, -1)"
+            <IconButton :label="`Stage ${i + 1} towards the motor`" :disabled="!movable(i, -1)" @click="move(i, -1)"
               ><ArrowLeft :size="14"
             /></IconButton>
-            <IconButton
-              :label="`Stage ${i + 1} towards the load`"
-              :disabled="i === stages.length - 1"
-              @click="move(i, 1)"
+            <IconButton :label="`Stage ${i + 1} towards the load`" :disabled="!movable(i, 1)" @click="move(i, 1)"
               ><ArrowRight :size="14"
             /></IconButton>
             <IconButton :label="`Remove stage ${i + 1}`" @click="remove(stage)"><Trash2 :size="14" /></IconButton>

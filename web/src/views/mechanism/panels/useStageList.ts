@@ -1,35 +1,26 @@
-import type { Stage, StageKind } from '@rough-gear/core';
+import { addableStages, addStage, orderStages, removeStage, type Stage, type StageKind } from '@rough-gear/core';
 import { computed } from 'vue';
+import { NO_STAGE } from '../../../components/strip/noStage.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
-import { newStage, STAGE_NAMES } from './stageKinds.js';
 
 /** The stages of the open mechanism as a list that is added to, taken from and put in another order. */
 export function useStageList() {
-  const { choice, choiceAt, link, commit } = useMechanism();
+  const { plan, mechanism, choice, link, commit } = useMechanism();
   const stages = computed(() => choice.value.stages);
 
   function set(to: readonly Stage[]): void {
-    commit([{ at: [...choiceAt.value, 'stages'], to }]);
+    commit(orderStages(plan.value, mechanism.value.id, to));
   }
 
   function add(kind: StageKind): void {
-    const stage = newStage(kind, stages.value);
-    commit([
-      { at: [...choiceAt.value, 'stages'], to: [...stages.value, stage] },
-      ...(stages.value.length === 0 ? [{ at: [...choiceAt.value, 'tuning'], to: stage.id }] : []),
-    ]);
-    link.value = stage.id;
+    const { id, changes } = addStage(plan.value, mechanism.value.id, kind);
+    commit(changes);
+    link.value = id;
   }
 
-  /** Where the stage on the ruler goes, the last one takes its place there. */
-  function remove(stage: Stage): void {
-    const rest = stages.value.filter(({ id }) => id !== stage.id);
-    const tuning = rest.some(({ id }) => id === choice.value.tuning) ? choice.value.tuning : rest.at(-1)?.id;
-    commit([
-      { at: [...choiceAt.value, 'stages'], to: rest },
-      { at: [...choiceAt.value, 'tuning'], to: tuning },
-    ]);
-    link.value = rest[0]?.id ?? 'motor';
+  function remove({ id }: Stage): void {
+    commit(removeStage(plan.value, mechanism.value.id, id));
+    link.value = stages.value[0]?.id ?? NO_STAGE;
   }
 
   function move(index: number, by: number): void {
@@ -39,12 +30,13 @@ export function useStageList() {
     set(order);
   }
 
-  /** A lead screw ends in metres: only a carriage takes one. */
-  const addable = computed<readonly { kind: StageKind; name: string }[]>(() =>
-    (['teeth', 'chain', 'belt', 'planetary', 'ratio', 'worm', 'screw'] as const)
-      .filter((kind) => kind !== 'screw' || choice.value.output.kind === 'carriage')
-      .map((kind) => ({ kind, name: STAGE_NAMES[kind] })),
-  );
+  /** A lead screw stays where it ends in metres: last. */
+  const movable = (index: number, by: number): boolean => {
+    const next = stages.value[index + by];
+    return next !== undefined && next.kind !== 'screw' && stages.value[index]?.kind !== 'screw';
+  };
 
-  return { stages, set, add, remove, move, addable };
+  const addable = computed(() => addableStages(mechanism.value));
+
+  return { stages, set, add, remove, move, movable, addable };
 }

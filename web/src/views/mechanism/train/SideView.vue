@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import type { Layout, LaidWheel } from '@rough-gear/core';
+import { STAGE_NAMES, type Layout, type LaidWheel } from '@rough-gear/core';
 import { computed } from 'vue';
 import CountField from '../../../components/fields/CountField.vue';
-import { STAGE_NAMES } from '../panels/stageKinds.js';
 import { useTrain } from './useTrain.js';
 
 /** The train from the side: which plane each stage's wheels turn in, and how far the shafts reach. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, GripVertical, RotateCcw, RotateCw, Trash2 } from '@lucide/vue';
-import type { Stage } from '@rough-gear/core';
+import { STAGE_NAMES, type Stage } from '@rough-gear/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, nextTick, ref, watch } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
@@ -8,7 +8,6 @@ import IconButton from '../../../components/widgets/IconButton.vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import AddStage from '../panels/AddStage.vue';
-import { STAGE_NAMES } from '../panels/stageKinds.js';
 import { useStageList } from '../panels/useStageList.js';
 import SecondWheels from './SecondWheels.vue';
 import StageMore from './StageMore.vue';
@@ -18,7 +17,7 @@ import { reversesAfter, useTrain } from './useTrain.js';
 
 /** The stages in a row, drawn to one scale, with what turns on every shaft; the one in hand is changed below. */
 const { stage, path, job, link } = useTrain();
-const { stages, set, remove, move } = useStageList();
+const { stages, set, remove, move, movable } = useStageList();
 const { show } = useDisplay();
 
 const row = ref<HTMLElement>();
@@ -108,13 +107,13 @@ const verdictOf = (id: string) => job.value.links.find((each) => each.id === id)
               {{ i + 1 }}. {{ each.name ?? STAGE_NAMES[each.kind] }}
             </button>
             <span class="ml-auto flex">
-              <IconButton :label="`Stage ${i + 1} towards the motor`" :disabled="i === 0" @click.stop="move(i, -1)"
+              <IconButton
+                :label="`Stage ${i + 1} towards the motor`"
+                :disabled="!movable(i, -1)"
+                @click.stop="move(i, -1)"
                 ><ArrowLeft :size="13"
               /></IconButton>
-              <IconButton
-                :label="`Stage ${i + 1} towards the load`"
-                :disabled="i === order.length - 1"
-                @click.stop="move(i, 1)"
+              <IconButton :label="`Stage ${i + 1} towards the load`" :disabled="!movable(i, 1)" @click.stop="move(i, 1)"
                 ><ArrowRight :size="13"
               /></IconButton>
               <IconButton :label="`Remove stage ${i + 1}`" @click.stop="remove(each)"><Trash2 :size="13" /></IconButton>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useDisplay } from '../../../../composables/useDisplay.js';
-import { choiceWords, measureChoice, type Choice } from '@rough-gear/core';
+import { choiceWords, measureChoice, putInForce, type Choice } from '@rough-gear/core';
 import { ref } from 'vue';
 import { toast } from 'vue-sonner';
 import BaseDialog from '../../../../components/widgets/BaseDialog.vue';
@@ -12,7 +12,7 @@ const { choice } = defineProps<{ choice: Choice }>();
 
 const { say } = useDisplay();
 
-const { plan, mechanism, choice: current, at, jobId, commit, link } = useMechanism();
+const { plan, mechanism, choice: current, jobId, commit, link } = useMechanism();
 const open = ref(false);
 const why = ref('');
 
@@ -21,7 +21,7 @@ function take(): void {
     words: choiceWords(plan.value, mechanism.value, current.value),
     figures: measureChoice(plan.value, mechanism.value, current.value.id, jobId.value).figures,
   };
-  const changes = [{ at: [...at.value, 'current'], to: choice.id }];
+  const changes = putInForce(plan.value, mechanism.value.id, choice.id);
   commit(logged(plan.value, mechanism.value.id, jobId.value, changes, over, why.value, say));
   link.value = 'motor';
   open.value = false;

@@ -1,4 +1,5 @@
 import {
+  MOST,
   type Amount,
   applyChanges,
   choiceWords,
@@ -45,5 +46,6 @@ export function logged(
     show,
   );
   const kept = plan.reasons ?? [];
-  return [...changes, { at: ['reasons'], to: [...kept, reason] }];
+  // The log has an end: the oldest line makes room for the newest.
+  return [...changes, { at: ['reasons'], to: [...kept, reason].slice(-MOST.reasons) }];
 }

@@ -4,7 +4,7 @@ import {
   digits,
   evaluateMechanism,
   foundWords,
-  MOST_CHOICES,
+  MOST,
   showMultiple,
   worstSituation,
   type Found,
@@ -39,7 +39,7 @@ const job = computed(() => judged.value.jobs.find((one) => one.jobId === judged.
 const situation = computed(() => judged.value.headline.situation ?? worstSituation(job.value));
 const ladder = computed(() => job.value.ladders[situation.value]);
 const turning = computed(() => path.value.load.unit === 'rad');
-const full = computed(() => mechanism.value.choices.length >= MOST_CHOICES);
+const full = computed(() => mechanism.value.choices.length >= MOST.choices);
 </script>
 
 <template>
@@ -87,7 +87,9 @@ const full = computed(() => mechanism.value.choices.length >= MOST_CHOICES);
         Keep it beside
       </button>
     </div>
-    <p v-if="found.pack" class="mt-1 text-xs text-tight">Another pack is another for all of the robot’s mechanisms.</p>
+    <p v-if="found.pack" class="mt-1 text-xs text-tight">
+      Taken, its pack is another for all of the robot’s mechanisms; kept beside, it is judged on the pack that is there.
+    </p>
     <p v-if="jobId !== job.jobId" class="mt-1 text-xs text-second">The job that leads is not the one that is open.</p>
   </section>
 </template>

@@ -107,6 +107,11 @@ function adopt(as: 'replace' | 'beside', why: string): void {
   if (!taken) return;
   try {
     const changes = adoptFound(plan.value, mechanism.value.id, taken, as);
+    if (as === 'beside') {
+      commit(changes);
+      toast(`${taken.motor} stands beside the choice in force, which stays in force.`);
+      return;
+    }
     const over = { words: choiceWords(plan.value, mechanism.value, choice.value), figures: now.value };
     commit(logged(plan.value, mechanism.value.id, jobId.value, changes, over, why, say));
     link.value = 'motor';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { choiceDifferences, readyComparisons, type ReadyMade } from '@rough-gear/core';
+import { choiceDifferences, MOST, readyComparisons, type ReadyMade } from '@rough-gear/core';
 import { computed, onMounted } from 'vue';
 import { toast } from 'vue-sonner';
 import { useMechanism } from '../../../../composables/useMechanism.js';
@@ -9,7 +9,7 @@ import DifferenceTable from './DifferenceTable.vue';
 import OverlaidRuns from './OverlaidRuns.vue';
 
 /** Up to four choices in columns on the same job: gauges beside each other, runs over each other, and what differs. */
-const { plan, mechanism, jobId, commit, link } = useMechanism();
+const { plan, mechanism, jobId, commit } = useMechanism();
 const shelf = useWholeShelf();
 onMounted(() => void shelf.load());
 
@@ -18,8 +18,7 @@ const ready = computed(() => readyComparisons(plan.value, mechanism.value.id, jo
 
 function put({ changes, asks }: ReadyMade): void {
   commit(changes);
-  link.value = 'motor';
-  toast(`${asks} The other side stands beside it now. Undo takes it away.`);
+  toast(`${asks} The other side stands beside it now; the one in force stays in force.`);
 }
 </script>
 
@@ -31,7 +30,9 @@ function put({ changes, asks }: ReadyMade): void {
     </button>
     <span v-if="ready.length === 0" class="text-xs text-second">
       {{
-        mechanism.choices.length >= 4 ? 'Four are kept: remove one to compare with another.' : 'nothing ready made here'
+        mechanism.choices.length >= MOST.choices
+          ? 'Four are kept: remove one to compare with another.'
+          : 'nothing ready made here'
       }}
     </span>
   </div>

@@ -1,5 +1,7 @@
-import { quantityOf, type Stage, type StageKind } from '@rough-gear/core';
+import { quantityOf } from '../plan/quantityOf.js';
+import type { Stage, StageKind } from '../plan/stage.js';
 
+/** What a stage is called that has no name of its own. */
 export const STAGE_NAMES: Readonly<Record<StageKind, string>> = {
   ratio: 'Gearbox, one ratio',
   teeth: 'Gears',
@@ -10,11 +12,12 @@ export const STAGE_NAMES: Readonly<Record<StageKind, string>> = {
   screw: 'Lead screw',
 };
 
-/** A stage to start from, with an id no other stage has. */
-export function newStage(kind: StageKind, stages: readonly Stage[]): Stage {
-  let n = stages.length + 1;
-  while (stages.some(({ id }) => id === `s${n}`)) n++;
-  const id = `s${n}`;
+/**
+ * A stage to start from, all typical.
+ *
+ * @example newStage('chain', 'stage-1').kind //=> 'chain'
+ */
+export function newStage(kind: StageKind, id: string): Stage {
   switch (kind) {
     case 'teeth':
       return { id, kind, driver: 18, driven: 36, pitch: quantityOf(0.001, '1 mm', 'typical') };

@@ -1,0 +1,47 @@
+import type { Change } from '../plan/change.js';
+import { freshId } from '../plan/freshId.js';
+import type { Job } from '../plan/job.js';
+import { MOST } from '../plan/most.js';
+import { mechanismAt, mechanismById } from '../plan/place.js';
+import type { Mechanism, Plan } from '../plan/plan.js';
+import { MECHANISM_JOBS } from '../job/table.js';
+
+/**
+ * Another job of a mechanism, begun as a copy of one it has.
+ *
+ * @throws where as many are kept as there may be
+ */
+export function addJob(
+  plan: Plan,
+  mechanismId: string,
+  like: Job,
+  name: string,
+): { readonly id: string; readonly changes: readonly Change[] } {
+  const { jobs } = mechanismById(plan, mechanismId);
+  if (jobs.length >= MOST.jobs) throw new Error(`${MOST.jobs} jobs are kept: remove one first`);
+  const id = freshId(plan, 'job');
+  const at = [...mechanismAt(plan, mechanismId), 'jobs', jobs.length];
+  return { id, changes: [{ at, to: { ...like, id, name } satisfies Job }] };
+}
+
+/**
+ * Whether a mechanism cannot do without a job: its only one, or the only one of its kind where it does several kinds.
+ *
+ * @example jobIsNeeded({ ...mast, jobs: mast.jobs.slice(0, 1) }, mast.jobs[0].id) //=> true
+ */
+export function jobIsNeeded({ kind, jobs }: Mechanism, jobId: string): boolean {
+  const job = jobs.find(({ id }) => id === jobId);
+  const alike = jobs.filter((other) => other.kind === job?.kind);
+  return jobs.length === 1 || (MECHANISM_JOBS[kind].jobs.length > 1 && alike.length === 1);
+}
+
+/**
+ * A job taken away.
+ *
+ * @throws where the mechanism cannot do without it
+ */
+export function removeJob(plan: Plan, mechanismId: string, jobId: string): readonly Change[] {
+  const mechanism = mechanismById(plan, mechanismId);
+  if (jobIsNeeded(mechanism, jobId)) throw new Error('a mechanism keeps one job of each kind');
+  return [{ at: [...mechanismAt(plan, mechanismId), 'jobs'], to: mechanism.jobs.filter(({ id }) => id !== jobId) }];
+}
