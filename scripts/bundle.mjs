@@ -24,7 +24,16 @@ const COMMON = {
 const APART = ['@playwright/test', 'better-sqlite3', 'pino', 'pino-http', 'typeorm', 'express', ...builtinModules];
 
 export async function bundleServer() {
-  await build({ ...COMMON, entryPoints: ['server/src/main.ts'], outfile: 'server/dist/main.mjs', external: APART });
+  await build({
+    ...COMMON,
+    entryPoints: ['main', 'judging/judgeWorker', 'bin/backup', 'bin/restore', 'bin/passphrase'].map((name) => ({
+      in: `server/src/${name}.ts`,
+      out: name.split('/').at(-1),
+    })),
+    outdir: 'server/dist',
+    outExtension: { '.js': '.mjs' },
+    external: APART,
+  });
 }
 
 export async function bundleCli() {

@@ -1,8 +1,9 @@
-// npm run evaluate, cases, schema, bench: builds the commands where they have changed, then runs one in this process.
+// npm run evaluate, cases, schema, bench, backup, restore, passphrase: builds what has changed, then runs it in this process.
 import { build } from './prepare.mjs';
 
 const [name, ...args] = process.argv.slice(2);
-// What is measured is what is served: the bench wants it built too.
-await build(...(name === 'bench' ? [] : ['cli']));
+/** What belongs to the data is the server's; what is measured is what is served: the bench wants everything built. */
+const home = ['backup', 'restore', 'passphrase'].includes(name) ? 'server' : 'cli';
+await build(...(name === 'bench' ? [] : [home]));
 process.argv = [process.argv[0], name, ...args];
-await import(`../cli/dist/${name}.mjs`);
+await import(`../${home}/dist/${name}.mjs`);

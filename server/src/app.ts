@@ -5,6 +5,11 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { accessRoutes, guarded } from './access/access.js';
+import type { LiveAccess } from './access/accessFile.js';
+import { archiveRoutes } from './archive/routes.js';
+import type { DailyBackups } from './backup/daily.js';
+import { dataRoutes } from './backup/routes.js';
 import type { Database } from './db/database.js';
 import { healthRoutes } from './health.js';
 import { HttpProblem, problemHandler } from './http/problem.js';
@@ -20,7 +25,13 @@ export interface AppParts {
   readonly plans: PlanStore;
   readonly shelf: ShelfStore;
   readonly log: Logger;
-  readonly host: string;
+  readonly backups: DailyBackups;
+  /** The names it answers to. */
+  readonly names: ReadonlySet<string>;
+  /** Proxies in front whose word on who asks is taken. */
+  readonly proxies: readonly string[];
+  /** Who may do what; absent where nobody but this machine can reach it. */
+  readonly access?: LiveAccess;
   /** Folder of the built web application; absent while Vite serves it. */
   readonly webFolder?: string;
 }
@@ -40,9 +51,14 @@ const CONTENT_POLICY = {
   frameAncestors: ["'none'"],
 };
 
+/** A full shelf as one sheet. */
+const LARGEST_SHEET = '64mb';
+
 /** Puts the HTTP application together. */
-export function createApp({ data, dataFolder, plans, shelf, log, host, webFolder }: AppParts): Express {
+export function createApp(parts: AppParts): Express {
+  const { data, dataFolder, plans, shelf, log, names, proxies, access, backups, webFolder } = parts;
   const app = express();
+  app.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
   app.disable('x-powered-by');
   app.set('etag', false);
   app.use(
@@ -61,15 +77,22 @@ export function createApp({ data, dataFolder, plans, shelf, log, host, webFolder
       strictTransportSecurity: false,
     }),
   );
-  app.use(sameOrigin(host));
+  app.use(sameOrigin(names));
+  if (access) app.use(...guarded(access));
   app.use(compression());
   app.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
   app.use(express.json({ limit: '2mb' }));
-  app.use(express.text({ type: 'text/csv', limit: '4mb' }));
-  app.use('/api/health', healthRoutes(data, dataFolder));
+  app.use('/api/shelf/file', express.text({ type: 'text/csv', limit: LARGEST_SHEET }));
+  app.use('/api/health', healthRoutes(data, dataFolder, backups));
+  app.use('/api/access', accessRoutes(access));
+  app.use('/api/data', dataRoutes(data, dataFolder, backups));
+  app.use(
+    '/api/archive',
+    archiveRoutes(data, () => plans.onChange()),
+  );
   app.use('/api/plans', planRoutes(plans));
   app.use('/api/shelf', shelfRoutes(shelf));
   app.use('/api', nowhere);

@@ -1,10 +1,12 @@
 import { statfs } from 'node:fs/promises';
 import { Router } from 'express';
 import type { EntityManager } from 'typeorm';
+import { listBackups } from './backup/backups.js';
+import type { DailyBackups } from './backup/daily.js';
 import type { Database } from './db/database.js';
 import { HealthEntity, RevisionEntity } from './db/entities.js';
 import { StorageProblem } from './db/failure.js';
-import { SCHEMA } from './db/open.js';
+import { SCHEMA } from './db/migrations/index.js';
 import { VERSION } from './version.js';
 
 /** What the health answer says. */
@@ -17,6 +19,12 @@ export interface Health {
   readonly revisions?: number;
   /** Room on the disk that holds the data, bytes. */
   readonly freeBytes?: number;
+  /** When the newest backup was made; absent where there is none. */
+  readonly newestBackup?: string;
+  /** Its age in hours. */
+  readonly backupAgeHours?: number;
+  /** Why the last backup could not be made. */
+  readonly backupFailure?: string;
   /** Why it cannot save, and what to do. */
   readonly detail?: string;
 }
@@ -24,10 +32,18 @@ export interface Health {
 /**
  * /api/health: writes and reads back what was written, on the same way as every save. 503 where that cannot be done.
  */
-export function healthRoutes(data: Database, folder: string): Router {
+export function healthRoutes(data: Database, folder: string, backups: DailyBackups): Router {
   const router = Router();
   router.get('/', async (_request, response) => {
-    const always = { version: VERSION, schema: SCHEMA, freeBytes: await freeBytes(folder) };
+    const newest = listBackups(folder)[0]?.madeAt;
+    const always = {
+      version: VERSION,
+      schema: SCHEMA,
+      freeBytes: await freeBytes(folder),
+      newestBackup: newest,
+      backupAgeHours: newest === undefined ? undefined : Math.round((Date.now() - Date.parse(newest)) / 360_000) / 10,
+      backupFailure: backups.failure,
+    };
     try {
       const written = await data.write(async (manager) => {
         await manager.increment(HealthEntity, { id: 1 }, 'asked', 1);
@@ -49,7 +65,8 @@ export function healthRoutes(data: Database, folder: string): Router {
 const asked = async (manager: EntityManager): Promise<number> =>
   (await manager.findOneByOrFail(HealthEntity, { id: 1 })).asked;
 
-async function freeBytes(folder: string): Promise<number | undefined> {
+/** Room on the disk that holds a folder; unknown where the system does not say. */
+export async function freeBytes(folder: string): Promise<number | undefined> {
   try {
     const { bavail, bsize } = await statfs(folder);
     return bavail * bsize;

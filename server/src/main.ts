@@ -1,18 +1,27 @@
-import { fileURLToPath } from 'node:url';
+import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
+import { LiveAccess, readAccess } from './access/accessFile.js';
 import { createApp } from './app.js';
-import { openData } from './db/open.js';
-import { StorageProblem } from './db/failure.js';
+import { makeBackup } from './backup/backups.js';
+import { DailyBackups } from './backup/daily.js';
+import { StorageProblem, storageFailureOf } from './db/failure.js';
+import { openData, type BeforeChange } from './db/open.js';
 import { StartProblem } from './db/startProblem.js';
-import { bracketed } from './http/sameOrigin.js';
+import { bracketed, namesOf } from './http/names.js';
+import { JudgeThread, judgedBy } from './judging/judgeThread.js';
+import { Summaries } from './judging/summaries.js';
 import { PlanStore } from './plans/store.js';
-import { readSettings, type Settings } from './settings.js';
+import { reachable, readSettings, type Settings } from './settings.js';
 import { root as rootUrl } from './root.js';
 import { readDemo } from './shelf/data.js';
 import { ShelfStore } from './shelf/store.js';
+import { VERSION } from './version.js';
 
 const root = fileURLToPath(rootUrl);
+// What this program writes nobody else on this machine may read.
+process.umask(0o077);
 
 /** Ends with one line that says what to do; anything else is a fault of the program, and shows where. */
 function refuse(problem: unknown): never {
@@ -21,44 +30,84 @@ function refuse(problem: unknown): never {
   process.exit(2);
 }
 
-function settingsOrStop(): Settings {
+/** The settings, and who may do what: others are let in by a passphrase only. */
+function settingsOrStop(): { readonly settings: Settings; readonly access?: LiveAccess } {
   try {
-    return readSettings(process.env, root);
+    const settings = readSettings(process.env, root);
+    if (!reachable(settings)) return { settings };
+    if (!readAccess(settings.dataFolder)?.change)
+      throw new StartProblem(
+        'Others could reach this server by HOST, ROUGH_GEAR_HOSTS or ROUGH_GEAR_PROXY, and no passphrase is set: set one first with npm run passphrase.',
+      );
+    return { settings, access: new LiveAccess(settings.dataFolder) };
   } catch (problem) {
     return refuse(problem);
   }
 }
 
-const settings = settingsOrStop();
+const { settings, access } = settingsOrStop();
+const { dataFolder } = settings;
 const log = pino({ level: settings.logLevel }, pino.destination(2));
-const opened = await openData(settings.dataFolder).catch(refuse);
+
+const backUpFirst: BeforeChange = async (copyTo) => {
+  try {
+    await makeBackup(dataFolder, 'before-update', copyTo);
+  } catch (problem) {
+    const why = storageFailureOf(problem)?.sentence ?? (problem as Error).message;
+    throw new StartProblem(`${dataFolder}: no backup could be made before the update, and nothing was changed. ${why}`);
+  }
+};
+
+const opened = await openData(dataFolder, backUpFirst).catch(refuse);
 const data = opened.database;
 const plans = new PlanStore(data);
 const shelf = new ShelfStore(data);
+const backups = new DailyBackups(data, dataFolder);
+const summaries = new Summaries(plans, new JudgeThread(), judgedBy(VERSION));
 try {
   await shelf.seed();
   if (await plans.isEmpty()) for (const plan of readDemo()) await plans.create(plan);
+  await summaries.start();
 } catch (problem) {
-  refuse(problem instanceof StorageProblem ? new StartProblem(`${settings.dataFolder}: ${problem.message}`) : problem);
+  refuse(problem instanceof StorageProblem ? new StartProblem(`${dataFolder}: ${problem.message}`) : problem);
 }
 
 const app = createApp({
   data,
-  dataFolder: settings.dataFolder,
+  dataFolder,
   plans,
   shelf,
   log,
-  host: settings.host,
+  backups,
+  names: namesOf(settings.host, settings.hosts),
+  proxies: settings.proxies,
+  access,
   webFolder: fileURLToPath(new URL('web/dist', rootUrl)),
 });
-const server = app.listen(settings.port, settings.host, (error?: Error) => {
-  if (error) {
-    process.stderr.write(`PORT: ${settings.host}:${settings.port} cannot be listened on: ${error.message}\n`);
-    process.exit(2);
-  }
+
+/** Whoever is slower than this at asking, ms, is not waited for; nobody holds a place without asking. */
+const TIMES = {
+  headersTimeout: 10_000,
+  requestTimeout: 120_000,
+  keepAliveTimeout: 10_000,
+  connectionsCheckingInterval: 2000,
+};
+/** Nothing moved either way for so long: the other end is gone, ms. */
+const SILENT_FOR = 60_000;
+const MOST_CONNECTIONS = 512;
+
+const server = createServer(TIMES, app);
+server.setTimeout(SILENT_FOR);
+server.maxConnections = MOST_CONNECTIONS;
+server.once('error', (error) => {
+  process.stderr.write(`PORT: ${settings.host}:${settings.port} cannot be listened on: ${error.message}\n`);
+  process.exit(2);
+});
+server.listen(settings.port, settings.host, () => {
   const { port } = server.address() as AddressInfo;
   const name = settings.host === '127.0.0.1' ? 'localhost' : bracketed(settings.host);
   process.stdout.write(`Rough Gear is at http://${name}:${port}\n`);
+  backups.start();
 });
 
 /** Requests that are under way have so long to finish, ms. */
@@ -66,7 +115,14 @@ const FINISH_WITHIN = 1800;
 
 /** Lets open requests finish, then closes the database. */
 function stop(): void {
-  server.close(() => void opened.close().then(() => process.exit(0)));
+  backups.stop();
+  server.close(
+    () =>
+      void summaries
+        .stop()
+        .then(() => opened.close())
+        .then(() => process.exit(0)),
+  );
   server.closeIdleConnections();
   setTimeout(() => process.exit(1), FINISH_WITHIN).unref();
 }

@@ -1,5 +1,6 @@
 import { resolve } from 'node:path';
 import Joi from 'joi';
+import { isLoopback } from './http/names.js';
 import { StartProblem } from './db/startProblem.js';
 
 /** Everything the environment decides. See docs/settings.md. */
@@ -9,9 +10,30 @@ export interface Settings {
   /** Folder of the database. */
   readonly dataFolder: string;
   readonly logLevel: string;
+  /** Names it answers to, beside its own address. */
+  readonly hosts: readonly string[];
+  /** Addresses of proxies in front whose word on who asks is taken. */
+  readonly proxies: readonly string[];
 }
 
 const LOG_LEVELS = ['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent'];
+
+/** Several, with commas between. */
+const list = (item: Joi.Schema) =>
+  Joi.string()
+    .allow('')
+    .default('')
+    .custom((text: string, helpers) => {
+      const items = listed(text);
+      const wrong = items.find((one) => item.validate(one).error);
+      return wrong === undefined ? text : helpers.error('any.invalid');
+    });
+
+const listed = (text: string): readonly string[] =>
+  text
+    .split(',')
+    .map((one) => one.trim())
+    .filter((one) => one !== '');
 
 const schema = Joi.object({
   PORT: Joi.number().integer().min(0).max(65535).default(4173),
@@ -20,6 +42,8 @@ const schema = Joi.object({
   ROUGH_GEAR_LOG: Joi.string()
     .valid(...LOG_LEVELS)
     .default('info'),
+  ROUGH_GEAR_HOSTS: list(Joi.string().hostname()),
+  ROUGH_GEAR_PROXY: list(Joi.alternatives(Joi.string().valid('loopback'), Joi.string().ip())),
 }).unknown();
 
 /** Reads the settings. Throws one clear line that names the variable, its value and what is allowed. */
@@ -29,11 +53,17 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     const name = error.details[0]?.path[0] ?? 'setting';
     throw new StartProblem(`${error.message} (is "${String(environment[String(name)])}")`);
   }
-  const read = value as { PORT: number; HOST: string; ROUGH_GEAR_DATA: string; ROUGH_GEAR_LOG: string };
+  const read = value as Record<'HOST' | `ROUGH_GEAR_${'DATA' | 'LOG' | 'HOSTS' | 'PROXY'}`, string> & { PORT: number };
   return {
     port: read.PORT,
     host: read.HOST,
     dataFolder: resolve(root, read.ROUGH_GEAR_DATA),
     logLevel: read.ROUGH_GEAR_LOG,
+    hosts: listed(read.ROUGH_GEAR_HOSTS),
+    proxies: listed(read.ROUGH_GEAR_PROXY),
   };
 }
+
+/** Whether others than this machine can reach it: by its address, or through a proxy or under a name that others know. */
+export const reachable = ({ host, hosts, proxies }: Settings): boolean =>
+  !isLoopback(host) || proxies.length > 0 || hosts.some((name) => !isLoopback(name));

@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
 import type { ProblemDetails } from '@rough-gear/contract';
-import { bracketed } from '../src/http/sameOrigin.js';
-import { readSettings } from '../src/settings.js';
+import { bracketed, isLoopback, namesOf } from '../src/http/names.js';
+import { reachable, readSettings } from '../src/settings.js';
 import { heron, testApp } from './helper.js';
 
 describe('the guard', () => {
@@ -42,7 +42,7 @@ describe('the guard', () => {
     const file = await request(app)
       .post('/api/shelf/file?kind=motor')
       .set('Content-Type', 'text/csv')
-      .send('x'.repeat(4_400_000));
+      .send('x'.repeat(68_000_000));
     const nowhere = await request(app).post('/nowhere');
     expect(
       [foreign, packed, address, file, nowhere].map(({ status, body, headers }) => [
@@ -56,7 +56,7 @@ describe('the guard', () => {
           [415, 'The body is written in a way that is not read here'],
           [415, 'The body is written in a way that is not read here'],
           [400, 'The address is malformed'],
-          [413, 'That is more than 4 MB'],
+          [413, 'That is more than 67 MB'],
           [404, 'There is nothing at this address'],
         ] as const
       ).map((row) => [...row, expect.stringContaining('problem+json')]),
@@ -101,13 +101,52 @@ describe('the settings', () => {
       host: '127.0.0.1',
       dataFolder: '/srv/data',
       logLevel: 'info',
+      hosts: [],
+      proxies: [],
     });
   });
 
   it('are read from the environment', () => {
     expect(
-      readSettings({ PORT: '8080', HOST: '0.0.0.0', ROUGH_GEAR_DATA: '/tmp/x', ROUGH_GEAR_LOG: 'warn' }, '/srv'),
-    ).toEqual({ port: 8080, host: '0.0.0.0', dataFolder: '/tmp/x', logLevel: 'warn' });
+      readSettings(
+        {
+          PORT: '8080',
+          HOST: '0.0.0.0',
+          ROUGH_GEAR_DATA: '/tmp/x',
+          ROUGH_GEAR_LOG: 'warn',
+          ROUGH_GEAR_HOSTS: 'yard.school, 10.0.0.7',
+          ROUGH_GEAR_PROXY: 'loopback,10.0.0.2',
+        },
+        '/srv',
+      ),
+    ).toEqual({
+      port: 8080,
+      host: '0.0.0.0',
+      dataFolder: '/tmp/x',
+      logLevel: 'warn',
+      hosts: ['yard.school', '10.0.0.7'],
+      proxies: ['loopback', '10.0.0.2'],
+    });
+  });
+
+  it('know whether others can reach the server', () => {
+    const of = (environment: Readonly<Record<string, string | undefined>>) =>
+      reachable(readSettings(environment, '/srv'));
+    expect([{}, { HOST: '::1' }, { HOST: '127.0.0.3' }, { ROUGH_GEAR_HOSTS: 'localhost' }].map(of)).toEqual([
+      false,
+      false,
+      false,
+      false,
+    ]);
+    expect(
+      [{ HOST: '0.0.0.0' }, { HOST: '::' }, { ROUGH_GEAR_PROXY: 'loopback' }, { ROUGH_GEAR_HOSTS: 'yard.school' }].map(
+        of,
+      ),
+    ).toEqual([true, true, true, true]);
+    expect([isLoopback('LOCALHOST'), isLoopback('192.168.0.4')]).toEqual([true, false]);
+    expect([...namesOf('0.0.0.0', ['Yard.School'])]).toEqual(
+      expect.arrayContaining(['localhost', '[::1]', 'yard.school']),
+    );
   });
 
   it.each([
@@ -115,6 +154,8 @@ describe('the settings', () => {
     ['PORT', '70000', /^PORT .*65535.*\(is "70000"\)$/],
     ['HOST', 'not a host', /^HOST .*\(is "not a host"\)$/],
     ['ROUGH_GEAR_DATA', '', /^ROUGH_GEAR_DATA .*empty.*\(is ""\)$/],
+    ['ROUGH_GEAR_HOSTS', 'yard.school, not a name', /^ROUGH_GEAR_HOSTS .*\(is "yard.school, not a name"\)$/],
+    ['ROUGH_GEAR_PROXY', 'everybody', /^ROUGH_GEAR_PROXY .*\(is "everybody"\)$/],
     ['ROUGH_GEAR_LOG', 'loud', /^ROUGH_GEAR_LOG .*must be one of.*\(is "loud"\)$/],
   ])('%s=%s stops the start with one clear line', (name, value, line) => {
     expect(() => readSettings({ [name]: value }, '/srv')).toThrow(line);

@@ -3,8 +3,14 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Plan } from '@rough-gear/core';
 import { pino } from 'pino';
+import type { LiveAccess } from '../src/access/accessFile.js';
 import { createApp } from '../src/app.js';
+import { DailyBackups } from '../src/backup/daily.js';
 import { openData } from '../src/db/open.js';
+import { namesOf } from '../src/http/names.js';
+import { judge } from '../src/judging/judge.js';
+import type { Judge } from '../src/judging/judgeThread.js';
+import { Summaries } from '../src/judging/summaries.js';
 import { PlanStore } from '../src/plans/store.js';
 import { ShelfStore } from '../src/shelf/store.js';
 
@@ -14,15 +20,37 @@ export const heron = JSON.parse(
 
 export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'rough-gear-server-'));
 
+/** Judges in this very thread: for tests that want no other. */
+export const judgeHere: Judge = {
+  judge: (text) => Promise.resolve(judge(text)),
+  close: () => Promise.resolve(),
+};
+
 /** The application on a real SQLite file of its own. */
-export async function testApp(folder = temporaryFolder()) {
+export async function testApp(
+  folder = temporaryFolder(),
+  more: { readonly access?: LiveAccess; readonly hosts?: readonly string[]; readonly proxies?: readonly string[] } = {},
+) {
   const { database: data, close } = await openData(folder);
   const plans = new PlanStore(data);
   const shelf = new ShelfStore(data);
   await shelf.seed();
-  const app = createApp({ data, dataFolder: folder, plans, shelf, log: pino({ level: 'silent' }), host: '127.0.0.1' });
+  const backups = new DailyBackups(data, folder);
+  const summaries = new Summaries(plans, judgeHere, 'test');
+  await summaries.start();
+  const app = createApp({
+    data,
+    dataFolder: folder,
+    plans,
+    shelf,
+    log: pino({ level: 'silent' }),
+    backups,
+    names: namesOf('127.0.0.1', more.hosts ?? []),
+    proxies: more.proxies ?? [],
+    access: more.access,
+  });
   /** Looks into the tables, or changes them behind the program's back. */
   const sql = (text: string, values?: unknown[]): Promise<unknown> =>
     data.write((manager) => manager.query<unknown>(text, values));
-  return { app, data, close, plans, shelf, folder, sql };
+  return { app, data, close, plans, shelf, folder, sql, summaries, backups };
 }

@@ -1,4 +1,4 @@
-import type { PlanSummary, ProblemDetails, StoredPlan } from '@rough-gear/contract';
+import type { PlanPage, ProblemDetails, StoredPlan } from '@rough-gear/contract';
 import request from 'supertest';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { openData } from '../src/db/open.js';
@@ -22,10 +22,11 @@ const save = (document: unknown, basedOn?: string, at = id) => {
 
 describe('plans', () => {
   it('are listed with what is wrong in each', async () => {
-    const { body } = (await get('/api/plans')) as { body: PlanSummary[] };
-    expect(body).toHaveLength(1);
-    expect(body[0]).toMatchObject({ id, name: 'Heron', revision: 1 });
-    expect(body[0]!.mechanisms.map(({ headline }) => headline.verdict)).toEqual([
+    await made.summaries.settled();
+    const { plans, total } = (await get('/api/plans')).body as PlanPage;
+    expect([plans.length, total]).toEqual([1, 1]);
+    expect(plans[0]).toMatchObject({ id, name: 'Heron', revision: 1 });
+    expect(plans[0]!.mechanisms.map(({ headline }) => headline.verdict)).toEqual([
       'enough',
       'tight',
       'gives way',
@@ -115,8 +116,8 @@ describe('plans', () => {
     expect((await request(made.app).delete(`/api/plans/${id}`)).status).toBe(204);
     expect((await get(`/api/plans/${id}`)).status).toBe(404);
     expect((await save(heron, '"r2"')).status).toBe(404);
-    expect(((await get('/api/plans')).body as PlanSummary[]).map(({ id: one }) => one)).toEqual([copy.id]);
-    expect(((await get('/api/plans?bin=true')).body as PlanSummary[])[0]).toMatchObject({
+    expect(((await get('/api/plans')).body as PlanPage).plans.map(({ id: one }) => one)).toEqual([copy.id]);
+    expect(((await get('/api/plans?bin=true')).body as PlanPage).plans[0]).toMatchObject({
       id,
       deletedAt: expect.any(String) as string,
     });

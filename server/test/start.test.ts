@@ -90,7 +90,7 @@ describe('what the program refuses to start on, in one line each', () => {
   it('and after each of them starts on a sound folder as if nothing had been', async () => {
     const folder = await used();
     const { database, close } = await openData(folder);
-    expect((await new PlanStore(database).list(false)).map(({ name }) => name).sort()).toEqual([
+    expect((await new PlanStore(database).list({})).plans.map(({ name }) => name).sort()).toEqual([
       'Plan 0',
       'Plan 1',
       'Plan 2',

@@ -1,6 +1,6 @@
 import request from 'supertest';
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { PlanSummary, ProblemDetails } from '@rough-gear/contract';
+import type { PlanPage, ProblemDetails } from '@rough-gear/contract';
 import { heron, testApp } from './helper.js';
 
 let made: Awaited<ReturnType<typeof testApp>>;
@@ -10,8 +10,13 @@ beforeEach(async () => {
   odd = (await made.plans.create({ ...heron, name: 'Odd' })).id;
   sound = (await made.plans.create(heron)).id;
 });
-const become = (document: string) =>
-  made.sql('UPDATE "revision" SET "document" = ? WHERE "planId" = ?', [document, odd]);
+const become = async (document: string) => {
+  await made.summaries.settled();
+  await made.sql('UPDATE "revision" SET "document" = ? WHERE "planId" = ?', [document, odd]);
+  await made.plans.forgetJudgedBy('another version');
+  made.summaries.wake();
+  await made.summaries.settled();
+};
 const get = (path: string) => request(made.app).get(path);
 
 const ODD: readonly (readonly [name: string, document: string, why: RegExp])[] = [
@@ -31,7 +36,7 @@ describe.each(ODD)('A stored document %s', (_name, document, why) => {
   it('shows in the list with its reason, and nothing else suffers', async () => {
     const { status, body } = await get('/api/plans');
     expect(status).toBe(200);
-    const list = body as PlanSummary[];
+    const list = (body as PlanPage).plans;
     expect(list.find(({ id }) => id === odd)).toMatchObject({
       name: 'Odd',
       mechanisms: [],
@@ -53,9 +58,10 @@ describe.each(ODD)('A stored document %s', (_name, document, why) => {
 
   it('goes into the bin and out of it as any other', async () => {
     expect((await request(made.app).delete(`/api/plans/${odd}`)).status).toBe(204);
-    expect((await get('/api/plans?bin=true')).body).toMatchObject([
-      { id: odd, unreadable: expect.any(String) as string },
-    ]);
+    expect((await get('/api/plans?bin=true')).body).toMatchObject({
+      total: 1,
+      plans: [{ id: odd, unreadable: expect.any(String) as string }],
+    });
     expect((await request(made.app).post(`/api/plans/${odd}/restore`)).status).toBe(204);
   });
 });

@@ -1,4 +1,4 @@
-import type { MechanismResult, Part, Plan, Quantity } from '@rough-gear/core';
+import type { MechanismResult, Part, PartKind, Plan, Quantity } from '@rough-gear/core';
 import type { Problem } from '../plan/problem.js';
 
 /** A plan in a list. */
@@ -10,10 +10,36 @@ export interface PlanSummary {
   readonly savedAt: string;
   /** When it went into the bin; absent while it is in use. */
   readonly deletedAt?: string;
+  /** As far as they are judged: those of an earlier revision, or none, while it is looked at again. */
   readonly mechanisms: readonly Pick<MechanismResult, 'id' | 'name' | 'kind' | 'headline'>[];
+  /** Whether this very revision has been judged. */
+  readonly judged: boolean;
   /** Why this version of the program cannot read it; it can still be downloaded as it is. */
   readonly unreadable?: string;
 }
+
+export const PLAN_SORTS = ['saved', 'name', 'worst'] as const;
+/** The last saved in front, by name, or those with most to do in front. */
+export type PlanSort = (typeof PLAN_SORTS)[number];
+
+/** What is asked of the list. */
+export interface PlanQuery {
+  readonly bin?: boolean;
+  /** A part of the name of the robot or of one of its mechanisms. */
+  readonly find?: string;
+  readonly sort?: PlanSort;
+  readonly from?: number;
+  readonly count?: number;
+}
+
+/** A page of the list, and how many there are in all. */
+export interface PlanPage {
+  readonly total: number;
+  readonly plans: readonly PlanSummary[];
+}
+
+/** As many as a page has at most. */
+export const LONGEST_PAGE = 100;
 
 /** A plan as it stands at one revision. The same number is in the ETag. */
 export interface StoredPlan {
@@ -40,6 +66,64 @@ export interface ShelfPart {
   /** Not offered any more; plans that have copies of it keep them. */
   readonly retired: boolean;
 }
+
+/** An import that can be taken back. */
+export interface ShelfImport {
+  readonly id: number;
+  readonly takenAt: string;
+  readonly kind: PartKind;
+  readonly made: number;
+  readonly changed: number;
+}
+
+/** What taking an import back came to. */
+export interface TakenBack {
+  readonly removed: number;
+  readonly restored: number;
+  /** Names of parts that were changed since, and stay as they are. */
+  readonly left: readonly string[];
+}
+
+/** Made by itself once a day, before the tables were changed, or because somebody wanted one. */
+export type BackupKind = 'daily' | 'before-update' | 'by-hand';
+
+export interface Backup {
+  readonly name: string;
+  readonly kind: BackupKind;
+  /** ISO 8601 */
+  readonly madeAt: string;
+  readonly bytes: number;
+}
+
+/** What the server holds, and where copies of it are. */
+export interface DataState {
+  readonly plans: number;
+  readonly binned: number;
+  readonly revisions: number;
+  readonly parts: number;
+  readonly bytes: number;
+  readonly freeBytes?: number;
+  readonly folder: string;
+  /** The newest in front. */
+  readonly backups: readonly Backup[];
+  /** Why the last one could not be made. */
+  readonly backupFailure?: string;
+}
+
+/** What came of bringing an archive back. */
+export interface ArchiveReport {
+  readonly plansAdded: number;
+  readonly plansThere: number;
+  /** Names of plans that are here in another state: brought in as plans of their own. */
+  readonly plansBeside: readonly string[];
+  readonly partsAdded: number;
+  readonly partsThere: number;
+  /** What could not be taken, and why. */
+  readonly refused: readonly string[];
+}
+
+/** Who may do what: nothing is asked of whoever is at the machine itself. */
+export type Access = 'open' | 'change' | 'look' | 'signed out';
 
 /** What a team says of a part, whoever made it. `null` takes a price away. */
 export interface ShelfMarks {

@@ -1,2 +1,3 @@
 export * from './exportCsv.js';
 export * from './importCsv.js';
+export * from './most.js';

@@ -42,6 +42,11 @@ export class Database {
     });
   }
 
+  /** Copies the data as it is now to a file, page by page, while others go on reading and saving. */
+  async copyTo(file: string): Promise<void> {
+    await copyOf(await this.connected(), file);
+  }
+
   async close(): Promise<void> {
     await this.inTurn(async () => this.source?.destroy());
   }
@@ -90,8 +95,15 @@ const rolledBack = (runner: QueryRunner): Promise<boolean> =>
     () => false,
   );
 
-const inTransaction = ({ driver }: DataSource): boolean =>
-  (driver as unknown as { databaseConnection: Connection }).databaseConnection.inTransaction;
+const connectionOf = ({ driver }: DataSource): Connection =>
+  (driver as unknown as { databaseConnection: Connection }).databaseConnection;
+
+/** Copies what a connection reads to a file, page by page. */
+export const copyOf = async (source: DataSource, file: string): Promise<void> => {
+  await connectionOf(source).backup(file);
+};
+
+const inTransaction = (source: DataSource): boolean => connectionOf(source).inTransaction;
 
 function understood(problem: unknown): unknown {
   const failure = storageFailureOf(problem);

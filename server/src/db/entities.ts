@@ -6,6 +6,14 @@ export interface PlanRow {
   revision: number;
   savedAt: string;
   deletedAt: string | null;
+  /** Names of the robot and its mechanisms in small letters: what a search looks through. */
+  sought: string;
+  /** The worst verdict as a number; 0 where it has no mechanism or is not judged. */
+  worst: number;
+  /** What a list says of it, as JSON; of an earlier revision where `judgedBy` is null. */
+  judged: string | null;
+  /** The program that judged this revision; null where none has yet. */
+  judgedBy: string | null;
 }
 
 /** One saved state of a plan: the document as text. */
@@ -41,6 +49,10 @@ export const PlanEntity = new EntitySchema<PlanRow>({
     revision: { type: 'integer' },
     savedAt: { type: 'text' },
     deletedAt: { type: 'text', nullable: true },
+    sought: { type: 'text' },
+    worst: { type: 'integer' },
+    judged: { type: 'text', nullable: true },
+    judgedBy: { type: 'text', nullable: true },
   },
 });
 
@@ -64,6 +76,24 @@ export const ShelfEntity = new EntitySchema<ShelfRow>({
     shipped: { type: 'integer', nullable: true },
     common: { type: 'boolean' },
     retired: { type: 'boolean' },
+  },
+});
+
+/** An import into the shelf, and what it replaced: the rows as they were, those it made as their id alone. */
+export interface ShelfImportRow {
+  id: number;
+  takenAt: string;
+  kind: string;
+  replaced: string;
+}
+
+export const ShelfImportEntity = new EntitySchema<ShelfImportRow>({
+  name: 'shelf_import',
+  columns: {
+    id: { type: 'integer', primary: true, generated: 'increment' },
+    takenAt: { type: 'text' },
+    kind: { type: 'text' },
+    replaced: { type: 'text' },
   },
 });
 

@@ -1,23 +1,17 @@
 import { join } from 'node:path';
-import { DataSource, type MigrationInterface } from 'typeorm';
-import { Database } from './database.js';
-import { HealthEntity, PlanEntity, RevisionEntity, ShelfEntity } from './entities.js';
+import { DataSource } from 'typeorm';
+import { copyOf, Database } from './database.js';
+import { HealthEntity, PlanEntity, RevisionEntity, ShelfEntity, ShelfImportEntity } from './entities.js';
 import { storageFailureOf } from './failure.js';
 import { prepareFolder } from './folder.js';
 import { takeFolder, type FolderLock } from './lock.js';
-import { FirstTables1764000000000 } from './migrations/1764000000000-firstTables.js';
-import { ShelfMarks1764100000000 } from './migrations/1764100000000-shelfMarks.js';
-import { Health1764300000000 } from './migrations/1764300000000-health.js';
+import { MIGRATION_NAMES, MIGRATIONS, SCHEMA } from './migrations/index.js';
 import { StartProblem } from './startProblem.js';
 
-const MIGRATIONS: readonly (new () => MigrationInterface & { name: string })[] = [
-  FirstTables1764000000000,
-  ShelfMarks1764100000000,
-  Health1764300000000,
-];
+/** What is done with data of an older program before its tables are changed. */
+export type BeforeChange = (copyTo: (file: string) => Promise<void>) => Promise<void>;
 
-/** What the tables are called by: the last change this program knows. */
-export const SCHEMA = new (MIGRATIONS.at(-1)!)().name;
+const nothing: BeforeChange = () => Promise.resolve();
 
 /** The data of a folder, taken for this process alone. */
 export interface OpenData {
@@ -30,24 +24,26 @@ export const fileIn = (folder: string): string => join(folder, 'rough-gear.sqlit
 /**
  * Opens the data in a folder, makes it where there is none, and brings its tables up to date. Write-ahead log with full
  * syncs: an acknowledged save survives a killed process. Throws a `StartProblem`, one line with what to do, where
- * the folder, the file or its version is not what this program can work with.
+ * the folder, the file or its version is not what this program can work with. `beforeChange` is called, with a way to copy
+ * the data, before tables of an older program are changed; where it fails nothing is changed.
  */
-export async function openData(folder: string): Promise<OpenData> {
+export async function openData(folder: string, beforeChange: BeforeChange = nothing): Promise<OpenData> {
   prepareFolder(folder);
   let lock: FolderLock | undefined;
   try {
     lock = takeFolder(folder);
-    return await openTaken(folder, lock);
+    return await openTaken(folder, lock, beforeChange);
   } catch (problem) {
     lock?.release();
     throw explained(problem, folder);
   }
 }
 
-async function openTaken(folder: string, lock: FolderLock): Promise<OpenData> {
+async function openTaken(folder: string, lock: FolderLock, beforeChange: BeforeChange): Promise<OpenData> {
   const source = await connect(folder);
   try {
-    await check(source, folder);
+    const old = await check(source, folder);
+    if (old) await beforeChange((file) => copyOf(source, file));
     await source.runMigrations({ transaction: 'all' });
   } catch (problem) {
     await source.destroy();
@@ -68,7 +64,7 @@ async function connect(folder: string): Promise<DataSource> {
   const source = new DataSource({
     type: 'better-sqlite3',
     database: fileIn(folder),
-    entities: [PlanEntity, RevisionEntity, ShelfEntity, HealthEntity],
+    entities: [PlanEntity, RevisionEntity, ShelfEntity, ShelfImportEntity, HealthEntity],
     migrations: [...MIGRATIONS],
     enableWAL: true,
     synchronize: false,
@@ -85,24 +81,24 @@ async function connect(folder: string): Promise<DataSource> {
   }
 }
 
-/** Whole, and not of a program that is newer than this one. */
-async function check(source: DataSource, folder: string): Promise<void> {
+/** Whole, and not of a program that is newer than this one. True where its tables are an older program's. */
+async function check(source: DataSource, folder: string): Promise<boolean> {
   const [answer] = await source.query<{ quick_check: string }[]>('PRAGMA quick_check(1)');
   if (answer?.quick_check !== 'ok') throw damaged(folder, answer?.quick_check ?? 'it does not answer');
   const [table] = await source.query<unknown[]>(`SELECT 1 FROM sqlite_master WHERE name = 'migrations'`);
-  if (!table) return;
-  const known = MIGRATIONS.map((Migration) => new Migration().name);
+  if (!table) return false;
   const done = await source.query<{ name: string }[]>('SELECT name FROM migrations ORDER BY timestamp');
-  const unknown = done.filter(({ name }) => !known.includes(name)).map(({ name }) => name);
+  const unknown = done.filter(({ name }) => !MIGRATION_NAMES.includes(name)).map(({ name }) => name);
   if (unknown.length > 0)
     throw new StartProblem(
       `${fileIn(folder)} was last used by a newer version of this program (it has ${unknown.at(-1)}, this one ends at ${SCHEMA}): start that version, or name another folder by ROUGH_GEAR_DATA.`,
     );
+  return done.length < MIGRATION_NAMES.length;
 }
 
 const damaged = (folder: string, why: string): StartProblem =>
   new StartProblem(
-    `${fileIn(folder)} is damaged (${why.split('\n')[0]}): nothing was changed. Put the newest backup in its place.`,
+    `${fileIn(folder)} is damaged (${why.split('\n')[0]}): nothing was changed. Restore the newest backup: npm run restore -- FILE (they lie in ${join(folder, 'backups')}).`,
   );
 
 function explained(problem: unknown, folder: string): unknown {

@@ -1,6 +1,7 @@
 import type { Problem, ProblemDetails, StoredPlan } from '@rough-gear/contract';
 import type { ErrorRequestHandler } from 'express';
 import { StorageProblem } from '../db/failure.js';
+import { ShelfFull } from '../shelf/store.js';
 import { UnreadablePlan } from '../plans/document.js';
 
 /** Something a request got wrong: becomes application/problem+json. */
@@ -37,6 +38,7 @@ function known(error: unknown): Said | undefined {
     const status = kind === 'full' || kind === 'read-only' ? 507 : 503;
     return { title: 'Nothing was saved or read', status, detail: sentence };
   }
+  if (error instanceof ShelfFull) return { title: 'The shelf is full', status: 422, detail: error.message };
   if (error instanceof UnreadablePlan)
     return { title: 'This version of the program cannot read that plan', status: 409, problems: error.problems };
   // The router could not make sense of the address itself.

@@ -1,11 +1,18 @@
-import { etagOf, readPlan, revisionOf, type StoredPlan } from '@rough-gear/contract';
+import {
+  etagOf,
+  LONGEST_PAGE,
+  PLAN_SORTS,
+  readPlan,
+  revisionOf,
+  type PlanQuery,
+  type StoredPlan,
+} from '@rough-gear/contract';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan } from '@rough-gear/core';
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
 import { HttpProblem } from '../http/problem.js';
 import { emptyPlan } from './emptyPlan.js';
 import type { PlanStore, Saved } from './store.js';
-import { summaryOf } from './summary.js';
 
 const name = Joi.string().trim().min(1).max(80);
 const createBody = Joi.object<{ name?: string; document?: unknown }>({ name, document: Joi.object() }).xor(
@@ -13,7 +20,13 @@ const createBody = Joi.object<{ name?: string; document?: unknown }>({ name, doc
   'document',
 );
 const renameBody = Joi.object<{ name: string }>({ name: name.required() });
-const listQuery = Joi.object<{ bin: boolean }>({ bin: Joi.boolean().default(false) });
+const listQuery = Joi.object<PlanQuery>({
+  bin: Joi.boolean().default(false),
+  find: Joi.string().max(80).allow(''),
+  sort: Joi.string().valid(...PLAN_SORTS),
+  from: Joi.number().integer().min(0).max(1e6),
+  count: Joi.number().integer().min(1).max(LONGEST_PAGE),
+});
 const planId = Joi.string().guid();
 const revisionNumber = Joi.number().integer().min(1);
 
@@ -22,14 +35,18 @@ export function planRoutes(store: PlanStore): Router {
   const router = Router();
 
   router.get('/', async (request, response) => {
-    const { bin } = validated(listQuery, request.query, 'query');
-    response.json((await store.list(bin)).map(summaryOf));
+    response.json(await store.list(validated(listQuery, request.query, 'query')));
   });
 
   router.post('/', async (request, response) => {
     const body = validated(createBody, request.body, 'body');
-    const document = body.document === undefined ? emptyPlan(body.name ?? '') : planFrom(body.document);
+    const document = body.document === undefined ? planFrom(emptyPlan(body.name ?? '')) : planFrom(body.document);
     sendPlan(response.status(201), await store.create(document));
+  });
+
+  // Before the plans themselves: "bin" is no plan's id.
+  router.delete('/bin', async (_request, response) => {
+    response.json({ removed: await store.emptyBin() });
   });
 
   router.get('/:id', async (request, response) => sendPlan(response, await found(store, request)));
@@ -42,7 +59,7 @@ export function planRoutes(store: PlanStore): Router {
   router.patch('/:id', async (request, response) => {
     const { name: renamed } = validated(renameBody, request.body, 'body');
     const stored = await found(store, request);
-    sendSaved(response, await store.save(stored.id, basedOn(request), { ...stored.document, name: renamed }));
+    sendSaved(response, await store.save(stored.id, basedOn(request), planFrom({ ...stored.document, name: renamed })));
   });
 
   router.post('/:id/duplicate', async (request, response) => {

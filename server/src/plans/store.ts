@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import type { RevisionSummary, StoredPlan } from '@rough-gear/contract';
+import type { PlanPage, PlanQuery, PlanSummary, RevisionSummary, StoredPlan } from '@rough-gear/contract';
+import { LONGEST_PAGE } from '@rough-gear/contract';
 import type { Plan } from '@rough-gear/core';
 import { IsNull, Not, type EntityManager } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity, type PlanRow, type RevisionRow } from '../db/entities.js';
+import type { Judged } from '../judging/judge.js';
 import { readDocument } from './document.js';
 import { thinned } from './retention.js';
 
@@ -11,15 +13,18 @@ import { thinned } from './retention.js';
 export type Saved =
   { readonly ok: true; readonly plan: StoredPlan } | { readonly ok: false; readonly stored: StoredPlan };
 
-/** A plan in a list: its document as it lies in the file, to be read where it is wanted. */
-export interface ListedPlan extends Omit<StoredPlan, 'document'> {
-  readonly name: string;
-  readonly deletedAt?: string;
+/** A plan whose revision no list can speak of yet. */
+export interface Unjudged {
+  readonly id: string;
+  readonly revision: number;
   readonly text: string;
 }
 
 /** Plans and their revisions in SQLite. Every save is one transaction: a row of revisions and the plan's own. */
 export class PlanStore {
+  /** Called whenever a plan has another revision. */
+  onChange: () => void = () => undefined;
+
   constructor(
     private readonly data: Database,
     private readonly now: () => string = () => new Date().toISOString(),
@@ -29,20 +34,23 @@ export class PlanStore {
     return this.data.read(async (manager) => (await manager.count(PlanEntity)) === 0);
   }
 
-  /** Plans in use, or those in the bin; the last saved in front. */
-  async list(inBin: boolean): Promise<readonly ListedPlan[]> {
+  /** A page of the plans in use, or of those in the bin. */
+  async list({ bin = false, find = '', sort = 'saved', from = 0, count = LONGEST_PAGE }: PlanQuery): Promise<PlanPage> {
     return this.data.read(async (manager) => {
-      const rows = await manager.find(PlanEntity, {
-        where: { deletedAt: inBin ? Not(IsNull()) : IsNull() },
-        order: { savedAt: 'DESC' },
-      });
-      const plans: ListedPlan[] = [];
-      for (const row of rows) {
-        const { document } = await this.document(manager, row);
-        const { id, name, revision, savedAt, deletedAt } = row;
-        plans.push({ id, name, revision, savedAt, deletedAt: deletedAt ?? undefined, text: document });
-      }
-      return plans;
+      const query = manager
+        .createQueryBuilder(PlanEntity, 'plan')
+        .where(bin ? 'plan.deletedAt IS NOT NULL' : 'plan.deletedAt IS NULL');
+      if (find.trim() !== '') query.andWhere('instr(plan.sought, :find) > 0', { find: find.trim().toLowerCase() });
+      if (sort === 'worst') query.orderBy('plan.worst', 'DESC');
+      if (sort === 'name') query.orderBy('plan.name COLLATE NOCASE', 'ASC');
+      const total = await query.getCount();
+      const rows = await query
+        .addOrderBy('plan.savedAt', 'DESC')
+        .addOrderBy('plan.id')
+        .skip(from)
+        .take(count)
+        .getMany();
+      return { total, plans: rows.map(summaryOf) };
     });
   }
 
@@ -56,15 +64,25 @@ export class PlanStore {
 
   async create(document: Plan): Promise<StoredPlan> {
     const id = randomUUID();
-    return this.data.write(async (manager) => {
-      await manager.insert(PlanEntity, { id, name: document.name, revision: 0, savedAt: this.now(), deletedAt: null });
+    return this.changing(async (manager) => {
+      await manager.insert(PlanEntity, {
+        id,
+        name: document.name,
+        revision: 0,
+        savedAt: this.now(),
+        deletedAt: null,
+        sought: soughtOf(document),
+        worst: 0,
+        judged: null,
+        judgedBy: null,
+      });
       return this.write(manager, id, 1, document);
     });
   }
 
   /** Saves over a known revision. Another one in the meantime stands in its way and is handed back. */
   async save(id: string, basedOn: number, document: Plan): Promise<Saved | undefined> {
-    return this.data.write(async (manager) => {
+    return this.changing(async (manager) => {
       const row = await manager.findOneBy(PlanEntity, { id, deletedAt: IsNull() });
       if (!row) return undefined;
       if (row.revision !== basedOn) return { ok: false, stored: await this.stored(manager, row) } as const;
@@ -79,6 +97,16 @@ export class PlanStore {
       async (manager) =>
         (await manager.update(PlanEntity, where, { deletedAt: deleted ? this.now() : null })).affected === 1,
     );
+  }
+
+  /** Takes everything out of the bin for good, with its revisions. How many plans that were. */
+  async emptyBin(): Promise<number> {
+    return this.data.write(async (manager) => {
+      await manager.query(
+        `DELETE FROM "revision" WHERE "planId" IN (SELECT "id" FROM "plan" WHERE "deletedAt" IS NOT NULL)`,
+      );
+      return (await manager.delete(PlanEntity, { deletedAt: Not(IsNull()) })).affected ?? 0;
+    });
   }
 
   async revisions(id: string): Promise<readonly RevisionSummary[]> {
@@ -106,6 +134,48 @@ export class PlanStore {
     });
   }
 
+  /** What another version of the program has judged is to be judged again. */
+  async forgetJudgedBy(version: string): Promise<void> {
+    await this.data.write((manager) =>
+      manager.query(`UPDATE "plan" SET "judgedBy" = NULL WHERE "judgedBy" <> ?`, [version]),
+    );
+  }
+
+  /** The last saved of those that are to be judged. */
+  async unjudged(count: number): Promise<readonly Unjudged[]> {
+    return this.data.read(async (manager) => {
+      const rows = await manager.find(PlanEntity, {
+        where: { judgedBy: IsNull() },
+        select: { id: true, revision: true },
+        order: { savedAt: 'DESC' },
+        take: count,
+      });
+      const found: Unjudged[] = [];
+      for (const { id, revision } of rows)
+        found.push({ id, revision, text: (await this.document(manager, { id, revision })).document });
+      return found;
+    });
+  }
+
+  /** Keeps what plans were judged to be, where they have not been saved again meanwhile. */
+  async keepJudged(
+    all: readonly { readonly id: string; readonly revision: number; readonly judged: Judged }[],
+    version: string,
+  ): Promise<void> {
+    await this.data.write(async (manager) => {
+      for (const { id, revision, judged } of all) {
+        const { worst, ...said } = judged;
+        await manager.update(PlanEntity, { id, revision }, { judged: JSON.stringify(said), worst, judgedBy: version });
+      }
+    });
+  }
+
+  private async changing<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
+    const result = await this.data.write(work);
+    this.onChange();
+    return result;
+  }
+
   private async stored(manager: EntityManager, { id, revision, savedAt }: PlanRow): Promise<StoredPlan> {
     const { document } = await this.document(manager, { id, revision });
     return { id, revision, savedAt, document: readDocument(document) };
@@ -118,7 +188,8 @@ export class PlanStore {
   private async write(manager: EntityManager, id: string, revision: number, document: Plan): Promise<StoredPlan> {
     const savedAt = this.now();
     await manager.insert(RevisionEntity, { planId: id, revision, savedAt, document: JSON.stringify(document) });
-    await manager.update(PlanEntity, { id }, { name: document.name, revision, savedAt });
+    const { name } = document;
+    await manager.update(PlanEntity, { id }, { name, revision, savedAt, sought: soughtOf(document), judgedBy: null });
     const kept = await manager.find(RevisionEntity, {
       where: { planId: id },
       select: { revision: true, savedAt: true },
@@ -126,4 +197,13 @@ export class PlanStore {
     for (const old of thinned(kept)) await manager.delete(RevisionEntity, { planId: id, revision: old });
     return { id, revision, savedAt, document };
   }
+}
+
+/** What a search looks through. */
+export const soughtOf = ({ name, mechanisms }: Plan): string =>
+  [name, ...mechanisms.map((mechanism) => mechanism.name)].join('\n').toLowerCase();
+
+function summaryOf({ id, name, revision, savedAt, deletedAt, judged, judgedBy }: PlanRow): PlanSummary {
+  const said = judged === null ? { mechanisms: [] } : (JSON.parse(judged) as Omit<Judged, 'worst'>);
+  return { id, revision, savedAt, name, deletedAt: deletedAt ?? undefined, judged: judgedBy !== null, ...said };
 }

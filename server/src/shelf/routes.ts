@@ -51,8 +51,18 @@ export function shelfRoutes(store: ShelfStore): Router {
     if (typeof request.body !== 'string')
       throw new HttpProblem(415, 'A CSV file is wanted', { detail: 'Send it as text/csv.' });
     const report = importCsv(query.kind, request.body, await store.list(query.kind, true));
-    if (!query.dry && report.sound) await store.take(report.lines);
+    if (!query.dry && report.sound) await store.take(query.kind, report.lines);
     response.json({ ...report, taken: !query.dry && report.sound });
+  });
+
+  router.get('/imports', async (_request, response) => {
+    response.json(await store.imports());
+  });
+
+  router.delete('/imports/:id', async (request, response) => {
+    const back = await store.takeBack(Number(request.params['id']));
+    if (!back) throw new HttpProblem(404, 'There is no such import, or it was taken back already');
+    response.json(back);
   });
 
   router.put('/:id', async (request, response) => {

@@ -1,10 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import type { ShelfMarks, ShelfPart } from '@rough-gear/contract';
-import type { ImportLine } from '@rough-gear/contract/shelf-files';
+import type { ShelfImport, ShelfMarks, ShelfPart, TakenBack } from '@rough-gear/contract';
+import { MOST_ON_SHELF, type ImportLine } from '@rough-gear/contract/shelf-files';
 import type { Part, PartKind } from '@rough-gear/core';
 import type { EntityManager, Repository } from 'typeorm';
 import type { Database } from '../db/database.js';
-import { ShelfEntity, type ShelfRow } from '../db/entities.js';
+import { ShelfEntity, ShelfImportEntity, type ShelfRow } from '../db/entities.js';
 import { readShelf } from './data.js';
 
 /** What a change of a part came to. */
@@ -16,7 +16,10 @@ export type ShelfSaved =
 
 /** The shelf in SQLite: parts that ship with the application, and the team's own. */
 export class ShelfStore {
-  constructor(private readonly data: Database) {}
+  constructor(
+    private readonly data: Database,
+    private readonly now: () => string = () => new Date().toISOString(),
+  ) {}
 
   /**
    * Puts the shipped parts on the shelf that are not there yet, and newer figures of those that are: a newer version
@@ -39,7 +42,10 @@ export class ShelfStore {
 
   async add(part: Part): Promise<ShelfPart> {
     const row = newRow(part);
-    await this.data.write((manager) => rowsIn(manager).insert(row));
+    await this.data.write(async (manager) => {
+      if ((await rowsIn(manager).count()) >= MOST_ON_SHELF) throw new ShelfFull();
+      await rowsIn(manager).insert(row);
+    });
     return itemOf(row);
   }
 
@@ -73,8 +79,8 @@ export class ShelfStore {
     });
   }
 
-  /** Takes in all lines of a sound import, or none of them. */
-  async take(lines: readonly ImportLine[]): Promise<void> {
+  /** Takes in all lines of a sound import, or none of them; what they replaced is kept, so that they can be taken back. */
+  async take(kind: PartKind, lines: readonly ImportLine[]): Promise<void> {
     await this.data.write(async (manager) => {
       const shelf = rowsIn(manager);
       const there = new Map((await shelf.find()).map((row) => [row.id, row]));
@@ -85,8 +91,65 @@ export class ShelfStore {
         const text = JSON.stringify(part);
         return [{ ...old, common, retired, revision: old.revision + (text === old.part ? 0 : 1), part: text }];
       });
+      if (there.size + rows.filter(({ id }) => !there.has(id)).length > MOST_ON_SHELF) throw new ShelfFull();
       await putAll(shelf, rows);
+      const replaced = rows.map((after): Replaced => ({ before: there.get(after.id) ?? null, after }));
+      if (rows.length > 0)
+        await manager.insert(ShelfImportEntity, { takenAt: this.now(), kind, replaced: JSON.stringify(replaced) });
+      const kept = await manager.find(ShelfImportEntity, { select: { id: true }, order: { id: 'DESC' } });
+      for (const { id } of kept.slice(IMPORTS_KEPT)) await manager.delete(ShelfImportEntity, { id });
     });
+  }
+
+  /** The imports that can be taken back, the last one in front. */
+  async imports(): Promise<readonly ShelfImport[]> {
+    const rows = await this.data.read((manager) => manager.find(ShelfImportEntity, { order: { id: 'DESC' } }));
+    return rows.map(({ id, takenAt, kind, replaced }) => {
+      const all = JSON.parse(replaced) as readonly Replaced[];
+      const made = all.filter(({ before }) => before === null).length;
+      return { id, takenAt, kind: kind as PartKind, made, changed: all.length - made };
+    });
+  }
+
+  /** Takes an import back: what it made goes, what it changed is as it was. What was changed since stays as it is. */
+  async takeBack(importId: number): Promise<TakenBack | undefined> {
+    return this.data.write(async (manager) => {
+      const found = await manager.findOneBy(ShelfImportEntity, { id: importId });
+      if (!found) return undefined;
+      const shelf = rowsIn(manager);
+      const left: string[] = [];
+      let [removed, restored] = [0, 0];
+      for (const { before, after } of JSON.parse(found.replaced) as readonly Replaced[]) {
+        const now = await shelf.findOneBy({ id: after.id });
+        if (!now || now.revision !== after.revision || now.part !== after.part) {
+          left.push((JSON.parse(after.part) as Part).name);
+        } else if (before === null) {
+          await shelf.delete({ id: after.id });
+          removed++;
+        } else {
+          await shelf.update({ id: after.id }, { ...before, revision: now.revision + 1 });
+          restored++;
+        }
+      }
+      await manager.delete(ShelfImportEntity, { id: importId });
+      return { removed, restored, left };
+    });
+  }
+}
+
+/** A row before an import and after it; none before where the import made it. */
+interface Replaced {
+  readonly before: ShelfRow | null;
+  readonly after: ShelfRow;
+}
+
+/** The last so many imports can be taken back. */
+const IMPORTS_KEPT = 20;
+
+/** The shelf holds as many parts as it can. */
+export class ShelfFull extends Error {
+  constructor() {
+    super(`a shelf holds ${MOST_ON_SHELF} parts at most`);
   }
 }
 

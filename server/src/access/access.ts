@@ -1,0 +1,125 @@
+import type { Access } from '@rough-gear/contract';
+import cookieSession from 'cookie-session';
+import { Router, type Request, type RequestHandler } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import Joi from 'joi';
+import { HttpProblem } from '../http/problem.js';
+import { READS } from '../http/sameOrigin.js';
+import type { AccessFile, LiveAccess } from './accessFile.js';
+import { LONGEST, matches } from './passphrase.js';
+
+/** Ten wrong passphrases from one address in a quarter of an hour, and no more. */
+const WRONG_AT_MOST = 10;
+const QUARTER = 15 * 60e3;
+/** A robot's page that is worked on sends some four requests a second. */
+const REQUESTS_A_MINUTE = 1200;
+const MONTH = 30 * 24 * 3600e3;
+
+interface Session {
+  readonly role?: 'change' | 'look';
+  readonly epoch?: number;
+}
+
+const tooMany =
+  (what: string): RequestHandler =>
+  (_request, _response, next) =>
+    next(new HttpProblem(429, what, { detail: 'Wait a while, and try again.' }));
+
+/** What a session may do by what the file says now. */
+function roleOf(request: Request, file: AccessFile | undefined): Access {
+  const { role, epoch } = (request.session ?? {}) as Session;
+  return role && file?.[role] && epoch === file.epoch ? role : 'signed out';
+}
+
+/** What may be asked without signing in: how the service is, and to be let in. */
+const FOR_ALL = ['/health', '/access', '/access/sign-in', '/access/sign-out'];
+
+/**
+ * Lets in whoever knows a passphrase: to change, or to look only. For a server that others can reach; the cookie is
+ * signed, read by no script, and sent with no request that another site's page makes.
+ */
+export function guarded(live: LiveAccess): RequestHandler[] {
+  const { key } = live.now()!;
+  return [
+    rateLimit({
+      windowMs: 60e3,
+      limit: REQUESTS_A_MINUTE,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      validate: { xForwardedForHeader: false },
+      handler: tooMany('Too many requests from this address'),
+    }),
+    cookieSession({ name: 'rough-gear', keys: [key], maxAge: MONTH, httpOnly: true, sameSite: 'lax' }),
+    (request, _response, next) => {
+      if (!request.path.startsWith('/api/')) return next();
+      const role = roleOf(request, live.now());
+      const path = request.path.slice('/api'.length);
+      if (role === 'signed out' && !FOR_ALL.includes(path)) throw new HttpProblem(401, 'Sign in first');
+      if (role === 'look' && !READS.includes(request.method) && !FOR_ALL.includes(path))
+        throw new HttpProblem(403, 'You may look here, not change anything', {
+          detail: 'Sign in with the other passphrase to change.',
+        });
+      next();
+    },
+  ];
+}
+
+const body = Joi.object<{ passphrase: string }>({ passphrase: Joi.string().min(1).max(LONGEST).required() });
+
+/** /api/access: what may be done from here, and signing in and out. `live` is absent where nothing is asked. */
+export function accessRoutes(live: LiveAccess | undefined): Router {
+  const router = Router();
+  router.get('/', (request, response) => {
+    response.json({ access: live ? roleOf(request, live.now()) : ('open' satisfies Access) });
+  });
+  if (!live) return router;
+
+  /** One guess is tried at a time: many at once would take all memory. */
+  let last: Promise<unknown> = Promise.resolve();
+  const roleFor = (passphrase: string): Promise<'change' | 'look' | undefined> => {
+    const turn = last.then(async () => {
+      const { change, look } = live.now() ?? {};
+      const [mayChange, mayLook] = [
+        change && (await matches(passphrase, change)),
+        look && (await matches(passphrase, look)),
+      ];
+      return mayChange ? 'change' : mayLook ? 'look' : undefined;
+    });
+    last = turn.catch(() => undefined);
+    return turn;
+  };
+
+  router.post(
+    '/sign-in',
+    rateLimit({
+      windowMs: QUARTER,
+      limit: WRONG_AT_MOST,
+      skipSuccessfulRequests: true,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      validate: { xForwardedForHeader: false },
+      handler: tooMany('Too many wrong passphrases from this address'),
+    }),
+    async (request, response) => {
+      const { error, value } = body.validate(request.body ?? {});
+      if (error) throw new HttpProblem(400, 'A passphrase is wanted', { detail: error.message });
+      const role = await roleFor((value as { passphrase: string }).passphrase);
+      if (!role) throw new HttpProblem(403, 'That is not the passphrase');
+      request.session = { role, epoch: live.now()!.epoch } satisfies Session;
+      response.json({ access: role });
+    },
+  );
+
+  router.post('/sign-out', (request, response) => {
+    request.session = null;
+    response.json({ access: 'signed out' satisfies Access });
+  });
+
+  router.post('/sign-out-everywhere', (request, response) => {
+    live.signEverybodyOut();
+    request.session = null;
+    response.json({ access: 'signed out' satisfies Access });
+  });
+
+  return router;
+}

@@ -1,0 +1,62 @@
+import Joi from 'joi';
+
+export const ARCHIVE_FORMAT = 'rough-gear-archive';
+export const ARCHIVE_VERSION = 1;
+
+/** The first file of an archive: what it is. */
+export const MANIFEST = 'archive.json';
+/** A file for each plan: its row and all its revisions, each as it lies in the database. */
+export const planPath = (id: string): string => `plans/${id}.json`;
+/** The whole shelf in one file. */
+export const SHELF = 'shelf.json';
+
+export interface ArchivedPlan {
+  readonly id: string;
+  readonly name: string;
+  readonly revision: number;
+  readonly savedAt: string;
+  readonly deletedAt: string | null;
+  readonly revisions: readonly { readonly revision: number; readonly savedAt: string; readonly document: string }[];
+}
+
+export interface ArchivedPart {
+  readonly id: string;
+  readonly revision: number;
+  readonly part: unknown;
+  readonly shipped: number | null;
+  readonly common: boolean;
+  readonly retired: boolean;
+}
+
+const when = Joi.string().isoDate().required();
+const count = Joi.number().integer().min(1).required();
+
+export const manifestSchema = Joi.object({
+  format: Joi.string().valid(ARCHIVE_FORMAT).required(),
+  version: Joi.number().valid(ARCHIVE_VERSION).required(),
+  madeAt: when,
+  program: Joi.string().max(40).required(),
+});
+
+export const planFileSchema = Joi.object<ArchivedPlan>({
+  id: Joi.string().guid().required(),
+  name: Joi.string().max(200).required(),
+  revision: count,
+  savedAt: when,
+  deletedAt: when.allow(null),
+  revisions: Joi.array()
+    .items(Joi.object({ revision: count, savedAt: when, document: Joi.string().max(4e6).required() }))
+    .min(1)
+    .required(),
+});
+
+export const shelfFileSchema = Joi.array<ArchivedPart[]>().items(
+  Joi.object({
+    id: Joi.string().max(80).required(),
+    revision: count,
+    part: Joi.object().required(),
+    shipped: Joi.number().integer().allow(null).required(),
+    common: Joi.boolean().required(),
+    retired: Joi.boolean().required(),
+  }),
+);

@@ -1,0 +1,28 @@
+import type { PlanSummary } from '@rough-gear/contract';
+import { evaluate, type Verdict } from '@rough-gear/core';
+import { readDocument, UnreadablePlan } from '../plans/document.js';
+
+/** What a list says of a plan, whatever its row says. */
+export type Judged = Pick<PlanSummary, 'mechanisms' | 'unreadable'> & {
+  /** The worst verdict of any mechanism as a number: the larger the more there is to do. */
+  readonly worst: number;
+};
+
+const WORST: Readonly<Record<Verdict, number>> = { enough: 1, 'not known': 2, tight: 3, 'gives way': 4 };
+const UNREADABLE = 5;
+
+/** Judges a stored document: the verdict on each mechanism; or why it cannot be read. Takes seconds for a large plan. */
+export function judge(text: string): Judged {
+  try {
+    const { mechanisms } = evaluate(readDocument(text));
+    return {
+      mechanisms: mechanisms.map(({ id, name, kind, headline }) => ({ id, name, kind, headline })),
+      worst: Math.max(0, ...mechanisms.map(({ headline }) => WORST[headline.verdict])),
+    };
+  } catch (problem) {
+    // One odd document must not take the list down with it, whatever is odd about it.
+    return unreadable(problem instanceof UnreadablePlan ? problem.message : 'it cannot be evaluated');
+  }
+}
+
+export const unreadable = (why: string): Judged => ({ mechanisms: [], unreadable: why, worst: UNREADABLE });

@@ -1,0 +1,67 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { Worker } from 'node:worker_threads';
+import { unreadable, type Judged } from './judge.js';
+
+/** Judges a document somewhere. */
+export interface Judge {
+  judge(text: string): Promise<Judged>;
+  close(): Promise<void>;
+}
+
+/** So long a plan may take, ms: what takes longer is said to. */
+const LONGEST = 60_000;
+
+/** Built beside the program; read as it is where the program runs from its sources. */
+const WORKER = new URL(import.meta.url.endsWith('.ts') ? './judgeWorker.ts' : './judgeWorker.mjs', import.meta.url);
+
+/** Sources are read by the loader that reads the program's own. */
+const FROM_SOURCE = `import('tsx/esm/api').then(({ register }) => (register(), import(${JSON.stringify(WORKER.href)})));`;
+
+const start = (): Worker =>
+  WORKER.pathname.endsWith('.ts') ? new Worker(FROM_SOURCE, { eval: true }) : new Worker(fileURLToPath(WORKER));
+
+/** By what plans are judged: other code judges all again, whatever its version is called. */
+export const judgedBy = (version: string): string =>
+  `${version} ${createHash('sha256').update(readFileSync(WORKER)).digest('hex').slice(0, 16)}`;
+
+/** One document after the other in a thread, which is started when it is first asked. */
+export class JudgeThread implements Judge {
+  private worker: Worker | undefined;
+
+  async judge(text: string): Promise<Judged> {
+    const worker = (this.worker ??= start());
+    try {
+      return await answerOf(worker, text);
+    } catch (problem) {
+      this.worker = undefined;
+      await worker.terminate();
+      return unreadable((problem as Error).message);
+    }
+  }
+
+  async close(): Promise<void> {
+    await this.worker?.terminate();
+  }
+}
+
+function answerOf(worker: Worker, text: string): Promise<Judged> {
+  return new Promise<Judged>((resolve, reject) => {
+    const timer = setTimeout(() => reject(new Error('judging it takes longer than a minute')), LONGEST);
+    const done = () => {
+      clearTimeout(timer);
+      worker.removeAllListeners();
+    };
+    worker.once('message', (judged: Judged) => {
+      done();
+      resolve(judged);
+    });
+    for (const event of ['error', 'exit'])
+      worker.once(event, () => {
+        done();
+        reject(new Error('judging it failed'));
+      });
+    worker.postMessage(text);
+  });
+}

@@ -1,0 +1,177 @@
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import Sqlite from 'better-sqlite3';
+import type { Backup, DataState } from '@rough-gear/contract';
+import request from 'supertest';
+import { describe, expect, it } from 'vitest';
+import { backupFolder, BACKUPS_KEPT, listBackups, makeBackup } from '../src/backup/backups.js';
+import { DailyBackups } from '../src/backup/daily.js';
+import { restore } from '../src/backup/restore.js';
+import { fileIn, openData } from '../src/db/open.js';
+import { PlanStore } from '../src/plans/store.js';
+import { heron, temporaryFolder, testApp } from './helper.js';
+
+const names = (file: string): readonly string[] => {
+  const data = new Sqlite(file, { readonly: true });
+  try {
+    return data
+      .prepare<[], { name: string }>('SELECT name FROM plan ORDER BY name')
+      .all()
+      .map(({ name }) => name);
+  } finally {
+    data.close();
+  }
+};
+const at = (iso: string) => new Date(iso);
+
+describe('A backup', () => {
+  it('is made while plans are saved, is one whole file, and holds what was acknowledged before it', async () => {
+    const { plans, data, folder } = await testApp();
+    await plans.create({ ...heron, name: 'before' });
+    const writing = (async () => {
+      for (let i = 0; i < 10; i++) await plans.create({ ...heron, name: `while ${i}` });
+    })();
+    const backup = await makeBackup(folder, 'by-hand', (file) => data.copyTo(file));
+    await writing;
+    const file = join(backupFolder(folder), backup.name);
+    expect(names(file)).toContain('before');
+    expect(readdirSync(backupFolder(folder))).toEqual([backup.name]);
+    expect(backup.bytes).toBe(readFileSync(file).length);
+  });
+
+  it('is made once a day, and the last fourteen are kept; those made by hand are apart', async () => {
+    const { data, folder } = await testApp();
+    let now = at('2026-03-01T08:00:00Z');
+    const daily = new DailyBackups(data, folder, () => now);
+    await daily.look();
+    await daily.look();
+    expect(listBackups(folder)).toHaveLength(1);
+    await makeBackup(folder, 'by-hand', (file) => data.copyTo(file), now);
+    for (let day = 2; day < 20; day++) {
+      now = at(`2026-03-${String(day).padStart(2, '0')}T08:00:01Z`);
+      await daily.look();
+    }
+    const all = listBackups(folder);
+    expect(all.filter(({ kind }) => kind === 'daily')).toHaveLength(BACKUPS_KEPT);
+    expect(all.filter(({ kind }) => kind === 'by-hand')).toHaveLength(1);
+    expect(all[0]!.madeAt).toBe('2026-03-19T08:00:01.000Z');
+  });
+
+  it('that cannot be made leaves nothing half made, is said, and is made when it can', async () => {
+    const { data, folder, app, backups } = await testApp();
+    writeFileSync(backupFolder(folder), 'a file where the folder should be');
+    await backups.look();
+    expect(backups.failure).toBeDefined();
+    expect(((await request(app).get('/api/health')).body as { backupFailure?: string }).backupFailure).toBe(
+      backups.failure,
+    );
+    rmSync(backupFolder(folder));
+    await expect(
+      makeBackup(folder, 'by-hand', async (file) => {
+        await data.copyTo(file);
+        truncateSync(file, 5000);
+      }),
+    ).rejects.toThrow(/damaged/);
+    expect(readdirSync(backupFolder(folder))).toEqual([]);
+    await backups.look();
+    expect([backups.failure, listBackups(folder).length]).toEqual([undefined, 1]);
+  });
+
+  it('comes before the tables of an older program are changed, and without it nothing is', async () => {
+    const { plans, folder, close, sql } = await testApp();
+    await plans.create(heron);
+    await sql(`DELETE FROM "migrations" WHERE "name" LIKE 'Summaries%'`);
+    await sql('DROP TABLE "shelf_import"');
+    await sql('DROP INDEX "plan_judged"');
+    await sql('DROP INDEX "plan_saved"');
+    for (const column of ['judgedBy', 'judged', 'worst', 'sought'])
+      await sql(`ALTER TABLE "plan" DROP COLUMN "${column}"`);
+    await close();
+    const before = readFileSync(fileIn(folder));
+    await expect(openData(folder, () => Promise.reject(new Error('no room')))).rejects.toThrow('no room');
+    expect(readFileSync(fileIn(folder)).equals(before)).toBe(true);
+    const opened = await openData(folder, async (copyTo) => void (await makeBackup(folder, 'before-update', copyTo)));
+    expect((await new PlanStore(opened.database).list({ find: 'heron' })).total).toBe(1);
+    await opened.close();
+    const [made] = listBackups(folder);
+    expect(made!.kind).toBe('before-update');
+    expect(names(join(backupFolder(folder), made!.name))).toEqual(['Heron']);
+    await (await openData(folder, () => Promise.reject(new Error('not asked again')))).close();
+  });
+});
+
+describe('Restoring', () => {
+  it('puts a backup in place and keeps what it replaces, sound or damaged', async () => {
+    const { plans, data, folder, close } = await testApp();
+    await plans.create({ ...heron, name: 'first' });
+    const { name } = await makeBackup(folder, 'by-hand', (file) => data.copyTo(file));
+    await plans.create({ ...heron, name: 'second' });
+    const backup = join(backupFolder(folder), name);
+    expect(() => restore(folder, backup)).toThrow(/in use by another server/);
+    await close();
+    const aside = restore(folder, backup)!;
+    expect(names(fileIn(folder))).toEqual(['first']);
+    expect(names(join(aside, 'rough-gear.sqlite'))).toEqual(['first', 'second']);
+    writeFileSync(fileIn(folder), 'torn');
+    const torn = restore(folder, backup, at('2031-01-01T00:00:00Z'))!;
+    expect(readFileSync(join(torn, 'rough-gear.sqlite'), 'utf8')).toBe('torn');
+    const opened = await openData(folder);
+    expect((await new PlanStore(opened.database).list({})).plans.map((plan) => plan.name)).toEqual(['first']);
+    await opened.close();
+  });
+
+  it('into an empty folder needs nothing there', async () => {
+    const { data, folder } = await testApp();
+    const { name } = await makeBackup(folder, 'by-hand', (file) => data.copyTo(file));
+    const other = join(temporaryFolder(), 'new');
+    expect(restore(other, join(backupFolder(folder), name))).toBeUndefined();
+    await (await openData(other)).close();
+  });
+
+  it('touches nothing where the backup is none', async () => {
+    const { plans, folder, close } = await testApp();
+    await plans.create(heron);
+    await close();
+    const there = readFileSync(fileIn(folder));
+    const place = mkdtempSync(join(folder, 'wrong-'));
+    const file = (what: string) => join(place, what);
+    writeFileSync(file('text'), 'no database at all');
+    const other = new Sqlite(file('other'));
+    other.exec('CREATE TABLE x (y)');
+    other.close();
+    writeFileSync(file('newer'), there);
+    const newer = new Sqlite(file('newer'));
+    newer.exec(`INSERT INTO "migrations" ("timestamp", "name") VALUES (1900000000000, 'NextYear1900000000000')`);
+    newer.close();
+    writeFileSync(file('cut'), there.subarray(0, 9000));
+    for (const [what, why] of [
+      ['missing', /no such file/],
+      ['text', /no data of this program/],
+      ['other', /other data/],
+      ['newer', /newer version/],
+      ['cut', /damaged/],
+    ] as const) {
+      expect(() => restore(folder, file(what)), what).toThrow(why);
+      expect(readFileSync(fileIn(folder)).equals(there)).toBe(true);
+    }
+  });
+});
+
+describe('The data page’s answers', () => {
+  it('say what is held, make a backup and hand it out, and nothing beside it', async () => {
+    const { app, plans, folder } = await testApp();
+    await plans.create(heron);
+    const made = (await request(app).post('/api/data/backups')).body as Backup;
+    const state = (await request(app).get('/api/data')).body as DataState;
+    expect(state).toMatchObject({ plans: 1, binned: 0, revisions: 1, backups: [made], folder: backupFolder(folder) });
+    expect(state.bytes).toBeGreaterThan(10_000);
+    const got = await request(app).get(`/api/data/backups/${made.name}`).buffer(true);
+    expect([got.status, (got.body as Buffer).length]).toEqual([200, made.bytes]);
+    writeFileSync(join(backupFolder(folder), 'note.txt'), 'not for you');
+    for (const wrong of ['note.txt', '..%2Frough-gear.sqlite', '..%2F..%2Fetc%2Fpasswd', 'daily-2026'])
+      expect((await request(app).get(`/api/data/backups/${wrong}`)).status, wrong).toBe(404);
+    expect(existsSync(join(backupFolder(folder), 'note.txt'))).toBe(true);
+    const health = (await request(app).get('/api/health')).body as { newestBackup: string; backupAgeHours: number };
+    expect(health).toMatchObject({ newestBackup: made.madeAt, backupAgeHours: 0 });
+  });
+});
