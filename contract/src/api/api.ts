@@ -49,6 +49,13 @@ export interface StoredPlan {
   readonly document: Plan;
 }
 
+/** What a save came to: the document is the one that was sent. */
+export interface PlanSaved {
+  readonly id: string;
+  readonly revision: number;
+  readonly savedAt: string;
+}
+
 export interface RevisionSummary {
   readonly revision: number;
   readonly savedAt: string;

@@ -3,55 +3,77 @@ import type { DataSource, EntityManager, QueryRunner } from 'typeorm';
 import { StorageProblem, storageFailureOf } from './failure.js';
 
 /**
- * The one way to the data: one piece of work after the other, each whole or not at all. What `write` gives back is on
- * the disk. Whenever that is in doubt the connection is closed and another one opened: one that has lost track of its
- * transaction would go on answering and keep nothing.
+ * The one way to the data, over two connections: one that writes, a piece of work after the other, each whole or not at
+ * all, and one that reads what is committed and waits for no write. What `write` gives back is on the disk.
  */
 export class Database {
-  private last: Promise<unknown> = Promise.resolve();
-  /** Absent while a connection that was in doubt is closed and no new one could be opened. */
-  private source: DataSource | undefined;
+  private readonly writer: OneConnection;
+  private readonly reader: OneConnection;
 
   /** `connect` opens a connection and sees that it answers. */
-  constructor(
-    source: DataSource,
-    private readonly connect: () => Promise<DataSource>,
-  ) {
-    this.source = source;
+  constructor(connect: () => Promise<DataSource>, writing: DataSource) {
+    this.writer = new OneConnection(connect, writing);
+    this.reader = new OneConnection(async () => {
+      const source = await connect();
+      await source.query('PRAGMA query_only = ON');
+      return source;
+    });
   }
 
-  /** Reads, in turn. Throws a `StorageProblem` where the disk does not answer. */
+  /** Reads one state of the data, whatever is written meanwhile. Throws a `StorageProblem` where the disk does not answer. */
   read<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
-    return this.inTurn(async () => {
-      try {
-        return await work((await this.connected()).manager);
-      } catch (problem) {
-        throw understood(problem);
-      }
-    });
+    return this.reader.whole(work);
   }
 
   /** Changes, whole or not at all. Throws a `StorageProblem` where the disk does not take them: then nothing has changed. */
   write<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
+    return this.writer.whole(work);
+  }
+
+  /** Copies the data as it is now to a file, page by page, while others go on reading and saving. */
+  async copyTo(file: string): Promise<void> {
+    await copyOf(await this.writer.connected(), file);
+  }
+
+  async close(): Promise<void> {
+    await this.reader.close();
+    await this.writer.close();
+  }
+}
+
+/**
+ * A connection that does one piece of work after the other. Whenever it is in doubt it is closed and another one opened:
+ * one that has lost track of its transaction would go on answering and keep nothing.
+ */
+class OneConnection {
+  private last: Promise<unknown> = Promise.resolve();
+
+  /** `source` is absent before the first use, and while one that was in doubt is closed and no new one could be opened. */
+  constructor(
+    private readonly connect: () => Promise<DataSource>,
+    private source?: DataSource,
+  ) {}
+
+  /** In turn, and as one transaction: SQLite has one a connection, and two must not share it. */
+  whole<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
     return this.inTurn(async () => {
       try {
-        return await this.whole(await this.connected(), work);
+        return await this.transaction(await this.connected(), work);
       } catch (problem) {
         throw understood(problem);
       }
     });
   }
 
-  /** Copies the data as it is now to a file, page by page, while others go on reading and saving. */
-  async copyTo(file: string): Promise<void> {
-    await copyOf(await this.connected(), file);
+  async connected(): Promise<DataSource> {
+    return (this.source ??= await this.connect());
   }
 
   async close(): Promise<void> {
     await this.inTurn(async () => this.source?.destroy());
   }
 
-  private async whole<T>(source: DataSource, work: (manager: EntityManager) => Promise<T>): Promise<T> {
+  private async transaction<T>(source: DataSource, work: (manager: EntityManager) => Promise<T>): Promise<T> {
     const runner = source.createQueryRunner();
     let committing = false;
     try {
@@ -69,15 +91,10 @@ export class Database {
     }
   }
 
-  /** SQLite has one connection here, and two must not share a transaction. */
   private inTurn<T>(work: () => Promise<T>): Promise<T> {
     const turn = this.last.then(work);
     this.last = turn.catch(() => undefined);
     return turn;
-  }
-
-  private async connected(): Promise<DataSource> {
-    return (this.source ??= await this.connect());
   }
 
   /** Closes the connection and opens another one; where that cannot be done now, whoever comes next tries again. */

@@ -49,7 +49,7 @@ async function openTaken(folder: string, lock: FolderLock, beforeChange: BeforeC
     await source.destroy();
     throw problem;
   }
-  const database = new Database(source, () => connect(folder));
+  const database = new Database(() => connect(folder), source);
   return {
     database,
     close: async () => {

@@ -1,8 +1,11 @@
+import { setTimeout as sleep } from 'node:timers/promises';
 import type { PlanStore } from '../plans/store.js';
 import type { Judge } from './judgeThread.js';
 
 /** So many are judged before what came of them is written: a list follows soon, and the disk is not asked for each. */
 const AT_ONCE = 8;
+/** At most so long between two, ms. */
+const MOST_REST = 1000;
 /** After a failure of the disk, ms. */
 const AGAIN_AFTER = 5000;
 
@@ -65,7 +68,10 @@ export class Summaries {
       const judged = [];
       for (const { id, revision, text } of stale) {
         if (this.stopped) return;
+        const began = performance.now();
         judged.push({ id, revision, judged: await this.judge.judge(text) });
+        // As long at rest as at work: on a small machine it leaves room for whoever saves.
+        await sleep(Math.min(MOST_REST, performance.now() - began));
       }
       if (!this.stopped) await this.plans.keepJudged(judged, this.version);
     }

@@ -5,11 +5,13 @@ import {
   readPlan,
   revisionOf,
   type PlanQuery,
+  type PlanSaved,
   type StoredPlan,
 } from '@rough-gear/contract';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan } from '@rough-gear/core';
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
+import { oneAtATime } from '../http/oneAtATime.js';
 import { HttpProblem } from '../http/problem.js';
 import { emptyPlan } from './emptyPlan.js';
 import type { PlanStore, Saved } from './store.js';
@@ -33,6 +35,7 @@ const revisionNumber = Joi.number().integer().min(1);
 /** /api/plans */
 export function planRoutes(store: PlanStore): Router {
   const router = Router();
+  const inTurn = oneAtATime();
 
   router.get('/', async (request, response) => {
     response.json(await store.list(validated(listQuery, request.query, 'query')));
@@ -40,8 +43,8 @@ export function planRoutes(store: PlanStore): Router {
 
   router.post('/', async (request, response) => {
     const body = validated(createBody, request.body, 'body');
-    const document = body.document === undefined ? planFrom(emptyPlan(body.name ?? '')) : planFrom(body.document);
-    sendPlan(response.status(201), await store.create(document));
+    const made = await inTurn(() => store.create(planFrom(body.document ?? emptyPlan(body.name ?? ''))));
+    sendPlan(response.status(201), made);
   });
 
   // Before the plans themselves: "bin" is no plan's id.
@@ -52,14 +55,18 @@ export function planRoutes(store: PlanStore): Router {
   router.get('/:id', async (request, response) => sendPlan(response, await found(store, request)));
 
   router.put('/:id', async (request, response) => {
-    const document = planFrom(request.body);
-    sendSaved(response, await store.save(idOf(request), basedOn(request), document));
+    const [at, base] = [idOf(request), basedOn(request)];
+    const saved = await inTurn(() => store.save(at, base, planFrom(request.body)));
+    const { id, revision, savedAt } = taken(response, saved);
+    // Without the document: whoever has just sent it has it.
+    response.set('ETag', etagOf(revision)).json({ id, revision, savedAt } satisfies PlanSaved);
   });
 
   router.patch('/:id', async (request, response) => {
     const { name: renamed } = validated(renameBody, request.body, 'body');
     const stored = await found(store, request);
-    sendSaved(response, await store.save(stored.id, basedOn(request), planFrom({ ...stored.document, name: renamed })));
+    const saved = await store.save(stored.id, basedOn(request), planFrom({ ...stored.document, name: renamed }));
+    sendPlan(response, taken(response, saved));
   });
 
   router.post('/:id/duplicate', async (request, response) => {
@@ -146,11 +153,10 @@ function sendPlan(response: Response, plan: StoredPlan): void {
   response.set('ETag', etagOf(plan.revision)).json(plan);
 }
 
-function sendSaved(response: Response, saved: Saved | undefined): void {
+/** A save that was taken; one that was not is a problem with what stands in its way. */
+function taken(response: Response, saved: Saved | undefined): StoredPlan {
   if (!saved) throw missing();
-  if (!saved.ok) {
-    response.set('ETag', etagOf(saved.stored.revision));
-    throw new HttpProblem(412, 'The plan was saved by someone else in the meantime', { stored: saved.stored });
-  }
-  sendPlan(response, saved.plan);
+  if (saved.ok) return saved.plan;
+  response.set('ETag', etagOf(saved.stored.revision));
+  throw new HttpProblem(412, 'The plan was saved by someone else in the meantime', { stored: saved.stored });
 }

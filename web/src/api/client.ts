@@ -1,5 +1,6 @@
 import {
   etagOf,
+  type PlanSaved,
   type PlanSummary,
   type ProblemDetails,
   type RevisionSummary,
@@ -53,7 +54,7 @@ export const api = {
   plans: (bin = false) => call<PlanSummary[]>('GET', `/plans?bin=${bin}`),
   open: (id: string) => call<StoredPlan>('GET', `/plans/${id}`),
   create: (body: { name: string } | { document: unknown }) => call<StoredPlan>('POST', '/plans', body),
-  save: (id: string, basedOn: number, document: Plan) => call<StoredPlan>('PUT', `/plans/${id}`, document, basedOn),
+  save: (id: string, basedOn: number, document: Plan) => call<PlanSaved>('PUT', `/plans/${id}`, document, basedOn),
   rename: (id: string, basedOn: number, name: string) => call<StoredPlan>('PATCH', `/plans/${id}`, { name }, basedOn),
   duplicate: (id: string) => call<StoredPlan>('POST', `/plans/${id}/duplicate`),
   remove: (id: string) => call<undefined>('DELETE', `/plans/${id}`),
