@@ -1,4 +1,4 @@
-import type { PlanSummary, StoredPlan } from '@rough-gear/contract/api';
+import type { PlanPage, StoredPlan } from '@rough-gear/contract/api';
 import { test as base, type Page } from '@playwright/test';
 import { TestServer } from './server.js';
 
@@ -35,7 +35,7 @@ export class Heron {
 }
 
 export async function planIdOf(server: TestServer, name: string): Promise<string> {
-  const plans = (await (await fetch(`${server.url}/api/plans`)).json()) as PlanSummary[];
+  const { plans } = (await (await fetch(`${server.url}/api/plans`)).json()) as PlanPage;
   return plans.find((plan) => plan.name === name)!.id;
 }
 

@@ -47,7 +47,8 @@ test('a plan of next year’s version is said to be one, and can be taken along 
   await server.stop();
   const file = new Sqlite(join(server.folder, 'rough-gear.sqlite'));
   file.exec(`UPDATE "revision" SET "document" = json_set("document", '$.version', 99)
-    WHERE "planId" = (SELECT "id" FROM "plan" WHERE "name" = 'Limpet')`);
+    WHERE "planId" = (SELECT "id" FROM "plan" WHERE "name" = 'Limpet');
+    UPDATE "plan" SET "judgedBy" = 'next year'`);
   file.close();
   await server.start();
   await page.goto(`${server.url}/robots`);

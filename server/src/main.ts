@@ -63,7 +63,9 @@ const data = opened.database;
 const plans = new PlanStore(data);
 const shelf = new ShelfStore(data);
 const backups = new DailyBackups(data, dataFolder);
-const summaries = new Summaries(plans, new JudgeThread(), judgedBy(VERSION));
+const summaries = new Summaries(plans, new JudgeThread(), judgedBy(VERSION), (problem) =>
+  log.error(problem, 'plans are not judged now'),
+);
 try {
   await shelf.seed();
   if (await plans.isEmpty()) for (const plan of readDemo()) await plans.create(plan);

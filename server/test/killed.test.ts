@@ -1,6 +1,6 @@
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
-import { etagOf, type PlanSummary, type StoredPlan } from '@rough-gear/contract';
+import { etagOf, type PlanPage, type StoredPlan } from '@rough-gear/contract';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { temporaryFolder } from './helper.js';
 
@@ -50,7 +50,7 @@ describe('a killed server', () => {
     const folder = temporaryFolder();
     for (let round = 0; round < 20; round++) {
       const { child, url } = await start(folder);
-      const [first] = (await (await fetch(`${url}/api/plans`)).json()) as PlanSummary[];
+      const [first] = ((await (await fetch(`${url}/api/plans`)).json()) as PlanPage).plans;
       const plan = (await (await fetch(`${url}/api/plans/${first!.id}`)).json()) as StoredPlan;
       const saving = saveUntilGone(url, plan);
       setTimeout(() => child.kill('SIGKILL'), 30 + Math.random() * 250);

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { Toaster } from 'vue-sonner';
 import 'vue-sonner/style.css';
-import { ref } from 'vue';
+import { onMounted, ref } from 'vue';
 import AppHeader from './AppHeader.vue';
 import ShortcutSheet from './ShortcutSheet.vue';
 import { useShortcuts } from './composables/useShortcuts.js';
+import { useAccess } from './stores/access.js';
 import { usePreferences } from './stores/preferences.js';
 
 const preferences = usePreferences();
 const sheet = ref(false);
+const access = useAccess();
+onMounted(() => void access.load());
 useShortcuts(() => (sheet.value = !sheet.value));
 </script>
 

@@ -19,6 +19,7 @@ const STATES = {
   waiting: 'kept in this browser, sent again until it is saved',
   stale: 'not saved: changed elsewhere',
   refused: 'not saved',
+  looking: 'looking only: what you change here is not saved',
 } as const;
 </script>
 
@@ -28,6 +29,7 @@ const STATES = {
     <nav aria-label="Main" class="flex items-center gap-5">
       <RouterLink to="/robots" :class="route.name === 'robots' ? 'font-semibold' : 'act'">Robots</RouterLink>
       <RouterLink to="/shelf" :class="route.name === 'shelf' ? 'font-semibold' : 'act'">Shelf</RouterLink>
+      <RouterLink to="/data" :class="route.name === 'data' ? 'font-semibold' : 'act'">Data</RouterLink>
       <RouterLink to="/models" :class="route.name === 'models' ? 'font-semibold' : 'act'">Models</RouterLink>
       <b v-if="inPlan" class="max-w-48 truncate">{{ plan.document?.name }}</b>
     </nav>

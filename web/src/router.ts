@@ -16,6 +16,8 @@ const routes: RouteRecordRaw[] = [
     component: () => import('./views/shelf/ShelfView.vue'),
     props: true,
   },
+  { path: '/data', name: 'data', component: () => import('./views/data/DataView.vue') },
+  { path: '/sign-in', name: 'sign-in', component: () => import('./views/access/SignInView.vue') },
   { path: '/models', name: 'models', component: () => import('./views/models/ModelsView.vue') },
   { path: '/:rest(.*)*', redirect: '/robots' },
 ];

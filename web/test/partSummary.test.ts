@@ -3,7 +3,6 @@ import type { ShelfPart } from '@rough-gear/contract/api';
 import type { MotorPart, PackPart } from '@rough-gear/core';
 import { describe, expect, it } from 'vitest';
 import { partSummary } from '../src/views/mechanism/panels/partSummary.js';
-import type { StageKind } from '@rough-gear/core';
 
 const shelf = (
   JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as {

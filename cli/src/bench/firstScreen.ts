@@ -27,7 +27,7 @@ export async function firstScreen(): Promise<FirstScreen> {
   });
   try {
     const robots = await best(browser, `${url}/robots`, 'h2');
-    const plans = (await (await fetch(`${url}/api/plans`)).json()) as { id: string }[];
+    const { plans } = (await (await fetch(`${url}/api/plans`)).json()) as { plans: { id: string }[] };
     const mechanism = await best(browser, `${url}/robots/${plans[0]?.id}/lift`, '[data-testid="gauge"] button');
     return {
       robotsUsableMs: robots.ms,

@@ -1,7 +1,7 @@
 import type { Problem } from './problem.js';
 
 /** Control characters, and what no file format may hold: a drawing or a sheet with one of them in it does not open. */
-const UNPRINTABLE = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F-\u009F\uFFFE\uFFFF]|\p{Cs}/u;
+const UNPRINTABLE = /[^\P{Cc}\t\n\r]|[\uFFFE\uFFFF]|\p{Cs}/u;
 
 const MOST_SAID = 20;
 

@@ -51,7 +51,8 @@ function answerOf(worker: Worker, text: string): Promise<Judged> {
     const timer = setTimeout(() => reject(new Error('judging it takes longer than a minute')), LONGEST);
     const done = () => {
       clearTimeout(timer);
-      worker.removeAllListeners();
+      // By name: without one it would take the thread's own away too, and no answer would ever come again.
+      for (const event of ['message', 'error', 'exit']) worker.removeAllListeners(event);
     };
     worker.once('message', (judged: Judged) => {
       done();

@@ -24,6 +24,7 @@ export class Summaries {
     private readonly plans: PlanStore,
     private readonly judge: Judge,
     private readonly version: string,
+    private readonly failed: (problem: unknown) => void = () => undefined,
   ) {}
 
   /** Begins: whatever another version has judged is to be judged again. */
@@ -38,8 +39,9 @@ export class Summaries {
     this.again = true;
     if (this.stopped || this.working) return;
     this.working = this.work()
-      .catch(() => {
+      .catch((problem: unknown) => {
         // The disk does not answer now; nothing but the list is behind.
+        this.failed(problem);
         this.timer = setTimeout(() => this.wake(), AGAIN_AFTER).unref();
       })
       .finally(() => {

@@ -1,12 +1,19 @@
 import {
   etagOf,
+  type Access,
+  type ArchiveReport,
+  type Backup,
+  type DataState,
+  type PlanPage,
+  type PlanQuery,
   type PlanSaved,
-  type PlanSummary,
   type ProblemDetails,
   type RevisionSummary,
+  type ShelfImport,
   type ShelfMarks,
   type ShelfPart,
   type StoredPlan,
+  type TakenBack,
 } from '@rough-gear/contract/api';
 import type { ImportReport } from '@rough-gear/contract/shelf-files';
 import type { Part, PartKind, Plan } from '@rough-gear/core';
@@ -24,34 +31,50 @@ export class Refused extends Error {
 }
 
 /** A file to send as it is; anything else goes as JSON. */
-class CsvFile {
-  constructor(readonly text: string) {}
+class SentFile {
+  constructor(
+    readonly type: string,
+    readonly content: string | Blob,
+  ) {}
 }
+
+let signedOut: () => void = () => undefined;
+/** What is done when the server wants to know who asks. */
+export const whenSignedOut = (work: () => void): void => {
+  signedOut = work;
+};
 
 async function call<T>(method: string, path: string, body?: unknown, basedOn?: number): Promise<T> {
   const headers: Record<string, string> = {};
-  const file = body instanceof CsvFile;
-  if (body !== undefined) headers['Content-Type'] = file ? 'text/csv' : 'application/json';
+  const file = body instanceof SentFile ? body : undefined;
+  if (body !== undefined) headers['Content-Type'] = file ? file.type : 'application/json';
   if (basedOn !== undefined) headers['If-Match'] = etagOf(basedOn);
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       headers,
-      body: body === undefined ? undefined : file ? body.text : JSON.stringify(body),
+      body: body === undefined ? undefined : file ? file.content : JSON.stringify(body),
     });
   } catch {
     throw new Unreachable('the server cannot be reached');
   }
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
+  if (response.status === 401) signedOut();
   // A proxy in front of a server that is away answers without a problem document.
   if (!response.headers.get('Content-Type')?.includes('problem+json'))
     throw new Unreachable(`the server answered ${response.status}`);
   throw new Refused((await response.json()) as ProblemDetails);
 }
 
+const asked = (query: Readonly<Record<string, unknown>>): string =>
+  new URLSearchParams(
+    Object.entries(query).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
+  ).toString();
+
 export const api = {
-  plans: (bin = false) => call<PlanSummary[]>('GET', `/plans?bin=${bin}`),
+  plans: (query: PlanQuery) => call<PlanPage>('GET', `/plans?${asked({ ...query })}`),
+  emptyBin: () => call<{ removed: number }>('DELETE', '/plans/bin'),
   open: (id: string) => call<StoredPlan>('GET', `/plans/${id}`),
   create: (body: { name: string } | { document: unknown }) => call<StoredPlan>('POST', '/plans', body),
   save: (id: string, basedOn: number, document: Plan) => call<PlanSaved>('PUT', `/plans/${id}`, document, basedOn),
@@ -70,5 +93,20 @@ export const api = {
   savePart: (id: string, basedOn: number, part: Part) => call<ShelfPart>('PUT', `/shelf/${id}`, part, basedOn),
   markPart: (id: string, marks: ShelfMarks) => call<ShelfPart>('PATCH', `/shelf/${id}`, marks),
   importParts: (kind: PartKind, text: string, dry: boolean) =>
-    call<ImportReport & { taken: boolean }>('POST', `/shelf/file?kind=${kind}&dry=${dry}`, new CsvFile(text)),
+    call<ImportReport & { taken: boolean }>(
+      'POST',
+      `/shelf/file?kind=${kind}&dry=${dry}`,
+      new SentFile('text/csv', text),
+    ),
+  shelfImports: () => call<ShelfImport[]>('GET', '/shelf/imports'),
+  takeImportBack: (id: number) => call<TakenBack>('DELETE', `/shelf/imports/${id}`),
+  data: () => call<DataState>('GET', '/data'),
+  makeBackup: () => call<Backup>('POST', '/data/backups'),
+  backupAddress: (name: string) => `/api/data/backups/${name}`,
+  archiveAddress: '/api/archive',
+  bringArchive: (archive: Blob) => call<ArchiveReport>('POST', '/archive', new SentFile('application/zip', archive)),
+  access: () => call<{ access: Access }>('GET', '/access'),
+  signIn: (passphrase: string) => call<{ access: Access }>('POST', '/access/sign-in', { passphrase }),
+  signOut: (everywhere: boolean) =>
+    call<{ access: Access }>('POST', everywhere ? '/access/sign-out-everywhere' : '/access/sign-out'),
 };

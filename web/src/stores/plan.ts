@@ -4,9 +4,10 @@ import { applyChanges, type Change, type Plan } from '@rough-gear/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { api, Refused, Unreachable } from '../api/client.js';
+import { useAccess } from './access.js';
 import { keep, readKept } from './kept.js';
 
-export type SaveState = 'saved' | 'saving' | 'offline' | 'waiting' | 'stale' | 'refused';
+export type SaveState = 'saved' | 'saving' | 'offline' | 'waiting' | 'stale' | 'refused' | 'looking';
 
 const SAVE_AFTER_MS = 250;
 const RETRY_AFTER_MS = 2000;
@@ -20,6 +21,7 @@ const cleaned = (change: Change): Change =>
  * undo step, one save and one baseline of what moved.
  */
 export const usePlan = defineStore('plan', () => {
+  const access = useAccess();
   const id = ref<string>();
   const revision = ref(0);
   const document = shallowRef<Plan>();
@@ -175,6 +177,11 @@ export const usePlan = defineStore('plan', () => {
 
   function changed(): void {
     if (!id.value || !document.value) return;
+    if (!access.mayChange) {
+      // Tried out here, and gone when the plan is opened again.
+      state.value = 'looking';
+      return;
+    }
     // Kept before it is sent: a closed tab or a server that is away loses nothing.
     const room = keep(id.value, { revision: revision.value, document: document.value, unsent: true });
     refusal.value = room ? '' : 'This browser has no room to keep a copy.';
@@ -224,8 +231,11 @@ export const usePlan = defineStore('plan', () => {
       scheduleSave(RETRY_AFTER_MS);
     } else if (problem instanceof Refused && problem.problem.status === 412 && problem.problem.stored) {
       markStale(problem.problem.stored);
-    } else if (problem instanceof Refused && problem.problem.status >= 500) {
-      // A full disk and the like: the edit is kept here, and sent again until there is room for it.
+    } else if (
+      problem instanceof Refused &&
+      (problem.problem.status >= 500 || [401, 429].includes(problem.problem.status))
+    ) {
+      // A full disk, a session that has ended: the edit is kept here, and sent again until it is taken.
       state.value = 'waiting';
       refusal.value = problem.message;
       scheduleSave(RETRY_AFTER_MS);

@@ -4,20 +4,23 @@ import { showMultiple, type Headline } from '@rough-gear/core';
 import { formatDistanceToNow } from 'date-fns';
 import { computed } from 'vue';
 import { api } from '../../api/client.js';
+import { useAccess } from '../../stores/access.js';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
 
 /** One robot: its mechanisms as a row of verdicts, each a way in. */
 const { plan } = defineProps<{ plan: PlanSummary }>();
 defineEmits<{ rename: []; duplicate: []; remove: []; export: [] }>();
-
+const access = useAccess();
 const said = computed(() => {
   if (plan.unreadable !== undefined) return 'cannot be read by this version of the program';
+  if (!plan.judged && plan.mechanisms.length === 0) return 'looking …';
   const count = (verdict: Headline['verdict']) =>
     plan.mechanisms.filter(({ headline }) => headline.verdict === verdict).length;
   const parts = (['gives way', 'tight', 'not known', 'enough'] as const).flatMap((verdict) =>
     count(verdict) > 0 ? [`${count(verdict)} ${verdict}`] : [],
   );
-  return parts.length > 0 ? parts.join(', ') : 'no mechanism yet';
+  const found = parts.length > 0 ? parts.join(', ') : 'no mechanism yet';
+  return plan.judged ? found : `${found}; looking again …`;
 });
 
 function what({ verdict, name, multiple }: Headline): string {
@@ -27,7 +30,7 @@ function what({ verdict, name, multiple }: Headline): string {
 </script>
 
 <template>
-  <li class="mb-4 border border-line bg-sheet">
+  <article class="border border-line bg-sheet">
     <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-hair px-4 py-2">
       <h2 class="text-lg">
         <template v-if="plan.unreadable !== undefined">{{ plan.name }}</template>
@@ -47,17 +50,25 @@ function what({ verdict, name, multiple }: Headline): string {
           >Download as it is</a
         >
         <template v-else>
-          <button type="button" class="act min-h-6" :aria-label="`Rename ${plan.name}`" @click="$emit('rename')">
-            Rename
-          </button>
-          <button type="button" class="act min-h-6" :aria-label="`Duplicate ${plan.name}`" @click="$emit('duplicate')">
-            Duplicate
-          </button>
+          <template v-if="access.mayChange">
+            <button type="button" class="act min-h-6" :aria-label="`Rename ${plan.name}`" @click="$emit('rename')">
+              Rename
+            </button>
+            <button
+              type="button"
+              class="act min-h-6"
+              :aria-label="`Duplicate ${plan.name}`"
+              @click="$emit('duplicate')"
+            >
+              Duplicate
+            </button>
+          </template>
           <button type="button" class="act min-h-6" :aria-label="`Export ${plan.name}`" @click="$emit('export')">
             Export
           </button>
         </template>
         <button
+          v-if="access.mayChange"
           type="button"
           class="act min-h-6"
           :aria-label="`Put ${plan.name} into the bin`"
@@ -86,5 +97,5 @@ function what({ verdict, name, multiple }: Headline): string {
         </RouterLink>
       </li>
     </ul>
-  </li>
+  </article>
 </template>

@@ -1,40 +1,38 @@
 <script setup lang="ts">
-import type { PlanSummary } from '@rough-gear/contract/api';
+import { PLAN_SORTS, type PlanQuery, type PlanSort, type PlanSummary } from '@rough-gear/contract/api';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { toast } from 'vue-sonner';
-import { api, Unreachable } from '../../api/client.js';
+import { api } from '../../api/client.js';
 import BaseDialog from '../../components/widgets/BaseDialog.vue';
+import { useAccess } from '../../stores/access.js';
 import { listKept } from '../../stores/kept.js';
 import { usePlan } from '../../stores/plan.js';
 import { downloadPlan, readPlanFile } from './planFile.js';
-import RobotRow from './RobotRow.vue';
+import RobotBin from './RobotBin.vue';
+import RobotList from './RobotList.vue';
+import { useRobotList } from './useRobotList.js';
 
 /** The start page: the robots, and what is wrong in each at a glance. */
 const router = useRouter();
 const open = usePlan();
-const plans = ref<readonly PlanSummary[]>([]);
-const bin = ref<readonly PlanSummary[]>([]);
-const state = ref<'loading' | 'there' | 'away'>('loading');
-const failure = ref('');
-const showBin = ref(false);
+const access = useAccess();
+const find = ref('');
+const sort = ref<PlanSort>('saved');
+const query = computed<PlanQuery>(() => ({ find: find.value, sort: sort.value }));
+const { total, binned, rows, state, failure, load, show } = useRobotList(query);
+const refusal = ref('');
 const naming = ref<{ title: string; name: string; done: (name: string) => Promise<void> }>();
 const file = ref<HTMLInputElement>();
 const kept = computed(() => (state.value === 'away' ? listKept() : []));
-
-async function load(): Promise<void> {
-  try {
-    await open.flush();
-    [plans.value, bin.value] = await Promise.all([api.plans(), api.plans(true)]);
-    state.value = 'there';
-  } catch (problem) {
-    state.value = 'away';
-    failure.value =
-      problem instanceof Unreachable
-        ? 'The server cannot be reached. What you have changed is kept in this browser.'
-        : (problem as Error).message;
-  }
-}
+/** A handful is seen at once. */
+const FEW = 5;
+const many = computed(() => total.value > FEW || find.value !== '' || sort.value !== 'saved');
+const SORTS: Readonly<Record<PlanSort, string>> = {
+  saved: 'last saved first',
+  name: 'by name',
+  worst: 'most to do first',
+};
 
 onMounted(() => {
   document.title = 'Robots · Rough Gear';
@@ -88,10 +86,10 @@ async function importPlan(event: Event): Promise<void> {
   const chosen = input.files?.[0];
   input.value = '';
   if (!chosen) return;
-  failure.value = '';
+  refusal.value = '';
   const read = await readPlanFile(chosen);
   if (!read.ok) {
-    failure.value = `${chosen.name} was not imported. ${read.reason}`;
+    refusal.value = `${chosen.name} was not imported. ${read.reason}`;
     return;
   }
   await doing(() => api.create({ document: read.plan }));
@@ -110,14 +108,15 @@ async function finishNaming(): Promise<void> {
 </script>
 
 <template>
-  <div class="mx-auto w-full max-w-5xl px-4 py-6">
+  <div class="mx-auto flex min-h-0 w-full max-w-5xl grow flex-col px-4 py-6">
     <div class="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-2">
       <h1 class="text-2xl">Robots</h1>
       <p class="text-second">What gives first on each mechanism, and by how much.</p>
-      <span class="ml-auto flex gap-3">
+      <span v-if="access.mayChange" class="ml-auto flex gap-3">
         <button type="button" class="button" @click="file?.click()">Import a plan</button>
         <button type="button" class="button main" @click="create">New robot</button>
       </span>
+      <span v-else class="ml-auto text-second">You may look here, not change.</span>
       <input
         ref="file"
         type="file"
@@ -128,25 +127,43 @@ async function finishNaming(): Promise<void> {
         @change="importPlan"
       />
     </div>
-    <p v-if="failure" role="alert" class="mb-3 border border-gives bg-sheet p-3 whitespace-pre-line">
-      {{ failure
+    <div v-if="many" class="mb-3 flex flex-wrap items-end gap-x-6 gap-y-1 text-sm" role="search">
+      <label class="min-w-40 grow"
+        ><span class="block text-[0.8125rem] text-second">find by the name of a robot or a mechanism</span>
+        <input
+          v-model="find"
+          type="search"
+          maxlength="80"
+          class="min-h-7 w-full border-b border-ink bg-transparent"
+          autocomplete="off"
+      /></label>
+      <label
+        ><span class="block text-[0.8125rem] text-second">order</span>
+        <select v-model="sort" class="min-h-7 border-b border-ink bg-sheet">
+          <option v-for="one in PLAN_SORTS" :key="one" :value="one">{{ SORTS[one] }}</option>
+        </select>
+      </label>
+      <span role="status" class="figures pb-1 text-second">{{ total }} {{ total === 1 ? 'robot' : 'robots' }}</span>
+    </div>
+    <p v-if="failure || refusal" role="alert" class="mb-3 border border-gives bg-sheet p-3 whitespace-pre-line">
+      {{ failure || refusal
       }}<button v-if="state === 'away'" type="button" class="act ml-3 underline" @click="load">Try again</button>
     </p>
     <p v-if="state === 'loading'" role="status" class="text-second">Fetching the robots …</p>
-    <p v-else-if="state === 'there' && plans.length === 0" class="squared border border-line p-8 text-center">
-      No robot yet. Make a new one, or import a plan.
+    <p v-else-if="state === 'there' && total === 0" class="squared border border-line p-8 text-center">
+      {{
+        find === '' ? 'No robot yet. Make a new one, or import a plan.' : 'No robot and no mechanism is called that.'
+      }}
     </p>
-    <ul>
-      <RobotRow
-        v-for="plan in plans"
-        :key="plan.id"
-        :plan="plan"
-        @rename="rename(plan)"
-        @duplicate="doing(() => api.duplicate(plan.id))"
-        @remove="remove(plan)"
-        @export="exportPlan(plan)"
-      />
-    </ul>
+    <RobotList
+      v-if="rows.length > 0"
+      :rows="rows"
+      @show="show"
+      @rename="rename"
+      @duplicate="doing(() => api.duplicate($event.id))"
+      @remove="remove"
+      @export="exportPlan"
+    />
     <section v-if="kept.length > 0" aria-label="Kept in this browser">
       <h2 class="mb-1">Kept in this browser</h2>
       <ul>
@@ -155,23 +172,7 @@ async function finishNaming(): Promise<void> {
         </li>
       </ul>
     </section>
-    <section v-if="bin.length > 0" class="mt-6">
-      <button type="button" class="act min-h-6" :aria-expanded="showBin" @click="showBin = !showBin">
-        {{ showBin ? 'Close the bin' : `Bin (${bin.length})` }}
-      </button>
-      <ul v-if="showBin">
-        <li v-for="plan in bin" :key="plan.id" class="flex justify-between border-b border-hair py-1.5">
-          <span>{{ plan.name }}</span><button
-            type="button"
-            class="act min-h-6"
-            :aria-label="`Bring ${plan.name} back`"
-            @click="doing(() => api.restore(plan.id))"
-          >
-            Bring back
-          </button>
-        </li>
-      </ul>
-    </section>
+    <RobotBin v-if="binned > 0 && access.mayChange" :count="binned" @changed="load" />
     <BaseDialog :open="naming !== undefined" :title="naming?.title ?? ''" @close="naming = undefined">
       <form v-if="naming" @submit.prevent="finishNaming">
         <label for="robot-name" class="text-second">name</label>

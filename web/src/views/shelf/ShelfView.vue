@@ -3,9 +3,11 @@ import { KIND_NAMES } from '@rough-gear/contract/shelf';
 import { PART_KINDS, type Part, type PartKind } from '@rough-gear/core';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { useAccess } from '../../stores/access.js';
 import { usePreferences } from '../../stores/preferences.js';
 import { useWholeShelf } from '../../stores/shelf.js';
 import { blankPart } from './blankPart.js';
+import EarlierImports from './EarlierImports.vue';
 import ImportSheet from './ImportSheet.vue';
 import PartSheet from './PartSheet.vue';
 import PartTable from './PartTable.vue';
@@ -16,7 +18,9 @@ const { kind = 'motor', partId = '' } = defineProps<{ kind?: string; partId?: st
 const preferences = usePreferences();
 const shelf = useWholeShelf();
 const router = useRouter();
+const access = useAccess();
 const importing = ref(false);
+const takingBack = ref(false);
 /** A part that is not on the shelf yet. */
 const draft = shallowRef<Part>();
 
@@ -51,8 +55,11 @@ function start(part: Part): void {
     <div class="flex min-h-0 min-w-0 flex-col">
       <div class="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b border-ink px-4 py-2">
         <h1 class="text-lg">{{ KIND_NAMES[open] }}</h1>
-        <button type="button" class="act min-h-6" @click="start(blankPart(open))">New part</button>
-        <button type="button" class="act min-h-6" @click="importing = true">Import a file</button>
+        <template v-if="access.mayChange">
+          <button type="button" class="act min-h-6" @click="start(blankPart(open))">New part</button>
+          <button type="button" class="act min-h-6" @click="importing = true">Import a file</button>
+          <button type="button" class="act min-h-6" @click="takingBack = true">Earlier imports</button>
+        </template>
         <a class="act min-h-6" :href="`/api/shelf/file?kind=${open}&units=${preferences.units}`" download
           >Export as CSV</a
         >
@@ -92,5 +99,6 @@ function start(part: Part): void {
       </div>
     </div>
     <ImportSheet :open="importing" :kind="open" @close="importing = false" />
+    <EarlierImports :open="takingBack" @close="takingBack = false" />
   </div>
 </template>

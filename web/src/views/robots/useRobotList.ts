@@ -1,0 +1,93 @@
+import { LONGEST_PAGE, type PlanQuery, type PlanSummary } from '@rough-gear/contract/api';
+import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue';
+import { api, Unreachable } from '../../api/client.js';
+import { usePlan } from '../../stores/plan.js';
+
+const PAGE = Math.min(50, LONGEST_PAGE);
+/** What is judged behind a save is asked for again after so long, ms. */
+const LOOK_AGAIN = 1200;
+/** A word is looked for once it is typed, ms. */
+const TYPED = 200;
+
+/** The robots on the server by what is looked for, fetched a page at a time as they come into view. */
+export function useRobotList(query: Ref<PlanQuery>) {
+  const open = usePlan();
+  const total = ref(0);
+  const binned = ref(0);
+  const rows = shallowRef<readonly (PlanSummary | undefined)[]>([]);
+  const state = ref<'loading' | 'there' | 'away'>('loading');
+  const failure = ref('');
+  let shown = { first: 0, last: PAGE - 1 };
+  let asking = 0;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  function away(problem: unknown): void {
+    state.value = 'away';
+    failure.value =
+      problem instanceof Unreachable
+        ? 'The server cannot be reached. What you have changed is kept in this browser.'
+        : (problem as Error).message;
+  }
+
+  /** Fetches the pages in view; those there already too, where `again`. */
+  async function fetchShown(again: boolean): Promise<void> {
+    const mine = again ? ++asking : asking;
+    const [first, last] = [Math.floor(shown.first / PAGE), Math.floor(shown.last / PAGE)];
+    const wanted = Array.from({ length: last - first + 1 }, (_, i) => (first + i) * PAGE).filter(
+      (from) => again || (from < total.value && rows.value[from] === undefined),
+    );
+    const pages = await Promise.all(
+      wanted.map(async (from) => ({ from, page: await api.plans({ ...query.value, from, count: PAGE }) })),
+    );
+    // Something else is asked for by now.
+    if (mine !== asking || pages.length === 0) return;
+    total.value = pages[0]!.page.total;
+    const next = Array.from({ length: total.value }, (_, i) => rows.value[i]);
+    for (const { from, page } of pages) page.plans.forEach((plan, i) => (next[from + i] = plan));
+    rows.value = next;
+    lookAgain();
+  }
+
+  function lookAgain(): void {
+    clearTimeout(timer);
+    const waiting = rows.value.slice(shown.first, shown.last + 1).some((row) => row?.judged === false);
+    if (waiting) timer = setTimeout(() => void fetchShown(true).catch(away), LOOK_AGAIN);
+  }
+
+  /** All anew: after a change, or when something else is looked for. */
+  async function load(): Promise<void> {
+    try {
+      await open.flush();
+      const bin = api.plans({ bin: true, count: 1 });
+      await fetchShown(true);
+      binned.value = (await bin).total;
+      state.value = 'there';
+      failure.value = '';
+    } catch (problem) {
+      away(problem);
+    }
+  }
+
+  /** These are in view now. */
+  function show(first: number, last: number): void {
+    shown = { first: Math.max(0, first), last: Math.max(first, last) };
+    if (state.value === 'there') void fetchShown(false).catch(away);
+  }
+
+  let typing: ReturnType<typeof setTimeout> | undefined;
+  watch(query, () => {
+    clearTimeout(typing);
+    typing = setTimeout(() => {
+      rows.value = [];
+      shown = { first: 0, last: PAGE - 1 };
+      void load();
+    }, TYPED);
+  });
+  onBeforeUnmount(() => {
+    clearTimeout(timer);
+    clearTimeout(typing);
+    asking++;
+  });
+
+  return { total, binned, rows, state, failure, load, show };
+}
