@@ -12,6 +12,8 @@ export class TestServer {
   private child: ChildProcess | undefined;
   readonly folder = mkdtempSync(join(tmpdir(), 'rough-gear-'));
   port = 0;
+  /** Settings beside those that every test has. */
+  environment: Readonly<Record<string, string>> = {};
 
   get url(): string {
     return `http://localhost:${this.port}`;
@@ -21,7 +23,13 @@ export class TestServer {
   async start(): Promise<void> {
     const child = spawn(process.execPath, ['server/dist/main.mjs'], {
       cwd: root,
-      env: { ...process.env, PORT: String(this.port), ROUGH_GEAR_DATA: this.folder, ROUGH_GEAR_LOG: 'silent' },
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        ROUGH_GEAR_DATA: this.folder,
+        ROUGH_GEAR_LOG: 'silent',
+        ...this.environment,
+      },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     this.child = child;

@@ -272,7 +272,7 @@ test('an edited mass makes a reason untrue, and the log says so', async ({ heron
   await tab(page, 'Reasons').click();
   await expect(page.getByRole('status').filter({ hasText: 'no longer true' })).toContainText('1 no longer true');
   await expect(log).toContainText('now 2.72 kg');
-  await page.getByRole('button', { name: 'say why' }).click();
+  await page.getByRole('button', { name: 'say why' }).first().click();
   await page.getByRole('textbox', { name: 'why this one' }).fill('It was lighter once.');
   await page.keyboard.press('Enter');
   await expect(log).toContainText('“It was lighter once.”');

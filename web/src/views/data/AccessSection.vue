@@ -21,8 +21,8 @@ async function signOut(everywhere: boolean): Promise<void> {
   <section aria-labelledby="access">
     <h2 id="access" class="mb-2 text-lg">Who may come in</h2>
     <p class="mb-2 text-sm text-second">
-      Others can reach this server. You are signed in to {{ access.mayChange ? 'change' : 'look only' }}. Passphrases are
-      set on the machine itself: <code class="figures text-ink">npm run passphrase</code>.
+      Others can reach this server. You are signed in to {{ access.mayChange ? 'change' : 'look only' }}. Passphrases
+      are set on the machine itself: <code class="figures text-ink">npm run passphrase</code>.
     </p>
     <div class="flex flex-wrap gap-3">
       <button type="button" class="button" @click="signOut(false)">Sign out here</button>

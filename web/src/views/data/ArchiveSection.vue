@@ -54,11 +54,12 @@ const counted = (count: number, one: string, many: string) => `${count} ${count 
     <p v-if="failure" role="alert" class="mt-2 text-gives">{{ failure }}</p>
     <div v-if="report" role="status" class="mt-2 text-sm" data-testid="archive-report">
       <p>
-        {{ counted(report.plansAdded, 'robot', 'robots') }} and
-        {{ counted(report.partsAdded, 'part', 'parts') }} came back; {{ report.plansThere }} and
-        {{ report.partsThere }} were here already.
+        {{ counted(report.plansAdded, 'robot', 'robots') }} and {{ counted(report.partsAdded, 'part', 'parts') }} came
+        back; {{ report.plansThere }} and {{ report.partsThere }} were here already.
       </p>
-      <p v-if="report.plansBeside.length > 0">Here in another state, so put beside: {{ report.plansBeside.join(', ') }}.</p>
+      <p v-if="report.plansBeside.length > 0">
+        Here in another state, so put beside: {{ report.plansBeside.join(', ') }}.
+      </p>
       <ul v-if="report.refused.length > 0" class="list-disc pl-5 text-gives">
         <li v-for="why in report.refused" :key="why">{{ why }}</li>
       </ul>

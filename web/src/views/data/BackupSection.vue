@@ -56,7 +56,12 @@ async function make(): Promise<void> {
     <p v-if="state.backupFailure" role="alert" class="mb-2 border border-gives bg-sheet p-2 text-gives">
       The last backup could not be made: {{ state.backupFailure }}
     </p>
-    <div class="max-h-80 overflow-y-auto border border-line bg-sheet" tabindex="0" role="region" aria-label="All backups">
+    <div
+      class="max-h-80 overflow-y-auto border border-line bg-sheet"
+      tabindex="0"
+      role="region"
+      aria-label="All backups"
+    >
       <table class="w-full text-sm">
         <thead class="sr-only">
           <tr>
@@ -87,8 +92,8 @@ async function make(): Promise<void> {
     </div>
     <p class="mt-2 text-sm text-second">
       One is made each day and before every update of the tables; fourteen of each kind are kept, in
-      <code class="figures break-all text-ink">{{ state.folder }}</code
-      >. A disk can die as a whole: take one elsewhere now and then. To put one back, stop the server, then
+      <code class="figures break-all text-ink">{{ state.folder }}</code>. A disk can die as a whole: take one elsewhere
+      now and then. To put one back, stop the server, then
       <code class="figures text-ink">npm run restore -- FILE</code>: it is checked first, and what it replaces is kept.
     </p>
   </section>

@@ -58,9 +58,8 @@ export function useRobotList(query: Ref<PlanQuery>) {
   async function load(): Promise<void> {
     try {
       await open.flush();
-      const bin = api.plans({ bin: true, count: 1 });
-      await fetchShown(true);
-      binned.value = (await bin).total;
+      const [bin] = await Promise.all([api.plans({ bin: true, count: 1 }), fetchShown(true)]);
+      binned.value = bin.total;
       state.value = 'there';
       failure.value = '';
     } catch (problem) {
