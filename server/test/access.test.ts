@@ -62,12 +62,11 @@ describe('A server that others can reach', () => {
 
   it('lets a second passphrase look and not change', async () => {
     const cookie = await cookieOf(LOOK);
-    const as = (method: 'get' | 'post' | 'put' | 'patch' | 'delete', path: string) =>
-      request(made.app)
-        [method](path)
-        .set('Cookie', cookie)
-        .set('If-Match', '"r1"')
-        .send(method === 'get' ? undefined : {});
+    const agent = request(made.app);
+    const as = (method: 'get' | 'post' | 'put' | 'patch' | 'delete', path: string) => {
+      const sent = agent[method](path).set('Cookie', cookie).set('If-Match', '"r1"');
+      return method === 'get' ? sent : sent.send({});
+    };
     expect((await as('get', `/api/plans/${id}`)).status).toBe(200);
     expect((await as('get', '/api/access')).body).toEqual({ access: 'look' });
     for (const [method, path] of [

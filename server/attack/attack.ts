@@ -1,0 +1,38 @@
+/** What came of an attack. */
+export interface Outcome {
+  /** What was tried, counted. */
+  readonly tried: string;
+  /** What was seen: times, refusals, how much was saved. */
+  readonly seen: string;
+  /** What should not have happened; nothing where the server held. */
+  readonly broken: readonly string[];
+}
+
+/** How much of an attack is made. */
+export type Scale = 'short' | 'long';
+
+/** A way to harm a running server, repeatable and with an end. */
+export interface Attack {
+  readonly name: string;
+  /** What it goes for: a save that is lost, somebody let in, everybody kept waiting. */
+  readonly aims: string;
+  run(scale: Scale): Promise<Outcome>;
+}
+
+/** A stream of numbers in 0…1 that is the same each time: what broke once can be looked at again (mulberry32). */
+export function dice(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = state;
+    mixed = Math.imul(mixed ^ (mixed >>> 15), mixed | 1);
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+export const pick = <T>(list: readonly T[], roll: () => number): T => list[Math.floor(roll() * list.length)]!;
+
+/** The time that this share of them stays under, ms, as text. */
+export const within = (times: readonly number[], share: number): number =>
+  Math.round([...times].sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(share * times.length))] ?? 0);

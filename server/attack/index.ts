@@ -1,0 +1,10 @@
+import type { Attack } from './attack.js';
+import { sheets } from './csv.js';
+import { fullDisk } from './fullDisk.js';
+import { plans } from './fuzz.js';
+import { kill } from './kill.js';
+import { slow, strangers } from './network.js';
+import { fleet, writers } from './writers.js';
+
+/** Every attack, in the order in which they are made. */
+export const ATTACKS: readonly Attack[] = [kill, fullDisk, writers, fleet, plans, sheets, strangers, slow];

@@ -1,0 +1,20 @@
+import { ATTACKS } from './index.js';
+
+/** npm run attack: every attack at its full length against the built server, and a table of what came of it. */
+const rows: string[][] = [['attack', 'aims at', 'tried', 'seen', 'held']];
+let failed = 0;
+for (const { name, aims, run } of ATTACKS) {
+  process.stderr.write(`${name} …\n`);
+  const { tried, seen, broken } = await run('long');
+  if (broken.length > 0) failed++;
+  rows.push([name, aims, tried, seen, broken.length === 0 ? 'yes' : `NO: ${broken.join('; ').slice(0, 500)}`]);
+}
+const widths = rows[0]!.map((_, i) => Math.max(...rows.map((row) => (i < 4 ? row[i]!.length : 3))));
+for (const row of rows)
+  process.stdout.write(
+    `${row
+      .map((cell, i) => cell.padEnd(widths[i]!))
+      .join('  ')
+      .trimEnd()}\n`,
+  );
+process.exitCode = failed > 0 ? 1 : 0;
