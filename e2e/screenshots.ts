@@ -15,11 +15,12 @@ interface Shot {
 }
 
 /** Pages that belong to no robot. */
-const OUTSIDE = /^\/(robots|models|shelf)/;
+const OUTSIDE = /^\/(robots|models|shelf|data)/;
 const DESK = { width: 1280, height: 800 };
 
 const SHOTS: readonly Shot[] = [
   { name: 'robots', path: '/robots' },
+  { name: 'data', path: '/data' },
   { name: 'mast-lift', path: '/lift/motor' },
   { name: 'capstan-climb', path: '/climb/output' },
   { name: 'buoy-hoist-not-known', path: '/hoist/motor', firstUse: true },

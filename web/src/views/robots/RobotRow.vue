@@ -83,7 +83,7 @@ function what({ verdict, name, multiple }: Headline): string {
       that knows it can open the download.
     </p>
     <ul v-else class="grid grid-cols-1 sm:grid-cols-2 lg:grid-cols-4">
-      <li v-for="mechanism in plan.mechanisms" :key="mechanism.id" class="min-w-0 border-hair not-last:border-r">
+      <li v-for="mechanism in plan.mechanisms" :key="mechanism.id" class="min-w-0 border-hair not-last:border-r sm:max-lg:even:border-r-0 lg:nth-[4n]:border-r-0 max-sm:border-r-0">
         <RouterLink
           class="flex h-full items-start gap-2 px-4 py-3 hover:bg-ground"
           :to="{ name: 'mechanism', params: { planId: plan.id, mechanismId: mechanism.id } }"
