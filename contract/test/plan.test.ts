@@ -241,4 +241,13 @@ describe('what is said of a document', () => {
     ]);
     expect(readPlan(named).ok).toBe(true);
   });
+
+  it('names no part by what every object has', () => {
+    for (const id of ['constructor', '__proto__', 'toString']) {
+      const read = readPlan(applyChanges(heron, [{ at: ['mechanisms', 1, 'choices', 0, 'drive', 'motor'], to: id }]));
+      expect(problemText(read.ok ? [] : read.problems)).toContain(`names the part ${id}, which is not in the plan`);
+    }
+    const own = JSON.parse(JSON.stringify(heron).replace('"pack-1":', '"__proto__":')) as unknown;
+    expect(readPlan(own).ok).toBe(false);
+  });
 });

@@ -116,3 +116,33 @@ test('no chain or belt, no length to choose: the page says where gears stand', a
     .click();
   await expect(page.getByText('a gearbox bought whole has no other way')).toBeVisible();
 });
+
+test('a motor without a reduction has a place to add one, and nothing turns behind a screw', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('turntable', 's1');
+  await page.getByRole('button', { name: 'Remove stage 1' }).click();
+  const strip = page.getByRole('navigation', { name: 'Power path' });
+  await expect(strip.getByRole('button', { name: /No reduction/ })).toBeVisible();
+  await expect(page.getByText('The motor turns the output straight.')).toBeVisible();
+  await strip
+    .getByRole('button', { name: /Motor|Stepper/ })
+    .first()
+    .click();
+  await strip.getByRole('button', { name: /No reduction/ }).click();
+  await page.getByRole('combobox', { name: 'Add a stage' }).selectOption({ label: 'Toothed belt' });
+  await expect(strip.getByRole('button', { name: /No reduction/ })).toHaveCount(0);
+  await expect(page.getByRole('group', { name: 'Stage 1' })).toContainText('Toothed belt');
+
+  const limpet = await planIdOf(heron.server, 'Limpet');
+  await page.goto(`${heron.server.url}/robots/${limpet}/sled`);
+  await strip.getByRole('button', { name: /^Screw/ }).click();
+  await page.getByRole('combobox', { name: 'Add a stage' }).selectOption({ label: 'Gears' });
+  const stages = page.getByRole('group', { name: /^Stage \d/ });
+  await expect(stages.last()).toContainText('Lead screw');
+  await expect(stages.last().getByRole('button', { name: /towards the motor/ })).toBeDisabled();
+  await expect(
+    page.getByRole('combobox', { name: 'Add a stage' }).getByRole('option', { name: 'Lead screw' }),
+  ).toHaveCount(0);
+});

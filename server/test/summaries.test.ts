@@ -1,7 +1,7 @@
 import type { PlanPage } from '@rough-gear/contract';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
-import { JudgeThread, type Judge } from '../src/judging/judgeThread.js';
+import type { Judge } from '../src/judging/judgeThread.js';
 import { judge } from '../src/judging/judge.js';
 import { Summaries } from '../src/judging/summaries.js';
 import { heron, testApp } from './helper.js';
@@ -61,14 +61,6 @@ describe('What a list says of a plan', () => {
     await newer.start();
     await newer.settled();
     expect((await plans.list({})).plans[0]!.mechanisms).toHaveLength(1);
-  });
-
-  it('comes from a thread of its own, one document after the other', async () => {
-    const thread = new JudgeThread();
-    expect((await thread.judge(JSON.stringify(one))).mechanisms).toHaveLength(1);
-    expect((await thread.judge('{"format": ')).unreadable).toMatch(/JSON/);
-    expect(await thread.judge(JSON.stringify(one))).toEqual(judge(JSON.stringify(one)));
-    await thread.close();
   });
 });
 

@@ -14,6 +14,8 @@ export interface PlanSummary {
   readonly mechanisms: readonly Pick<MechanismResult, 'id' | 'name' | 'kind' | 'headline'>[];
   /** Whether this very revision has been judged. */
   readonly judged: boolean;
+  /** Why its verdicts are not known here; it opens as any other. */
+  readonly unjudged?: string;
   /** Why this version of the program cannot read it; it can still be downloaded as it is. */
   readonly unreadable?: string;
 }

@@ -179,7 +179,7 @@ export const planSchema = Joi.object<Writable<Plan>, true>({
   match,
   spread,
   parts: Joi.object()
-    .pattern(/^.{1,40}$/, partCopy)
+    .pattern(/^(?!__proto__$).{1,40}$/, partCopy)
     .required(),
   supply: Joi.array<SupplyNode[]>().items(supplyNode).min(1).max(MOST.supply).required(),
   mechanisms: Joi.array<Mechanism[]>().items(mechanism).max(MOST.mechanisms).required(),

@@ -7,7 +7,8 @@ export function checkReferences(plan: Plan): readonly Problem[] {
   const say = (field: string, reason: string) => problems.push({ field, reason });
   const needPart = (field: string, id: string | undefined, ...kinds: readonly PartKind[]) => {
     if (id === undefined) return;
-    const found = plan.parts[id]?.part.kind;
+    // Only what the plan itself holds: every object has a "constructor".
+    const found = Object.hasOwn(plan.parts, id) ? plan.parts[id]?.part.kind : undefined;
     if (found === undefined || !kinds.includes(found))
       say(
         field,

@@ -3,7 +3,7 @@ import { evaluate, type Verdict } from '@rough-gear/core';
 import { readDocument, UnreadablePlan } from '../plans/document.js';
 
 /** What a list says of a plan, whatever its row says. */
-export type Judged = Pick<PlanSummary, 'mechanisms' | 'unreadable'> & {
+export type Judged = Pick<PlanSummary, 'mechanisms' | 'unreadable' | 'unjudged'> & {
   /** The worst verdict of any mechanism as a number: the larger the more there is to do. */
   readonly worst: number;
 };
@@ -21,8 +21,10 @@ export function judge(text: string): Judged {
     };
   } catch (problem) {
     // One odd document must not take the list down with it, whatever is odd about it.
-    return unreadable(problem instanceof UnreadablePlan ? problem.message : 'it cannot be evaluated');
+    if (problem instanceof UnreadablePlan) return { mechanisms: [], unreadable: problem.message, worst: UNREADABLE };
+    return unjudged((problem as Error).message);
   }
 }
 
-export const unreadable = (why: string): Judged => ({ mechanisms: [], unreadable: why, worst: UNREADABLE });
+/** A plan that opens as any other, and whose verdicts a list does not know. */
+export const unjudged = (why: string): Judged => ({ mechanisms: [], unjudged: why, worst: 0 });

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
-import { unreadable, type Judged } from './judge.js';
+import { unjudged, type Judged } from './judge.js';
 
 /** Judges a document somewhere. */
 export interface Judge {
@@ -17,10 +17,15 @@ const LONGEST = 60_000;
 const WORKER = new URL(import.meta.url.endsWith('.ts') ? './judgeWorker.ts' : './judgeWorker.mjs', import.meta.url);
 
 /** Sources are read by the loader that reads the program's own. */
-const FROM_SOURCE = `import('tsx/esm/api').then(({ register }) => (register(), import(${JSON.stringify(WORKER.href)})));`;
-
-const start = (): Worker =>
-  WORKER.pathname.endsWith('.ts') ? new Worker(FROM_SOURCE, { eval: true }) : new Worker(fileURLToPath(WORKER));
+const start = (worker: URL): Worker =>
+  worker.pathname.endsWith('.ts')
+    ? new Worker(
+        `import('tsx/esm/api').then(({ register }) => (register(), import(${JSON.stringify(worker.href)})));`,
+        {
+          eval: true,
+        },
+      )
+    : new Worker(fileURLToPath(worker));
 
 /** By what plans are judged: other code judges all again, whatever its version is called. */
 export const judgedBy = (version: string): string =>
@@ -30,14 +35,16 @@ export const judgedBy = (version: string): string =>
 export class JudgeThread implements Judge {
   private worker: Worker | undefined;
 
+  constructor(private readonly at: URL = WORKER) {}
+
   async judge(text: string): Promise<Judged> {
-    const worker = (this.worker ??= start());
+    const worker = (this.worker ??= start(this.at));
     try {
       return await answerOf(worker, text);
     } catch (problem) {
       this.worker = undefined;
       await worker.terminate();
-      return unreadable((problem as Error).message);
+      return unjudged((problem as Error).message);
     }
   }
 
@@ -58,11 +65,14 @@ function answerOf(worker: Worker, text: string): Promise<Judged> {
       done();
       resolve(judged);
     });
-    for (const event of ['error', 'exit'])
-      worker.once(event, () => {
-        done();
-        reject(new Error('judging it failed'));
-      });
+    worker.once('error', (problem) => {
+      done();
+      reject(new Error(`judging it failed: ${problem.message}`));
+    });
+    worker.once('exit', () => {
+      done();
+      reject(new Error('judging it failed: its thread ended'));
+    });
     worker.postMessage(text);
   });
 }

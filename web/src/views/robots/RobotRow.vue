@@ -13,6 +13,7 @@ defineEmits<{ rename: []; duplicate: []; remove: []; export: [] }>();
 const access = useAccess();
 const said = computed(() => {
   if (plan.unreadable !== undefined) return 'cannot be read by this version of the program';
+  if (plan.unjudged !== undefined) return 'open it to see what gives first';
   if (!plan.judged && plan.mechanisms.length === 0) return 'looking …';
   const count = (verdict: Headline['verdict']) =>
     plan.mechanisms.filter(({ headline }) => headline.verdict === verdict).length;
@@ -83,7 +84,11 @@ function what({ verdict, name, multiple }: Headline): string {
       that knows it can open the download.
     </p>
     <ul v-else class="grid grid-cols-1 sm:grid-cols-2 lg:grid-cols-4">
-      <li v-for="mechanism in plan.mechanisms" :key="mechanism.id" class="min-w-0 border-hair not-last:border-r sm:max-lg:even:border-r-0 lg:nth-[4n]:border-r-0 max-sm:border-r-0">
+      <li
+        v-for="mechanism in plan.mechanisms"
+        :key="mechanism.id"
+        class="min-w-0 border-hair not-last:border-r sm:max-lg:even:border-r-0 lg:nth-[4n]:border-r-0 max-sm:border-r-0"
+      >
         <RouterLink
           class="flex h-full items-start gap-2 px-4 py-3 hover:bg-ground"
           :to="{ name: 'mechanism', params: { planId: plan.id, mechanismId: mechanism.id } }"
