@@ -20,7 +20,15 @@ const DESK = { width: 1280, height: 800 };
 
 const SHOTS: readonly Shot[] = [
   { name: 'robots', path: '/robots' },
-  { name: 'data', path: '/data' },
+  {
+    name: 'data',
+    path: '/data',
+    // As it stands where the program is installed, not in this script's own folder.
+    prepare: (page) =>
+      page.locator('code', { hasText: 'backups' }).evaluate((code) => {
+        code.textContent = 'data/backups';
+      }),
+  },
   { name: 'mast-lift', path: '/lift/motor' },
   { name: 'capstan-climb', path: '/climb/output' },
   { name: 'buoy-hoist-not-known', path: '/hoist/motor', firstUse: true },
@@ -85,7 +93,6 @@ const SHOTS: readonly Shot[] = [
       await settled(page, 1500);
     },
   },
-  { name: 'models', path: '/models#braking' },
   { name: 'phone', path: '/lift/motor', size: { width: 390, height: 844 } },
 ];
 

@@ -20,7 +20,7 @@ const typed = (si: number) => ({ si, as: String(si), source: 'typed' });
 /** A wrong document: what is changed, which field is named, and a word of the reason. */
 const WRONG: readonly (readonly [name: string, change: Change, field: string, reason: RegExp])[] = [
   ['another format', { at: at('format'), to: 'other' }, 'format', /must be \[rough-gear-plan\].*other/],
-  ['a later version', { at: at('version'), to: 4 }, 'version', /is 4, of a newer version.*up to 3/],
+  ['a later version', { at: at('version'), to: 5 }, 'version', /is 5, of a newer version.*up to 4/],
   [
     'a figure that only makes infinities',
     { at: at('mechanisms', 1, 'jobs', 0, 'mass'), to: typed(5e-324) },

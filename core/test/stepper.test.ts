@@ -101,9 +101,9 @@ describe('step rates', () => {
     const sled = plan.mechanisms.findIndex(({ id }) => id === 'sled');
     for (const [c, choice] of plan.mechanisms[sled]!.choices.entries()) {
       const screw = choice.stages.findIndex(({ kind }) => kind === 'screw');
-      const at = ['mechanisms', sled, 'choices', c, 'stages', screw, 'leadAngle'];
+      const at = ['mechanisms', sled, 'choices', c, 'stages', screw, 'pitchDiameter'];
       const steep = applyChanges(plan, [
-        { at, to: typed(1.5) },
+        { at, to: typed(0.008 / (Math.PI * Math.tan(1.5))) },
         { at: ['mechanisms', sled, 'current'], to: choice.id },
       ]);
       expect(nansIn(evaluateMechanism(steep, steep.mechanisms[sled]!))).toEqual([]);

@@ -135,6 +135,10 @@ for (const theme of ['light', 'dark'] as const) {
         await page.getByTestId(there).waitFor();
         await settled(page);
         await check(page, `choosing, ${choose}`);
+        if (choose !== 'side') continue;
+        // A reason for the log, which is looked at next.
+        await page.getByRole('button', { name: 'Put in force' }).click();
+        await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
       }
     });
 

@@ -33,7 +33,7 @@ test('a plan is exported as the file the command line reads, and imported again;
   ]);
   expect(download.suggestedFilename()).toBe('heron.rough-gear.json');
   const text = readFileSync((await download.path())!, 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ format: 'rough-gear-plan', version: 3, name: 'Heron' });
+  expect(JSON.parse(text)).toMatchObject({ format: 'rough-gear-plan', version: 4, name: 'Heron' });
 
   const chooser = page.getByLabel('Plan file to import');
   await chooser.setInputFiles({

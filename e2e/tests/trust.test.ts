@@ -54,7 +54,7 @@ test('a plan of next year’s version is said to be one, and can be taken along 
   await page.goto(`${server.url}/robots`);
   const row = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Limpet' }) });
   await expect(row).toContainText('cannot be read by this version of the program');
-  await expect(row).toContainText('version: is 99, of a newer version of the program: this one reads up to 3');
+  await expect(row).toContainText('version: is 99, of a newer version of the program: this one reads up to 4');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     row.getByRole('link', { name: 'Download Limpet as it is' }).click(),

@@ -1,7 +1,11 @@
 type Document = Readonly<Record<string, unknown>>;
 
 /** What brings a document of each earlier version to the next one. */
-const STEPS: Readonly<Record<number, (document: Document) => Document>> = { 1: countOwned, 2: nameThingsOnce };
+const STEPS: Readonly<Record<number, (document: Document) => Document>> = {
+  1: countOwned,
+  2: nameThingsOnce,
+  3: measureScrews,
+};
 
 /**
  * Brings an older document up to the present version, step by step; what is no plan, or of an unknown version, is given
@@ -50,6 +54,33 @@ function job(found: Document): Document {
   const { shotMass, ...rest } = renamed(found, JOBS);
   return shotMass === undefined ? rest : { ...rest, pieceMass: shotMass };
 }
+
+/**
+ * Version 3 kept a screw's lead and its lead angle apart, so that another lead left the losses as they were; version 4 has
+ * the lead and the diameter that make the angle. Where the lead was missing the diameter is not known either.
+ */
+function measureScrews(document: Document): Document {
+  const choice = (found: Document): Document => ({ ...found, stages: eachOf(found['stages'], screw) });
+  const mechanisms = eachOf(document['mechanisms'], (found) => ({
+    ...found,
+    choices: eachOf(found['choices'], choice),
+  }));
+  return { ...document, version: 4, mechanisms };
+}
+
+function screw(stage: Document): Document {
+  if (stage['kind'] !== 'screw') return stage;
+  const { leadAngle, ...rest } = stage;
+  const [lead, angle] = [siOf(stage['lead']), siOf(leadAngle)];
+  if (lead === undefined || angle === undefined) return rest;
+  const diameter = lead / (Math.PI * Math.tan(angle));
+  const from = 'from the lead and the lead angle that stood here';
+  const as = `${Number((diameter * 1000).toPrecision(4))} mm`;
+  return { ...rest, pitchDiameter: { si: diameter, as, source: 'estimated', from } };
+}
+
+const siOf = (quantity: unknown): number | undefined =>
+  isRecord(quantity) && typeof quantity['si'] === 'number' ? quantity['si'] : undefined;
 
 const renamed = (found: Document, names: Readonly<Record<string, string>>): Document => {
   const { kind } = found;

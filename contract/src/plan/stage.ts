@@ -106,7 +106,7 @@ const screw = Joi.object<ScrewStage, true>({
   ...common,
   kind: Joi.string().valid('screw').required(),
   lead: positive,
-  leadAngle: angle,
+  pitchDiameter: positive,
   flankAngle: angle,
   friction: notNegative,
 });

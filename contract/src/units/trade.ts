@@ -55,6 +55,25 @@ const NOTATIONS: readonly Notation[] = [
   // "24 DP", teeth to the inch of diameter, and "m 0.8", millimetres of diameter to the tooth.
   { of: ['length'], pattern: new RegExp(`^${N} ?dp$`, 'i'), read: (m) => 0.0254 / number(m[1]) },
   { of: ['length'], pattern: new RegExp(`^(?:m|module) ?${N}(?: ?mm)?$`, 'i'), read: (m) => number(m[1]) / 1000 },
+  // A times sign has been read as a space by now.
+  // "12 tpi", threads to the inch, is a lead; of several starts: "12 tpi, 4 starts", "4 × 12 tpi".
+  { of: ['length'], pattern: new RegExp(`^${N} ?(?:tpi|threads? per inch)$`, 'i'), read: (m) => 0.0254 / number(m[1]) },
+  {
+    of: ['length'],
+    pattern: new RegExp(`^${N} ?tpi,? ?(?:[x×] ?)?(\\d) ?starts?$`, 'i'),
+    read: (m) => (0.0254 * number(m[2])) / number(m[1]),
+  },
+  {
+    of: ['length'],
+    pattern: new RegExp(`^(\\d)(?: ?[x×] ?| )${N} ?tpi$`, 'i'),
+    read: (m) => (0.0254 * number(m[1])) / number(m[2]),
+  },
+  // "4 x 2 mm": four starts of two millimetres. By a space alone it may be a thousand.
+  {
+    of: ['length'],
+    pattern: new RegExp(`^(\\d) ?x ?${N} ?mm$`, 'i'),
+    read: (m) => (number(m[1]) * number(m[2])) / 1000,
+  },
   // "2:30" is two and a half minutes.
   { of: ['time'], pattern: /^(\d+):([0-5]\d)(?: ?min)?$/, read: (m) => number(m[1]) * 60 + number(m[2]) },
 ];

@@ -42,7 +42,7 @@ export function newStage(kind: StageKind, id: string): Stage {
         id,
         kind,
         lead: quantityOf(0.008, '8 mm', 'typical'),
-        leadAngle: quantityOf(0.3042, '17.4°', 'typical'),
+        pitchDiameter: quantityOf(0.008, '8 mm', 'typical'),
       };
   }
 }

@@ -14,7 +14,12 @@ import {
 /** Pulses and movement of a path, both ways. Movement is the load's: m, or rad of what turns. */
 export interface PulseSums {
   readonly train: PulseTrain;
+  /** For a turn of the output; of the screw, where it goes along one. */
   readonly perTurn: number;
+  /** What turns: the output itself, or the screw that moves it. */
+  readonly turns: 'output' | 'screw';
+  /** From the motor to what turns. */
+  readonly reduction: number;
   /** Moved by one pulse. */
   readonly perPulse: number;
   /** Pulses a second at most, and what allows no more. */
@@ -46,9 +51,13 @@ export function pulseSumsOf(path: StepPath): PulseSums | undefined {
   const train = pulseTrainOf(path);
   if (!Number.isFinite(train.reduction * perRadian(path))) return undefined;
   const most = mostRate(path);
+  const screw = path.stages.findIndex(({ kind }) => kind === 'screw');
+  const reduction = train.reduction / (path.train.stages[screw]?.ratio ?? 1);
   const sums = {
     train,
-    perTurn: Math.round(pulseRate(train, 2 * Math.PI)),
+    perTurn: Math.round(pulseRate({ ...train, reduction }, 2 * Math.PI)),
+    turns: screw < 0 ? ('output' as const) : ('screw' as const),
+    reduction,
     perPulse: outputResolution(train) * perRadian(path),
     most,
     fastest: loadSpeedAt(path, most.rate),

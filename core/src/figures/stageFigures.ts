@@ -8,6 +8,7 @@ export const STAGE_FIGURES = {
   'stage.efficiency': figure('efficiency', '\\eta', 'share', 'stage', 'train', rule('by the kind of stage')),
   'stage.lead': figure('lead', 'p_{h}', 'length', 'stage', 'train'),
   'stage.leadAngle': figure('lead angle', '\\lambda', 'angle', 'stage', 'train'),
+  'stage.pitchDiameter': figure('pitch diameter', 'd_{2}', 'length', 'stage', 'train'),
   'stage.flankAngle': figure(
     'flank angle',
     '\\alpha',

@@ -1,6 +1,6 @@
 import { amount, say } from '../words/phrase.js';
 import { jobAt } from '../plan/place.js';
-import { digits, show } from '../words/show.js';
+import { counted, digits, show } from '../words/show.js';
 import { partOf } from '../resolve/resolveSupply.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { currentChoice, type StepDrive } from '../plan/plan.js';
@@ -87,7 +87,11 @@ function stepsLever(id: LeverId, finer: boolean): Lever {
         : all.findLast((setting) => setting <= value * (1 + 1e-9));
       if (chosen === undefined || chosen === now(context)) return undefined;
       const servo = context.path.machine === 'step' && context.path.step.kind === 'step-servo';
-      const label = servo ? `${chosen} pulses a turn` : chosen === 1 ? 'Full steps' : `${chosen} micro-steps`;
+      const label = servo
+        ? `${counted(chosen, 'pulse')} a turn`
+        : chosen === 1
+          ? 'Full steps'
+          : `${chosen} micro-steps`;
       return { changes: [{ at: [...driveAt(context), 'steps'], to: chosen }], label };
     },
   };

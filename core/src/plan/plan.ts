@@ -251,7 +251,7 @@ export interface Mechanism {
 }
 
 export const PLAN_FORMAT = 'rough-gear-plan';
-export const PLAN_VERSION = 3;
+export const PLAN_VERSION = 4;
 
 /** How a day goes: matches of a length, with rests between. */
 export interface MatchPlan {

@@ -119,11 +119,12 @@ export interface WormStage extends StageBase {
   readonly across?: Quantity;
 }
 
-/** Lead screw: lead per turn; the output is then a force on the nut. */
+/** Lead screw: lead per turn, all starts counted; the output is then a force on the nut. */
 export interface ScrewStage extends StageBase {
   readonly kind: 'screw';
   readonly lead?: Quantity;
-  readonly leadAngle?: Quantity;
+  /** Where the flanks bear. With the lead it makes the lead angle, and so the losses. */
+  readonly pitchDiameter?: Quantity;
   readonly flankAngle?: Quantity;
   readonly friction?: Quantity;
 }

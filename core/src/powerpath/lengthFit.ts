@@ -1,4 +1,5 @@
 import { amount, say, type Words } from '../words/phrase.js';
+import { counted } from '../words/show.js';
 import { sagOf, wearTakeUp } from '../reduction/chainRun.js';
 import { pitchesAround } from '../reduction/runLength.js';
 import type { BeltParts, ChainParts } from './stageParts.js';
@@ -39,7 +40,7 @@ function workedOut(parts: ChainParts | BeltParts): LengthFit {
   const sag = sagOf(centre, slack);
   const takeUp = parts.kind === 'chain' ? wearTakeUp(pitch, driver, driven, length, parts.wear) : 0;
   const apart = amount(tautCentre, 'length', 5);
-  const what = parts.kind === 'chain' ? `${length} links` : `The belt of ${length} teeth`;
+  const what = parts.kind === 'chain' ? counted(length, 'link') : `The belt of ${counted(length, 'tooth', 'teeth')}`;
   const none = { fits: false, slack, sag: 0, takeUp };
   if (!parts.reaches) return { ...none, sentence: `${what} cannot go round both wheels: it is too short.` };
   if (centre < parts.driverRadius + parts.drivenRadius)

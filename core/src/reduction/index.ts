@@ -5,6 +5,7 @@ export * from './chainRun.js';
 export * from './chainSizes.js';
 export * from './chainSkip.js';
 export * from './gearPair.js';
+export * from './leadAngle.js';
 export * from './runLength.js';
 export * from './screwEfficiency.js';
 export * from './screwLoad.js';

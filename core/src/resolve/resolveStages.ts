@@ -1,6 +1,7 @@
 import type { Estimate, FigureCollector } from '../figures/collector.js';
 import type { Place } from '../plan/place.js';
 import type { ScrewStage, Stage, StageKind, WormStage } from '../plan/stage.js';
+import { leadAngle } from '../reduction/leadAngle.js';
 import { screwBackEfficiency, screwEfficiency } from '../reduction/screwEfficiency.js';
 import { selfHolding } from '../reduction/selfHolding.js';
 import { backEfficiency, type StageFigures } from '../reduction/train.js';
@@ -22,11 +23,34 @@ function typicalEfficiency(stage: Exclude<Stage, WormStage | ScrewStage>): Estim
     : { value, why, source: 'typical' };
 }
 
+interface Turn {
+  readonly ratio: number;
+  /** rad */
+  readonly leadAngle: number;
+}
+
+function wormTurn(stage: WormStage, at: Place, collect: FigureCollector): Turn {
+  const key = `stage.${stage.id}.leadAngle`;
+  return {
+    ratio: stage.teeth / stage.starts,
+    leadAngle: collect.take('stage.leadAngle', stage.leadAngle, [...at, 'leadAngle'], undefined, key),
+  };
+}
+
+/** The angle follows from the lead and the diameter: another lead is another angle, and loses another share. */
+function screwTurn(stage: ScrewStage, at: Place, collect: FigureCollector): Turn {
+  const take = (name: 'lead' | 'pitchDiameter'): number =>
+    collect.take(`stage.${name}`, stage[name], [...at, name], undefined, `stage.${stage.id}.${name}`);
+  const [lead, diameter] = [take('lead'), take('pitchDiameter')];
+  return { ratio: (2 * Math.PI) / lead, leadAngle: leadAngle(lead, diameter) };
+}
+
 /** Reads one stage. Teeth are whole numbers in the document; ratios and losses are figures. */
 export function resolveStage(stage: Stage, at: Place, collect: FigureCollector): StageFigures {
   const key = (name: string) => `stage.${stage.id}.${name}`;
   if (stage.kind === 'worm' || stage.kind === 'screw') {
-    const angle = collect.take('stage.leadAngle', stage.leadAngle, [...at, 'leadAngle'], undefined, key('leadAngle'));
+    const turn = stage.kind === 'worm' ? wormTurn(stage, at, collect) : screwTurn(stage, at, collect);
+    const angle = turn.leadAngle;
     const flank = collect.take(
       'stage.flankAngle',
       stage.flankAngle,
@@ -35,12 +59,8 @@ export function resolveStage(stage: Stage, at: Place, collect: FigureCollector):
       key('flankAngle'),
     );
     const friction = collect.take('stage.friction', stage.friction, [...at, 'friction'], undefined, key('friction'));
-    const ratio =
-      stage.kind === 'worm'
-        ? stage.teeth / stage.starts
-        : (2 * Math.PI) / collect.take('stage.lead', stage.lead, [...at, 'lead'], undefined, key('lead'));
     return {
-      ratio,
+      ratio: turn.ratio,
       efficiency: screwEfficiency(angle, friction, flank),
       backEfficiency: screwBackEfficiency(angle, friction, flank),
       stays: selfHolding(angle, friction, flank).answer === 'stays',

@@ -52,7 +52,9 @@ export function newBranch(
 ): { readonly node: string; readonly changes: readonly Change[] } {
   // A servo's branch gets a rail of its own behind it.
   if (plan.supply.length + 2 > MOST.supply)
-    throw new Error(`the supply has ${MOST.supply} branches and rails, which is all it can have: remove a mechanism first`);
+    throw new Error(
+      `the supply has ${MOST.supply} branches and rails, which is all it can have: remove a mechanism first`,
+    );
   const breaker = pickBreaker(shelf, amperes);
   const id = freshId(plan, 'breaker');
   const node = freshId(plan, `branch-${kind}`);

@@ -213,7 +213,6 @@ const SCREW = 0.008;
 function sliding(values: WishValues): WishPlan {
   const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
   const speed = distance.si / need(values, 'time').si;
-  const lead = Math.atan(LEAD / (Math.PI * (SCREW + 0.001)));
   return {
     jobs: [{ id: 'slide', kind: 'slide', name: 'Move along', mass, distance, profile: 'stop', ...timing(values) }],
     output: { kind: 'carriage', screwDiameter: millimetres(SCREW), freeLength: distance, holder: 'nothing' },
@@ -222,7 +221,7 @@ function sliding(values: WishValues): WishPlan {
         id: 's2',
         kind: 'screw',
         lead: millimetres(LEAD),
-        leadAngle: typicalOf(lead, `${digits((lead * 180) / Math.PI)}°`),
+        pitchDiameter: millimetres(SCREW + 0.001),
         friction: typicalOf(0.15, '0.15'),
       },
     ],

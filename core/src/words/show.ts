@@ -14,6 +14,14 @@ export function digits(value: number, significant = 3): string {
   return String(Number(value.toFixed(Math.min(places, 9))));
 }
 
+/**
+ * So many of something, one of it by its own word, and no more digits than a person reads.
+ *
+ * @example counted(1, 'servo') //=> '1 servo'
+ */
+export const counted = (count: number, one: string, many = `${one}s`): string =>
+  `${digits(count, 4)} ${count === 1 ? one : many}`;
+
 const UNITS: Readonly<Record<Dimension, readonly [unit: string, perUnit: number]>> = {
   torque: ['N·m', 1],
   'torque constant': ['N·m/A', 1],

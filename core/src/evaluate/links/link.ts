@@ -46,14 +46,15 @@ const STAGE_TITLES: Readonly<Record<StageKind, string>> = {
 };
 
 /**
- * "16 → 54", or the ratio of a gearbox bought whole.
+ * "16 → 54", the ratio of a gearbox bought whole, or a screw's travel a turn.
  *
  * @example stageRatioText({ id: 's1', kind: 'teeth', driver: 16, driven: 54 }, 3.375) //=> '16 → 54'
  */
-export function stageRatioText(stage: Stage, ratio: number): string {
+export function stageRatioText(stage: Stage, ratio: number): Words {
   if (stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt')
     return `${stage.driver} → ${stage.driven}`;
-  return Number.isFinite(ratio) ? `${digits(ratio)}:1` : 'ratio missing';
+  if (!Number.isFinite(ratio)) return stage.kind === 'screw' ? 'lead missing' : 'ratio missing';
+  return stage.kind === 'screw' ? say`${amount((2 * Math.PI) / ratio, 'length')} a turn` : `${digits(ratio)}:1`;
 }
 
 /** What a strip is drawn from. */
@@ -124,13 +125,15 @@ export function loadLinks(path: PowerPath, by: Judged, flow: Operating | undefin
   };
   const stages = path.stages.map((stage, i): Link => {
     const shaft = flow?.shafts[i];
+    // Behind a screw nothing turns: its nut has a speed and a force.
+    const along = stage.kind === 'screw';
     return {
       id: stage.id,
       kind: 'stage',
       title: stage.name ?? STAGE_TITLES[stage.kind],
       detail: stageRatioText(stage, path.train.stages[i]!.ratio),
-      key: shaft && { there: { value: shaft.speed, dimension: 'speed' }, join: '' },
-      passes: shaft && { value: shaft.torque, dimension: 'torque' },
+      key: shaft && { there: { value: shaft.speed, dimension: along ? 'velocity' : 'speed' }, join: '' },
+      passes: shaft && { value: shaft.torque, dimension: along ? 'force' : 'torque' },
     };
   });
   return [

@@ -1,4 +1,5 @@
 import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
+import { counted } from '../../words/show.js';
 import { operatingAt, type Operating } from '../../powerpath/operating.js';
 import { lacksOf, motorSpeed } from '../../powerpath/path.js';
 import { pulsesPerTurn, type StepPath } from '../../powerpath/stepPath.js';
@@ -18,7 +19,7 @@ export function stepLinks(path: StepPath, by: Judged): readonly Link[] {
       title: 'Driver',
       detail: open
         ? `${step.microsteps === 1 ? 'full steps' : `${step.microsteps} micro-steps`}`
-        : `${step.stepsPerTurn} pulses a turn`,
+        : `${counted(step.stepsPerTurn, 'pulse')} a turn`,
       key: Number.isFinite(rate) ? { there: { value: rate, dimension: 'rate' }, join: '', word: 'pulses' } : undefined,
       passes: flow && open ? amperes(step.setCurrent) : undefined,
     },

@@ -1,4 +1,5 @@
 import { amount, say } from '../../words/phrase.js';
+import { counted } from '../../words/show.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { BeltParts, ChainParts, StageParts } from '../../powerpath/stageParts.js';
 import { isUneven, lengthFit } from '../../powerpath/lengthFit.js';
@@ -36,7 +37,8 @@ export const runLength: CheckRule = {
       // An offset link works, but it is the weakest of the chain: tight, not broken.
       outcome: weak ? { multiple: OFFSET_LINK_SHARE / HALF, wants: 1 / HALF } : { holds: fits },
       asked: say`${amount(parts.centre, 'length', 5)} apart`,
-      there: parts.kind === 'chain' ? `${parts.length} links` : `${parts.length} teeth of belt`,
+      there:
+        parts.kind === 'chain' ? counted(parts.length, 'link') : `${counted(parts.length, 'tooth', 'teeth')} of belt`,
       sentence: say`Stage ${parts.index + 1}: ${sentence}`,
       working: weak
         ? () =>

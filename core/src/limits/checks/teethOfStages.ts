@@ -1,4 +1,5 @@
 import { amount, say } from '../../words/phrase.js';
+import { counted } from '../../words/show.js';
 import { FEWEST_GEAR_TEETH, UNDERCUT_UNDER } from '../../reduction/gearPair.js';
 import { speedRipple } from '../../reduction/runLength.js';
 import type { PowerPath } from '../../powerpath/path.js';
@@ -31,7 +32,7 @@ export const undercut: CheckRule = {
     return {
       outcome: { multiple: teeth / FEWEST_GEAR_TEETH, wants: UNDERCUT_UNDER / FEWEST_GEAR_TEETH },
       asked: `${UNDERCUT_UNDER} teeth`,
-      there: `${teeth} teeth`,
+      there: counted(teeth, 'tooth', 'teeth'),
       sentence:
         teeth >= UNDERCUT_UNDER
           ? `The smallest gear has ${teeth} teeth: nothing of them is cut away.`

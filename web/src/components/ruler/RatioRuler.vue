@@ -3,6 +3,7 @@ import { digits, rulerSpan, type RatioMarks } from '@rough-gear/core';
 import { computed, ref, watch } from 'vue';
 import { useElementSize } from '@vueuse/core';
 import { parseQuantity } from '@rough-gear/contract/units';
+import { useDisplay } from '../../composables/useDisplay.js';
 import { useMechanism } from '../../composables/useMechanism.js';
 import { useTotalDrag } from '../../composables/useTotalDrag.js';
 import { usePlan } from '../../stores/plan.js';
@@ -18,6 +19,11 @@ const { width } = useElementSize(track);
 
 const total = computed(() => path.value.train.total);
 const known = computed(() => Number.isFinite(total.value));
+/** Where the output goes along a screw a bare ratio says little: how far it goes a turn. */
+const travel = computed(() =>
+  known.value && path.value.stages.some(({ kind }) => kind === 'screw') ? (2 * Math.PI) / total.value : undefined,
+);
+const { show } = useDisplay();
 // The span stays where it was while the handle is dragged.
 const held = ref<readonly [number, number]>();
 const span = computed(() => held.value ?? rulerSpan(known.value ? nice(total.value) : 10));
@@ -121,6 +127,7 @@ function typed(): void {
         "
         @blur="typed"
       />
+      <span v-if="travel !== undefined" class="figures text-xs">{{ show(travel, 'length') }} a turn of the motor</span>
       <button type="button" class="act text-xs" @click="$emit('working')">working</button>
       <span v-if="said" class="text-xs text-gives" role="alert">{{ said }}</span>
       <span v-else-if="!canTune" class="text-xs text-second">add a stage to move it</span>

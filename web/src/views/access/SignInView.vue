@@ -44,8 +44,8 @@ async function signIn(): Promise<void> {
     <form class="squared w-full max-w-sm border border-ink p-6" @submit.prevent="signIn">
       <h1 class="mb-1 text-xl">Sign in</h1>
       <p class="mb-4 text-second">
-        Others can reach this server. One passphrase lets you change, another lets you look; whoever
-        runs it knows both. What you have not saved is kept in this browser.
+        Others can reach this server. One passphrase lets you change, another lets you look; whoever runs it knows both.
+        What you have not saved is kept in this browser.
       </p>
       <label for="passphrase" class="text-second">passphrase</label>
       <input

@@ -52,7 +52,11 @@ const held = computed(() => {
     <p v-else-if="!state" role="status" class="text-second">Looking what is there …</p>
     <template v-else>
       <dl class="mb-6 grid grid-cols-2 border border-line bg-sheet sm:grid-cols-3 lg:grid-cols-6" data-testid="held">
-        <div v-for="[name, value] in held" :key="name" class="border-hair px-4 py-2 not-last:border-r max-sm:even:border-r-0 sm:max-lg:nth-[3n]:border-r-0">
+        <div
+          v-for="[name, value] in held"
+          :key="name"
+          class="border-hair px-4 py-2 not-last:border-r max-sm:even:border-r-0 sm:max-lg:nth-[3n]:border-r-0"
+        >
           <dt class="text-xs text-second">{{ name }}</dt>
           <dd class="figures text-lg">{{ value }}</dd>
         </div>

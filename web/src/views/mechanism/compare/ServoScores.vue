@@ -6,6 +6,7 @@ import {
   SERVO_WEIGHT_SETS,
   SERVO_WORDS,
   servoScores,
+  digits,
   showMultiple,
   weightedServo,
   type MetalRank,
@@ -64,7 +65,8 @@ function number(score: ServoScore, factor: ServoFactor): string {
   const part = partOf(score);
   switch (factor) {
     case 'torque margin':
-      return margin === undefined ? '' : showMultiple(margin);
+      // A share of what is wanted, not times the job: what is shown in × is that.
+      return margin === undefined ? '' : `${digits(100 * Math.min(margin, 9.99))} % of what it wants`;
     case 'speed':
       return timeShare === undefined ? 'not there' : showMultiple(timeShare);
     case 'deadband':

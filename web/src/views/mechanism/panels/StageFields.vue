@@ -83,7 +83,7 @@ function swap(): void {
   </div>
   <div v-else-if="stage.kind === 'screw'" class="grid grid-cols-3 gap-x-3">
     <FigureField :figure="`stage.${stage.id}.lead`" />
-    <FigureField :figure="`stage.${stage.id}.leadAngle`" />
+    <FigureField :figure="`stage.${stage.id}.pitchDiameter`" />
     <FigureField :figure="`stage.${stage.id}.friction`" allow="not negative" />
   </div>
   <div v-else class="grid grid-cols-2 gap-x-3">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  leadAngle,
   selfHolding,
   type BeltStage,
   type ChainStage,
@@ -55,7 +56,8 @@ const band = computed(() => {
   const figure = (name: string) => path.value.figures[key(name)]?.value ?? NaN;
   if (stage.value?.kind !== 'worm' && stage.value?.kind !== 'screw') return undefined;
   const friction = figure('friction');
-  const held = selfHolding(figure('leadAngle'), friction, figure('flankAngle'));
+  const angle = stage.value.kind === 'worm' ? figure('leadAngle') : leadAngle(figure('lead'), figure('pitchDiameter'));
+  const held = selfHolding(angle, friction, figure('flankAngle'));
   return Number.isNaN(held.staysFrom) ? undefined : { ...held, friction };
 });
 const ANSWER = {
@@ -115,7 +117,7 @@ const ANSWER = {
       </template>
       <template v-else-if="stage.kind === 'screw'">
         <FigureField :figure="key('lead')" />
-        <FigureField :figure="key('leadAngle')" />
+        <FigureField :figure="key('pitchDiameter')" />
         <FigureField :figure="key('flankAngle')" />
         <FigureField :figure="key('friction')" allow="not negative" />
       </template>

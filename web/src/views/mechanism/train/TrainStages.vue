@@ -63,7 +63,8 @@ const shafts = computed(() => {
   const motor = links.find(({ kind }) => kind === 'motor');
   const ofStages = links.filter(({ kind }) => kind === 'stage');
   const first = ofStages[0]?.key?.there;
-  const speed = first && { value: first.value * (path.value.train.stages[0]?.ratio ?? 1), dimension: first.dimension };
+  // The motor's own shaft turns, whatever its first stage makes of that.
+  const speed = first && { value: first.value * (path.value.train.stages[0]?.ratio ?? 1), dimension: 'speed' as const };
   const all = [
     { torque: motor?.passes, speed },
     ...ofStages.map((each) => ({ torque: each.passes, speed: each.key?.there })),
@@ -72,7 +73,14 @@ const shafts = computed(() => {
     torque: torque ? show(torque.value, torque.dimension, 2) : '—',
     speed: turning ? show(turning.value, turning.dimension, 2) : '—',
     against: reversesAfter(stages.value, i),
-    name: i === 0 ? 'motor shaft' : i === stages.value.length ? 'output shaft' : `shaft ${i + 1}`,
+    name:
+      i === 0
+        ? 'motor shaft'
+        : stages.value[i - 1]?.kind === 'screw'
+          ? 'nut'
+          : i === stages.value.length
+            ? 'output shaft'
+            : `shaft ${i + 1}`,
   }));
 });
 const verdictOf = (id: string) => job.value.links.find((each) => each.id === id)?.verdict;

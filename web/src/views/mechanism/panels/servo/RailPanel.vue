@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { railNodeOf, railBudget, supplyAt } from '@rough-gear/core';
+import { counted as countedWords, railNodeOf, railBudget, supplyAt } from '@rough-gear/core';
 import { computed } from 'vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
@@ -50,7 +50,7 @@ const counted = computed(() => {
 </script>
 
 <template>
-  <PanelHead :title="path.rail.name" :detail="`${path.rail.servos.length} servos on it`" />
+  <PanelHead :title="path.rail.name" :detail="`${countedWords(path.rail.servos.length, 'servo')} on it`" />
   <div class="flex gap-6 max-sm:flex-col">
     <div class="grid min-w-0 grow grid-cols-2 gap-x-4 gap-y-1 self-start lg:grid-cols-3">
       <ChoiceField

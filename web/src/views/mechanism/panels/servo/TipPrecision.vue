@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  counted,
   anglePerPulse,
   chainPlaces,
   deadbandAngle,
@@ -108,7 +109,7 @@ function addJoint(): void {
         height="140"
         class="squared border border-hair"
         role="img"
-        :aria-label="`Chain of ${chain.length} joints; the tip is off by ${show(errors.likely, 'length')} as a rule`"
+        :aria-label="`Chain of ${counted(chain.length, 'joint')}; the tip is off by ${show(errors.likely, 'length')} as a rule`"
         fill="none"
         stroke="var(--ink)"
         stroke-width="1.5"

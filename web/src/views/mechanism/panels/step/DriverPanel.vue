@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  counted,
   currentOfPower,
   currentRowFor,
   quantityOf,
@@ -39,7 +40,7 @@ const steps = computed(() => stepsOf(drive.value, driver.value));
 const stepOptions = computed(() =>
   driver.value.stepSwitches.map(({ value }) => ({
     value: String(value),
-    text: open.value ? (value === 1 ? 'full steps' : `${value} micro-steps`) : `${value} pulses a turn`,
+    text: open.value ? (value === 1 ? 'full steps' : `${value} micro-steps`) : `${counted(value, 'pulse')} a turn`,
   })),
 );
 const currentOptions = computed(() =>

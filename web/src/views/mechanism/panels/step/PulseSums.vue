@@ -26,8 +26,8 @@ const fromPulses = computed(() => show(loadSpeedAt(path.value, pulses.value), un
     <p>
       {{ sums.train.stepsPerTurn
       }}<template v-if="sums.train.microsteps > 1"> × {{ sums.train.microsteps }}</template> ×
-      {{ Number(sums.train.reduction.toPrecision(4)) }} = <b class="figures">{{ sums.perTurn }}</b> pulses per turn of
-      the output; one pulse moves it <b class="figures">{{ show(sums.perPulse, distance, 2) }}</b>.
+      {{ Number(sums.reduction.toPrecision(4)) }} = <b class="figures">{{ sums.perTurn }}</b> pulses per turn of the
+      {{ sums.turns }}; one pulse moves it <b class="figures">{{ show(sums.perPulse, distance, 2) }}</b>.
     </p>
     <p>
       The job takes <b class="figures">{{ show(rateOf(path), 'rate') }}</b> at
