@@ -1,4 +1,14 @@
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import {
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import type { Backup, DataState } from '@rough-gear/contract';
@@ -9,6 +19,7 @@ import { DailyBackups } from '../src/backup/daily.js';
 import { restore } from '../src/backup/restore.js';
 import { fileIn, openData } from '../src/db/open.js';
 import { PlanStore } from '../src/plans/store.js';
+import { root } from '../attack/server.js';
 import { heron, temporaryFolder, testApp } from './helper.js';
 
 const names = (file: string): readonly string[] => {
@@ -154,6 +165,38 @@ describe('Restoring', () => {
       expect(() => restore(folder, file(what)), what).toThrow(why);
       expect(readFileSync(fileIn(folder)).equals(there)).toBe(true);
     }
+  });
+});
+
+describe('The commands', () => {
+  const run = (name: 'backup' | 'restore', folder: string, ...args: string[]) =>
+    spawnSync(process.execPath, ['--import', 'tsx', `server/src/bin/${name}.ts`, ...args], {
+      cwd: root,
+      env: { ...process.env, ROUGH_GEAR_DATA: folder },
+      encoding: 'utf8',
+    });
+
+  it('back up while a server works on the data, and restore when it has stopped', async () => {
+    const { plans, folder, close } = await testApp();
+    await plans.create({ ...heron, name: 'first' });
+    const file = join(temporaryFolder(), 'elsewhere.sqlite');
+    expect(run('backup', folder, file)).toMatchObject({ status: 0, stdout: `The backup is ${file}.\n` });
+    expect(statSync(file).mode & 0o077).toBe(0);
+    expect(run('backup', folder, file)).toMatchObject({
+      status: 2,
+      stderr: `${file} is there already: name another file.\n`,
+    });
+    expect(run('restore', folder, file)).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining('in use by another server') as string,
+    });
+    await plans.create({ ...heron, name: 'second' });
+    await close();
+    const restored = run('restore', folder, file);
+    expect([restored.status, restored.stdout]).toEqual([0, expect.stringContaining('What was there before lies in')]);
+    expect(names(fileIn(folder))).toEqual(['first']);
+    expect(run('restore', folder).stderr).toContain('Which backup?');
+    expect(run('backup', temporaryFolder()).stderr).toContain('holds no data yet');
   });
 });
 

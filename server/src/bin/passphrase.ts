@@ -26,7 +26,6 @@ const what = { '--look': 'look', '--no-look': 'no look' }[process.argv[2] ?? '']
 
 /** npm run passphrase [-- --look | --no-look]: sets what must be known to change, or to look only. Signs everybody out. */
 await command(async () => {
-  process.umask(0o077);
   if (process.argv[2] !== undefined && what === undefined)
     throw new StartProblem(
       `${process.argv[2]} is not known: --look sets the passphrase for looking only, --no-look takes it away.`,
