@@ -27,6 +27,10 @@ const UNDERSTOOD: readonly (readonly [text: string, dimension: Dimension, si: nu
   ['12,300.5 rpm', 'speed', 12300.5 * rpm],
   ['0.14 s/60°', 'speed', Math.PI / 3 / 0.14],
   ['24 DP', 'length', 0.0254 / 24],
+  ['10 > 40', 'ratio', 4],
+  ['12 kmh', 'velocity', 12 / 3.6],
+  ['12 kph', 'velocity', 12 / 3.6],
+  ['.1s', 'time', 0.1],
   ['12 tpi', 'length', 0.0254 / 12],
   ['12 TPI, 4 starts', 'length', 0.0254 / 3],
   ['4 × 12 tpi', 'length', 0.0254 / 3],
@@ -216,5 +220,31 @@ describe('showing', () => {
         ).toBe(true);
       }
     }
+  });
+});
+
+describe('What a sheet writes short', () => {
+  it.each([
+    ['21 kg', 'torque', ['21 kg·cm']],
+    ['21kg', 'torque', ['21 kg·cm']],
+    ['90 oz', 'torque', ['90 oz-in']],
+    ['0.1 s', 'speed', ['0.1 s/60°']],
+    ['.12sec', 'turning', ['.12 s/60°']],
+    ['0.10', 'turning', ['0.10 s/60°', '0.10 °/s']],
+  ] as const)('%s as a %s is asked about, and each answer is understood', (text, dimension, choices) => {
+    const parsed = parseQuantity(text, dimension);
+    expect(parsed).toMatchObject({ ok: false, choices });
+    for (const choice of choices) expect(parseQuantity(choice, dimension).ok, choice).toBe(true);
+  });
+
+  it('is not asked about where it means what it says', () => {
+    for (const [text, dimension] of [
+      ['21 kg', 'mass'],
+      ['0.1 s', 'time'],
+      ['430', 'turning'],
+      ['0.5', 'speed'],
+      ['21 kg·cm', 'torque'],
+    ] as const)
+      expect(parseQuantity(text, dimension).ok, text).toBe(true);
   });
 });

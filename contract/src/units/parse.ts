@@ -1,4 +1,5 @@
 import type { Dimension } from '@rough-gear/core';
+import { doubtIn } from './doubtful.js';
 import { displayText, siSpelling, withUnit } from './display.js';
 import { readNumber, type ReadNumber } from './readNumber.js';
 import { readTrade } from './trade.js';
@@ -34,6 +35,8 @@ export function parseQuantity(
   if (cleaned === '') return refuse(dimension, 'nothing was typed');
   const trade = readTrade(cleaned, dimension);
   if (trade !== undefined) return finish(trade);
+  const doubt = doubtIn(cleaned, dimension);
+  if (doubt) return { ...refuse(dimension, doubt.reason), choices: doubt.choices };
 
   const read: ReadNumber = readNumber(cleaned);
   if (!read.ok) return { ...refuse(dimension, read.reason), choices: read.choices };

@@ -16,7 +16,7 @@ const NOTATIONS: readonly Notation[] = [
   // "35:12" slows down 2.92 times; "9.4:1"; also "35 to 12".
   { of: ['ratio'], pattern: new RegExp(`^${N} ?(?::|to) ?${N}$`, 'i'), read: (m) => number(m[1]) / number(m[2]) },
   // "16 → 54": 16 teeth drive 54.
-  { of: ['ratio'], pattern: new RegExp(`^${N} ?(?:→|->|=>) ?${N}$`), read: (m) => number(m[2]) / number(m[1]) },
+  { of: ['ratio'], pattern: new RegExp(`^${N} ?(?:→|->|=>|>) ?${N}$`), read: (m) => number(m[2]) / number(m[1]) },
   { of: ['ratio', 'number'], pattern: new RegExp(`^${N} ?[x×]$`, 'i'), read: (m) => number(m[1]) },
   { of: ['gauge'], pattern: /^(?:#|awg ?|gauge ?)?(\d{1,2}) ?(?:awg|ga|gauge)?$/i, read: (m) => number(m[1]) },
   {
@@ -38,6 +38,7 @@ const NOTATIONS: readonly Notation[] = [
     pattern: new RegExp(`^${N} ?(?:°|deg)/s$`, 'i'),
     read: (m) => (number(m[1]) * Math.PI) / 180,
   },
+  { of: ['velocity'], pattern: new RegExp(`^${N} ?(?:kmh|kph)$`, 'i'), read: (m) => number(m[1]) / 3.6 },
   // "20 kHz", "20k", "20000 pulses/s"
   { of: ['rate'], pattern: new RegExp(`^${N} ?k(?:hz|pps|/s)?$`, 'i'), read: (m) => number(m[1]) * 1000 },
   {

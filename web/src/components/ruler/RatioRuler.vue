@@ -69,6 +69,12 @@ const rows = computed(() => {
   });
 });
 
+/** A name near an end runs inwards, so that none of it is cut off. */
+function anchorAt(x: number, text: string): 'start' | 'middle' | 'end' {
+  const half = text.length * 3.6;
+  return x - half < 0 ? 'start' : x + half > width.value ? 'end' : 'middle';
+}
+
 const {
   canTune,
   changeTo: change,
@@ -156,7 +162,7 @@ function typed(): void {
         </g>
         <g v-for="mark in rows" :key="mark.text">
           <path :d="`M${mark.x} 35l-5 -8h10z`" fill="var(--act)" />
-          <text :x="mark.x" :y="mark.raised ? 10 : 22" text-anchor="middle" font-size="12" fill="var(--act)">
+          <text :x="mark.x" :y="mark.raised ? 10 : 22" :text-anchor="anchorAt(mark.x, mark.text)" font-size="12" fill="var(--act)">
             {{ mark.text }}
           </text>
         </g>

@@ -38,6 +38,13 @@ watch([situation, jobId, () => mechanism.value.id], () => (chosen.value = undefi
 
 const failingChecks = computed(() => job.value.checks.filter((check) => check.verdict === 'gives way'));
 
+/** A job that a check fails is not called enough in the next line: that is the gauge's word alone. */
+const lead = computed(() =>
+  failingChecks.value.length > 0 && ladder.value.verdict !== 'gives way'
+    ? `On the gauge alone it is ${ladder.value.verdict}.`
+    : answer.value.lead,
+);
+
 /** What the mends are for: what was chosen, else the first that is not enough. */
 const target = computed<Target | undefined>(() => {
   if (chosen.value) return chosen.value;
@@ -173,7 +180,7 @@ const openRung = computed(() => selectedRung.value ?? ladder.value.first);
         </p>
         <p v-if="selectedRung" data-testid="rung-said">{{ say(rungSentence(selectedRung, ladder, job.unit)) }}</p>
         <p v-else data-testid="answer">
-          <b>{{ answer.lead }}</b> {{ answer.rest }}
+          <b>{{ lead }}</b> {{ answer.rest }}
         </p>
         <p class="flex gap-4 text-xs">
           <button

@@ -91,6 +91,7 @@ function remove(): void {
 
 <template>
   <div class="flex min-h-0 min-w-0 flex-col">
+    <h1 class="sr-only">{{ mechanism.name }}</h1>
     <GaugeLine class="not-printed lg:hidden" />
     <PowerPath />
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">

@@ -8,7 +8,7 @@ const MOST = 400;
 
 /** Reads "driver → driven". With a colon it reads as a ratio does, driven to driver: 35:12 slows down. */
 export function readTeeth(text: string): TeethRead {
-  const match = /^\s*(\d+)\s*(→|->|=>|:|\/|,|\s)\s*(\d+)\s*$/.exec(text);
+  const match = /^\s*(\d+)\s*(→|->|=>|>|:|\/|,|\s)\s*(\d+)\s*$/.exec(text);
   if (!match) return { ok: false, reason: `“${text.trim()}” is not understood; for example 18 → 48` };
   const [first, second] = [Number(match[1]), Number(match[3])];
   for (const teeth of [first, second]) {
