@@ -51,6 +51,10 @@ describe('creeping', () => {
   it('with sensors on one side only is blind', () => {
     const motorOnly = withChange(started('bump'), ['parts', 'motor-2', 'part', 'sensors'], true);
     const controllerOnly = withChange(started('sensors'), ['parts', 'motor-2', 'part', 'sensors'], false);
+    const slowest = (plan: Plan) => leastOutputSpeedOf(resolveDcPath(plan, mechanismOf(plan, 'hoist'), 'raise'));
+    // It does not creep at 0 m/s where another check says that it has none.
+    expect(slowest(controllerOnly)).toBeCloseTo(slowest(started('bump')), 12);
+    expect(slowest(started('sensors'))).toBeLessThan(slowest(controllerOnly));
     for (const plan of [motorOnly, controllerOnly]) expect(check(plan, 'starts-loaded')).toBeDefined();
     expect(check(started('sensors'), 'starts-loaded')).toBeUndefined();
   });

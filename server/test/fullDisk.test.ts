@@ -36,9 +36,9 @@ const save = (basedOn: number, note: string) =>
 const fill = (pages = 8) =>
   made.sql('PRAGMA page_count').then((answer) => {
     const [{ page_count }] = answer as [{ page_count: number }];
-    return made.data.read((manager) => manager.query(`PRAGMA max_page_count = ${page_count + pages}`));
+    return made.sql(`PRAGMA max_page_count = ${page_count + pages}`);
   });
-const makeRoom = () => made.data.read((manager) => manager.query('PRAGMA max_page_count = 1073741823'));
+const makeRoom = () => made.sql('PRAGMA max_page_count = 1073741823');
 
 const NOTE = 'a long note '.repeat(400).slice(0, 1900);
 

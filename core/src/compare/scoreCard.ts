@@ -2,7 +2,7 @@ import { mechanismById } from '../plan/place.js';
 import { creepBackSpeed } from '../controller/leastSpeed.js';
 import { judge } from '../evaluate/mechanism.js';
 import { freshId } from '../plan/freshId.js';
-import { leastOutputSpeed, startStyleOf } from '../limits/checks/slowControl.js';
+import { leastOutputSpeed } from '../limits/checks/slowControl.js';
 import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
 import type { Verdict } from '../evaluate/verdict.js';
 import { motorConstant } from '../motor/constants.js';
@@ -283,7 +283,7 @@ function numbersOf({ motor, controller }: Candidate, path: DcPath): CandidateSco
 function smoothness(motor: MotorPart, path: DcPath): number {
   const steps = motor.type === 'brushed' ? (motor.slots ?? 5) * 2 : (motor.slots ?? 6) * (motor.polePairs ?? 1);
   const fineness = Math.min(1, steps / 60);
-  const blind = motor.type === 'brushless' && startStyleOf(path) !== 'sensors';
+  const blind = motor.type === 'brushless' && path.controller.startStyle !== 'sensors';
   return blind ? 0.3 * fineness : 0.5 + 0.5 * fineness;
 }
 

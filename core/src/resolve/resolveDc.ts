@@ -21,8 +21,8 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
   const motorPart = partOf(plan, drive.motor, 'motor');
   const controller = collect.once(
     CONTROLLERS,
-    [drive, plan.parts[drive.controller]?.part, motorPart.type, ...choiceAt],
-    () => resolveController(plan, drive, motorPart.type, choiceAt, collect),
+    [drive, plan.parts[drive.controller]?.part, motorPart.type, motorPart.sensors, ...choiceAt],
+    () => resolveController(plan, drive, motorPart, choiceAt, collect),
   );
   const motor = resolveMotor(motorPart, ['parts', drive.motor, 'part'], collect);
   const loadSide = resolveLoadSide(begun);
@@ -104,7 +104,7 @@ function resolveControl(
 function resolveController(
   plan: Plan,
   drive: DcDrive,
-  type: MotorPart['type'],
+  { type, sensors }: MotorPart,
   choiceAt: Place,
   collect: FigureCollector,
 ) {
@@ -113,7 +113,9 @@ function resolveController(
   const driveAt = [...choiceAt, 'drive'];
   const limit = (key: 'statorLimit' | 'supplyLimit' | 'brakeLimit' | 'returnLimit') =>
     collect.takeOptional(`controller.${key}`, drive[key] ?? part[key], [...driveAt, key]);
-  const startStyle: StartStyle = part.startStyle ?? 'bump';
+  // Sensors are of the pair: one side alone has none, and what it does without them is its own.
+  const style: StartStyle = part.startStyle ?? 'bump';
+  const startStyle: StartStyle = style === 'sensors' && type === 'brushless' && !sensors ? 'bump' : style;
   for (const key of ['regulatorVoltage', 'regulatorContinuous', 'regulatorBurst', 'price'] as const)
     collect.takeOptional(`controller.${key}`, part[key], [...at, key]);
   return {

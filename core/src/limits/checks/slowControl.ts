@@ -24,12 +24,6 @@ import type { CheckRule } from '../check.js';
 
 /** Creeping, starting under load and holding still: what a drive does where it turns slowly or not at all. */
 
-/** How the pair of motor and controller really starts: sensors on one side only are none. */
-export function startStyleOf({ motor, controller }: DcPath): StartStyle {
-  if (controller.startStyle === 'sensors' && !motor.sensors) return 'bump';
-  return controller.startStyle;
-}
-
 /**
  * Least speed the motor keeps steadily, rad/s of its shaft.
  *
@@ -48,7 +42,7 @@ export function leastMotorSpeed(path: DcPath): number {
  */
 export const leastOutputSpeed = (path: DcPath): number => (leastMotorSpeed(path) * path.radius) / path.train.total;
 
-const blind = (path: DcPath): boolean => path.motor.type === 'brushless' && startStyleOf(path) !== 'sensors';
+const blind = (path: DcPath): boolean => path.motor.type === 'brushless' && path.controller.startStyle !== 'sensors';
 
 const WHY: Readonly<Record<StartStyle, string>> = {
   sensors: 'its sensors know where it stands',
@@ -69,7 +63,7 @@ export const creep: CheckRule<DcPath> = {
     const least = leastOutputSpeed(path);
     const dimension = path.load.unit === 'm' ? ('velocity' as const) : ('speed' as const);
     const k = path.asked.perCoordinate;
-    const why = path.motor.type === 'brushed' ? 'below that friction stalls it now and then' : WHY[startStyleOf(path)];
+    const why = path.motor.type === 'brushed' ? 'below that friction stalls it now and then' : WHY[path.controller.startStyle];
     if (least === 0)
       return {
         outcome: { holds: true },
@@ -110,7 +104,7 @@ export const startsLoaded: CheckRule<DcPath> = {
   applies: blind,
   answer: (path) => {
     const { drive, train, radius, load } = path;
-    const style = startStyleOf(path);
+    const style = path.controller.startStyle;
     const place = worstStartingPlace(path);
     const lever = train.total / radius;
     const atRest = drivePoint(drive, 0).motorCurrent;
