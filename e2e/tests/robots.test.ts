@@ -101,11 +101,15 @@ test('a mechanism is dragged into another place', async ({ heron, page }) => {
   const list = page.getByRole('navigation', { name: 'Mechanisms' });
   const grip = list.getByRole('listitem').filter({ hasText: 'Roller intake' }).locator('.drag');
   // The list is drawn anew when the worker's verdicts come: hovered again until the grip is there.
+  let handle = { x: 0, y: 0 };
   await expect(async () => {
     await list.getByRole('link', { name: /Roller intake/ }).hover();
     await expect(grip).toBeVisible({ timeout: 500 });
+    // It may be drawn anew between the two.
+    const box = await grip.boundingBox();
+    expect(box).not.toBeNull();
+    handle = box!;
   }).toPass();
-  const handle = (await grip.boundingBox())!;
   const first = (await list.getByRole('link').first().boundingBox())!;
   await page.mouse.move(handle.x + 10, handle.y + 10);
   await page.mouse.down();

@@ -63,7 +63,8 @@ export const creep: CheckRule<DcPath> = {
     const least = leastOutputSpeed(path);
     const dimension = path.load.unit === 'm' ? ('velocity' as const) : ('speed' as const);
     const k = path.asked.perCoordinate;
-    const why = path.motor.type === 'brushed' ? 'below that friction stalls it now and then' : WHY[path.controller.startStyle];
+    const why =
+      path.motor.type === 'brushed' ? 'below that friction stalls it now and then' : WHY[path.controller.startStyle];
     if (least === 0)
       return {
         outcome: { holds: true },

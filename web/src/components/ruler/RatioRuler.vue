@@ -162,7 +162,13 @@ function typed(): void {
         </g>
         <g v-for="mark in rows" :key="mark.text">
           <path :d="`M${mark.x} 35l-5 -8h10z`" fill="var(--act)" />
-          <text :x="mark.x" :y="mark.raised ? 10 : 22" :text-anchor="anchorAt(mark.x, mark.text)" font-size="12" fill="var(--act)">
+          <text
+            :x="mark.x"
+            :y="mark.raised ? 10 : 22"
+            :text-anchor="anchorAt(mark.x, mark.text)"
+            font-size="12"
+            fill="var(--act)"
+          >
             {{ mark.text }}
           </text>
         </g>
