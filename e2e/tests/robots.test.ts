@@ -100,7 +100,8 @@ test('a mechanism is dragged into another place', async ({ heron, page }) => {
   await heron.open('lift');
   const list = page.getByRole('navigation', { name: 'Mechanisms' });
   const grip = list.getByRole('listitem').filter({ hasText: 'Roller intake' }).locator('.drag');
-  // The list is drawn anew when the worker's verdicts come: hovered again until the grip is there.
+  // Rows grow when the worker's verdicts come, and move away from under the pointer.
+  await expect(list.getByText('looking …')).toHaveCount(0);
   let handle = { x: 0, y: 0 };
   await expect(async () => {
     await list.getByRole('link', { name: /Roller intake/ }).hover();
