@@ -19,18 +19,6 @@ export interface Attack {
   run(scale: Scale): Promise<Outcome>;
 }
 
-/** A stream of numbers in 0…1 that is the same each time: what broke once can be looked at again (mulberry32). */
-export function dice(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = state;
-    mixed = Math.imul(mixed ^ (mixed >>> 15), mixed | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
-
 export const pick = <T>(list: readonly T[], roll: () => number): T => list[Math.floor(roll() * list.length)]!;
 
 /** The time that this share of them stays under, ms, as text. */

@@ -1,6 +1,6 @@
 import type { ImportReport } from '@rough-gear/contract/shelf-files';
-import { PART_KINDS } from '@rough-gear/core';
-import { dice, pick, type Attack } from './attack.js';
+import { PART_KINDS, randomFrom } from '@rough-gear/core';
+import { pick, type Attack } from './attack.js';
 import { Target } from './server.js';
 
 const ODD = [
@@ -42,7 +42,7 @@ export const sheets: Attack = {
   aims: 'the shelf takes in what it cannot give out again',
   async run(scale) {
     const each = scale === 'long' ? 60 : 4;
-    const roll = dice(1128);
+    const roll = randomFrom(1128);
     const target = await Target.start();
     const broken: string[] = [];
     let [tried, taken] = [0, 0];

@@ -1,6 +1,6 @@
-import { evaluate, type Plan } from '@rough-gear/core';
+import { evaluate, randomFrom, type Plan } from '@rough-gear/core';
 import { readPlan } from '@rough-gear/contract';
-import { dice, pick, type Attack } from './attack.js';
+import { pick, type Attack } from './attack.js';
 import { heron, savedIn, Target } from './server.js';
 
 const ODD: readonly unknown[] = [
@@ -59,7 +59,7 @@ export const plans: Attack = {
   aims: 'the server falls over, or takes what cannot be read again',
   async run(scale) {
     const count = scale === 'long' ? 3000 : 150;
-    const roll = dice(20261128);
+    const roll = randomFrom(20261128);
     const target = await Target.start();
     const { id } = await target.create(heron);
     const broken: string[] = [];

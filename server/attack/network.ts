@@ -60,6 +60,8 @@ export const strangers: Attack = {
       '/api/shelf/file?kind=motor',
       '/api//plans',
       '/api/plans/',
+      '/API/plans',
+      '/Api/Data',
     ])
       for (const headers of [here, { ...here, Cookie: 'rough-gear=eyJyb2xlIjoiY2hhbmdlIn0=; rough-gear.sig=x' }])
         await refused('not signed in', open, 'GET', path, headers);

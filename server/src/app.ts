@@ -5,7 +5,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { accessRoutes, guarded } from './access/access.js';
+import { accessRoutes, admitted, sessions } from './access/access.js';
 import type { LiveAccess } from './access/accessFile.js';
 import { archiveRoutes } from './archive/routes.js';
 import type { DailyBackups } from './backup/daily.js';
@@ -78,7 +78,10 @@ export function createApp(parts: AppParts): Express {
     }),
   );
   app.use(sameOrigin(names));
-  if (access) app.use(...guarded(access));
+  if (access) {
+    app.use(...sessions(access));
+    app.use('/api', admitted(access));
+  }
   app.use(compression());
   app.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store');

@@ -36,6 +36,10 @@ describe('A server that others can reach', () => {
       '/api/data',
       '/api/archive',
       '/api/nothing',
+      '/API/plans',
+      `/Api/Plans/${id}`,
+      '/api/plans/',
+      '/API/data',
     ])
       expect((await request(made.app).get(path)).status, path).toBe(401);
     expect((await request(made.app).post('/api/plans').send({ name: 'x' })).status).toBe(401);

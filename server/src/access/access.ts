@@ -1,8 +1,9 @@
 import type { Access } from '@rough-gear/contract';
 import cookieSession from 'cookie-session';
 import { Router, type Request, type RequestHandler } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import { rateLimit, type Options } from 'express-rate-limit';
 import Joi from 'joi';
+import { oneAtATime } from '../http/oneAtATime.js';
 import { HttpProblem } from '../http/problem.js';
 import { READS } from '../http/sameOrigin.js';
 import type { AccessFile, LiveAccess } from './accessFile.js';
@@ -20,10 +21,19 @@ interface Session {
   readonly epoch?: number;
 }
 
-const tooMany =
-  (what: string): RequestHandler =>
-  (_request, _response, next) =>
-    next(new HttpProblem(429, what, { detail: 'Wait a while, and try again.' }));
+/** So many requests an address in a time, and a plain word to whoever sends more. */
+const limited = (
+  by: Pick<Options, 'windowMs' | 'limit'> & Partial<Pick<Options, 'skipSuccessfulRequests'>>,
+  what: string,
+): RequestHandler =>
+  rateLimit({
+    ...by,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    validate: { xForwardedForHeader: false },
+    handler: (_request, _response, next) =>
+      next(new HttpProblem(429, what, { detail: 'Wait a while, and try again.' })),
+  });
 
 /** What a session may do by what the file says now. */
 function roleOf(request: Request, file: AccessFile | undefined): Access {
@@ -35,34 +45,34 @@ function roleOf(request: Request, file: AccessFile | undefined): Access {
 const FOR_ALL = ['/health', '/access', '/access/sign-in', '/access/sign-out'];
 
 /**
- * Lets in whoever knows a passphrase: to change, or to look only. For a server that others can reach; the cookie is
- * signed, read by no script, and sent with no request that another site's page makes.
+ * Who asks, and how often. For a server that others can reach; the cookie is signed, read by no script, and sent with no
+ * request that another site's page makes.
  */
-export function guarded(live: LiveAccess): RequestHandler[] {
+export function sessions(live: LiveAccess): RequestHandler[] {
   const { key } = live.now()!;
   return [
-    rateLimit({
-      windowMs: 60e3,
-      limit: REQUESTS_A_MINUTE,
-      standardHeaders: 'draft-8',
-      legacyHeaders: false,
-      validate: { xForwardedForHeader: false },
-      handler: tooMany('Too many requests from this address'),
-    }),
+    limited({ windowMs: 60e3, limit: REQUESTS_A_MINUTE }, 'Too many requests from this address'),
     cookieSession({ name: 'rough-gear', keys: [key], maxAge: MONTH, httpOnly: true, sameSite: 'lax' }),
-    (request, _response, next) => {
-      if (!request.path.startsWith('/api/')) return next();
-      const role = roleOf(request, live.now());
-      const path = request.path.slice('/api'.length);
-      if (role === 'signed out' && !FOR_ALL.includes(path)) throw new HttpProblem(401, 'Sign in first');
-      if (role === 'look' && !READS.includes(request.method) && !FOR_ALL.includes(path))
+  ];
+}
+
+/**
+ * Keeps out of everything below where it is mounted whoever may not come in. By the router's own way to match addresses:
+ * one that it serves, in whatever letters, is one that is looked at here.
+ */
+export const admitted =
+  (live: LiveAccess): RequestHandler =>
+  (request, _response, next) => {
+    const role = roleOf(request, live.now());
+    if (!FOR_ALL.includes(request.path)) {
+      if (role === 'signed out') throw new HttpProblem(401, 'Sign in first');
+      if (role === 'look' && !READS.includes(request.method))
         throw new HttpProblem(403, 'You may look here, not change anything', {
           detail: 'Sign in with the other passphrase to change.',
         });
-      next();
-    },
-  ];
-}
+    }
+    next();
+  };
 
 const body = Joi.object<{ passphrase: string }>({ passphrase: Joi.string().min(1).max(LONGEST).required() });
 
@@ -75,9 +85,9 @@ export function accessRoutes(live: LiveAccess | undefined): Router {
   if (!live) return router;
 
   /** One guess is tried at a time: many at once would take all memory. */
-  let last: Promise<unknown> = Promise.resolve();
-  const roleFor = (passphrase: string): Promise<'change' | 'look' | undefined> => {
-    const turn = last.then(async () => {
+  const inTurn = oneAtATime();
+  const roleFor = (passphrase: string): Promise<'change' | 'look' | undefined> =>
+    inTurn(async () => {
       const { change, look } = live.now() ?? {};
       const [mayChange, mayLook] = [
         change && (await matches(passphrase, change)),
@@ -85,21 +95,13 @@ export function accessRoutes(live: LiveAccess | undefined): Router {
       ];
       return mayChange ? 'change' : mayLook ? 'look' : undefined;
     });
-    last = turn.catch(() => undefined);
-    return turn;
-  };
 
   router.post(
     '/sign-in',
-    rateLimit({
-      windowMs: QUARTER,
-      limit: WRONG_AT_MOST,
-      skipSuccessfulRequests: true,
-      standardHeaders: 'draft-8',
-      legacyHeaders: false,
-      validate: { xForwardedForHeader: false },
-      handler: tooMany('Too many wrong passphrases from this address'),
-    }),
+    limited(
+      { windowMs: QUARTER, limit: WRONG_AT_MOST, skipSuccessfulRequests: true },
+      'Too many wrong passphrases from this address',
+    ),
     async (request, response) => {
       const { error, value } = body.validate(request.body ?? {});
       if (error) throw new HttpProblem(400, 'A passphrase is wanted', { detail: error.message });
