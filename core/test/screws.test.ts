@@ -7,6 +7,7 @@ import {
   pulseSumsOf,
   resolvePath,
   screwEfficiency,
+  travelPerTurn,
   type Plan,
   type StepPath,
 } from '../src/index.js';
@@ -44,6 +45,8 @@ describe('A lead screw', () => {
     expect(link.passes!.dimension).toBe('force');
     const path = pathOf(limpet);
     expect((2 * Math.PI) / path.train.stages[screw]!.ratio).toBeCloseTo(0.008, 12);
+    const before = path.train.stages.slice(0, screw).reduce((all, { ratio }) => all * ratio, 1);
+    expect(travelPerTurn(path)).toBeCloseTo(0.008 / before, 12);
   });
 
   it('says its pulses for a turn of the screw', () => {

@@ -1,4 +1,5 @@
 import { mostRate } from '../limits/checks/step/pulseRate.js';
+import { screwAt } from '../powerpath/screw.js';
 import type { StepPath } from '../powerpath/stepPath.js';
 import {
   electronicGearing,
@@ -51,7 +52,7 @@ export function pulseSumsOf(path: StepPath): PulseSums | undefined {
   const train = pulseTrainOf(path);
   if (!Number.isFinite(train.reduction * perRadian(path))) return undefined;
   const most = mostRate(path);
-  const screw = path.stages.findIndex(({ kind }) => kind === 'screw');
+  const screw = screwAt(path);
   const reduction = train.reduction / (path.train.stages[screw]?.ratio ?? 1);
   const sums = {
     train,

@@ -1,5 +1,6 @@
 export * from './anyPath.js';
 export * from './path.js';
+export * from './screw.js';
 export * from './operating.js';
 export * from './servoPath.js';
 export * from './stepPath.js';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, rulerSpan, type RatioMarks } from '@rough-gear/core';
+import { digits, rulerSpan, travelPerTurn, type RatioMarks } from '@rough-gear/core';
 import { computed, ref, watch } from 'vue';
 import { useElementSize } from '@vueuse/core';
 import { parseQuantity } from '@rough-gear/contract/units';
@@ -20,9 +20,7 @@ const { width } = useElementSize(track);
 const total = computed(() => path.value.train.total);
 const known = computed(() => Number.isFinite(total.value));
 /** Where the output goes along a screw a bare ratio says little: how far it goes a turn. */
-const travel = computed(() =>
-  known.value && path.value.stages.some(({ kind }) => kind === 'screw') ? (2 * Math.PI) / total.value : undefined,
-);
+const travel = computed(() => (known.value ? travelPerTurn(path.value) : undefined));
 const { show } = useDisplay();
 // The span stays where it was while the handle is dragged.
 const held = ref<readonly [number, number]>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlanSummary } from '@rough-gear/contract/api';
-import { useVirtualizer } from '@tanstack/vue-virtual';
-import { computed, ref, watch } from 'vue';
+import { ref, watch } from 'vue';
+import { useVirtualRows } from '../../composables/useVirtualRows.js';
 import RobotRow from './RobotRow.vue';
 
 /** The robots, however many: only those in view are drawn. */
@@ -15,19 +15,12 @@ const emit = defineEmits<{
 }>();
 
 const scroller = ref<HTMLElement>();
-const virtual = useVirtualizer(
-  computed(() => ({
-    count: rows.length,
-    getScrollElement: () => scroller.value ?? null,
-    estimateSize: () => 130,
-    overscan: 6,
-    getItemKey: (index: number) => rows[index]?.id ?? index,
-  })),
-);
-const measure = (row: unknown): void => virtual.value.measureElement(row instanceof HTMLElement ? row : null);
-const items = computed(() => virtual.value.getVirtualItems());
-const above = computed(() => items.value[0]?.start ?? 0);
-const below = computed(() => virtual.value.getTotalSize() - (items.value.at(-1)?.end ?? 0));
+const { measure, items, above, below } = useVirtualRows(scroller, () => ({
+  count: rows.length,
+  height: 130,
+  overscan: 6,
+  key: (index) => rows[index]?.id ?? index,
+}));
 watch(
   () => [items.value[0]?.index ?? 0, items.value.at(-1)?.index ?? 0] as const,
   ([first, last]) => emit('show', first, last),

@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp } from '@lucide/vue';
 import type { ShelfPart } from '@rough-gear/contract/api';
 import { KIND_NAMES, unitOf, type PartField } from '@rough-gear/contract/shelf';
 import type { PartKind } from '@rough-gear/core';
-import { useVirtualizer } from '@tanstack/vue-virtual';
+import { useVirtualRows } from '../../composables/useVirtualRows.js';
 import { computed, nextTick, ref, watch } from 'vue';
 import { storeToRefs } from 'pinia';
 import { usePreferences } from '../../stores/preferences.js';
@@ -32,19 +32,11 @@ const { table, fields, globalFilter } = useParts(
 
 const rows = computed(() => table.getRowModel().rows);
 const scroller = ref<HTMLElement>();
-const virtual = useVirtualizer(
-  computed(() => ({
-    count: rows.value.length,
-    getScrollElement: () => scroller.value ?? null,
-    estimateSize: () => 33,
-    overscan: 12,
-  })),
-);
-/** Long names wrap: a row is as high as it turns out. */
-const measure = (row: unknown): void => virtual.value.measureElement(row instanceof HTMLElement ? row : null);
-const items = computed(() => virtual.value.getVirtualItems());
-const above = computed(() => items.value[0]?.start ?? 0);
-const below = computed(() => virtual.value.getTotalSize() - (items.value.at(-1)?.end ?? 0));
+const { virtual, measure, items, above, below } = useVirtualRows(scroller, () => ({
+  count: rows.value.length,
+  height: 33,
+  overscan: 12,
+}));
 
 /** A column that can be narrowed to a range, and the range. */
 const ranged = fields.filter(({ type }) => type.is === 'figure' || type.is === 'count');
