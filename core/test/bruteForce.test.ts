@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bendingStress, resolveDcPath, evaluateMechanism, type Plan, type DcPath } from '../src/index.js';
+import { bendingStress, resolveDcPath, evaluateMechanism, situationOf, type Plan, type DcPath } from '../src/index.js';
 import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
 
 /**
@@ -68,7 +68,13 @@ function broken(path: DcPath, situation: 'starting' | 'working', times: number):
   const all = drive.motors * each + pack.others;
   if (moment.motorCurrent > (drive.statorLimit ?? Infinity)) found.push('stator');
   if (each > (drive.supplyLimit ?? Infinity)) found.push('supply');
-  if (moment.packVoltage < Math.max(pack.floor, controller.lowestVoltage, pack.brownOut)) found.push('brown-out');
+  // Cells, boards and controller each feel the wires up to them.
+  const wire = main?.wireResistance ?? 0;
+  const open = drive.restVoltage + (pack.resistance + wire) * pack.others;
+  const atCells = open - pack.resistance * (pack.others + drive.motors * each);
+  const atBoards = atCells - wire * (pack.others + drive.motors * each);
+  if (atCells < pack.floor || atBoards < pack.brownOut || moment.packVoltage < controller.lowestVoltage)
+    found.push('brown-out');
   if (all > pack.dischargeLimit) found.push('discharge');
   if (situation === 'working' && moment.motorCurrent > motor.continuousCurrent / Math.sqrt(asked.dutyShare))
     found.push('continuous');
@@ -179,6 +185,8 @@ describe('what gives first', () => {
           const ladder = job.ladders[situation];
           if (ladder.idle || !ladder.first || ladder.first.id === 'buckling') continue;
           const path = resolveDcPath(plan, mechanismOf(plan, mechanism.id), job.jobId);
+          // A load that drives from its start on is held, not pulled.
+          if (situationOf(path, situation).back) continue;
           const ramped = rampedUp(path, situation);
           const said = `${mechanism.name}, ${job.name}, ${situation}`;
           expect(ramped.first, said).toContain(ladder.first.id);

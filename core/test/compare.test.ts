@@ -76,7 +76,7 @@ describe('windings', () => {
     const slow = rows.find(({ id }) => id === 'turns-2')!;
     expect(slow.motorCurrent!).toBeCloseTo(own.motorCurrent! / 2, 6);
     // What it does is run out of volts sooner.
-    expect(slow.verdict).toBe('gives way');
+    expect(slow.headline.verdict).toBe('gives way');
     expect(slow.total).toBe(own.total);
   });
 
@@ -180,7 +180,8 @@ describe('the score card', () => {
     const known = card.filter(({ numbers }) => numbers.leastSpeed !== undefined);
     expect(known.length).toBe(card.length);
     const sensing = card.find(({ name }) => name.includes('with sensors'));
-    expect(sensing!.numbers.leastSpeed).toBe(0);
+    // Nothing creeps at nothing: friction’s scatter and detent stall a motor with sensors too.
+    expect(sensing!.numbers.leastSpeed).toBeGreaterThan(0);
     const brushed = card.find(({ type }) => type === 'brushed')!;
     expect(brushed.numbers.leastSpeed).toBeGreaterThan(0);
   });

@@ -21,7 +21,7 @@ describe('a load let down', () => {
 
   it('asks nothing of the motor in its ladders: the weight does the work', () => {
     const [, job] = evaluateMechanism(heron, mechanismOf(heron, 'lift')).jobs;
-    expect(job!.ladders.working).toMatchObject({ idle: 'no load', verdict: 'enough' });
+    expect(job!.ladders.working).toMatchObject({ idle: 'load drives', verdict: 'enough' });
     expect(job!.ladders.working.demand).toBeLessThan(0);
   });
 

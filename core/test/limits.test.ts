@@ -221,12 +221,17 @@ describe('the demo', () => {
     expect(result.headline).toMatchObject({ verdict: 'enough', notKnown: 1 });
   });
 
-  it('lets a slack counterforce leave nothing to do', () => {
-    const path = resolveDcPath(
-      withChange(heron, [...raise, 'counterforce'], typed(400)),
-      mechanismOf(withChange(heron, [...raise, 'counterforce'], typed(400)), 'lift'),
-      'raise',
-    );
-    expect(ladderOf(path, 'holding').idle).toBe('no load');
+  it('holds what a counterforce pulls up as well, and leaves to friction what that holds', () => {
+    const heldWith = (counterforce: number) => {
+      const plan = withChange(heron, [...raise, 'counterforce'], typed(counterforce));
+      return ladderOf(resolveDcPath(plan, mechanismOf(plan, 'lift'), 'raise'), 'holding');
+    };
+    const weight = 20 * GRAVITY;
+    expect(heldWith(0)).toMatchObject({ idle: 'held by ratchet', demand: weight });
+    // A ratchet holds one way only.
+    expect(heldWith(400).idle).toBeUndefined();
+    expect(heldWith(400).demand).toBeCloseTo(400 - weight, 9);
+    expect(heldWith(weight - 5)).toMatchObject({ idle: 'held by friction', demand: 0 });
+    expect(heldWith(weight).idle).toBe('no load');
   });
 });

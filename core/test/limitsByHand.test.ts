@@ -65,9 +65,22 @@ describe('each limit of the mast lift, worked by hand', () => {
     expect(capacity(plan, 'working', 'supply')).toBeCloseTo(workingForce(fromSupply(40, omega)), 6);
   });
 
-  it('brown-out at the cells’ floor, which is above the controller’s lowest volts', () => {
-    const ib = (rest - 6 * 1.75) / rs;
-    expect(capacity(plan, 'working', 'brown-out')).toBeCloseTo(workingForce(fromSupply(ib, omega)), 6);
+  it('brown-out where cells, boards or controller give up first, each through the wires up to it', () => {
+    // The cells' floor through the pack alone: (12.24 − 10.5)/0.013 A; the controller's 8 V through all of it.
+    const cells = (rest - 6 * 1.75) / rp;
+    const lowest = plan.parts['controller-1']!.part;
+    const controller = (rest - (lowest.kind === 'controller' ? lowest.lowestVoltage!.si : NaN)) / rs;
+    const boards = (rest - 6.8) / (rp + copper(6, 0.4));
+    expect(Math.min(cells, boards, controller)).toBe(cells);
+    expect(capacity(plan, 'working', 'brown-out')).toBeCloseTo(workingForce(fromSupply(cells, omega)), 6);
+    const said = (of: Plan) => judged(of).ladders.working.rungs.find(({ id }) => id === 'brown-out')!.subject;
+    expect(said(plan)).toBe('The cells’ floor');
+    const boarded = withChange(plan, ['supply', 0, 'brownOut'], typed(11));
+    expect(capacity(boarded, 'working', 'brown-out')).toBeCloseTo(
+      workingForce(fromSupply((rest - 11) / (rp + copper(6, 0.4)), omega)),
+      6,
+    );
+    expect(said(boarded)).toContain('boards');
     const high = withChange(plan, ['parts', 'controller-1', 'part', 'lowestVoltage'], typed(11.4));
     expect(capacity(high, 'working', 'brown-out')).toBeCloseTo(workingForce(fromSupply((rest - 11.4) / rs, omega)), 6);
   });

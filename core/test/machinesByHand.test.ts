@@ -238,7 +238,7 @@ describe('a stepper by hand', () => {
 
   it('takes pulses, and one moves it so far', () => {
     expect(rateOf(path)).toBeCloseTo((V * 4 * 1600) / (2 * Math.PI), 6);
-    expect(mostRate(path)).toEqual({ rate: 50_000, by: 'the board makes' });
+    expect(mostRate(path)).toEqual({ rate: 50_000, by: 'the board’s pulse limit' });
     expect(pulseAtOutput(path)).toBeCloseTo((2 * Math.PI) / 6400, 12);
     expect(lagAtOutput(path)).toBeCloseTo(Math.asin(0.05) / 50 / 4, 12);
     const check = stepJob().checks.find(({ id }) => id === 'resolves')!;

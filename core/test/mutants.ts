@@ -52,7 +52,10 @@ const mutants: readonly Mutant[] = FACTORS.flatMap((factor) => [
         const { outcome } = given;
         return {
           ...given,
-          outcome: 'holds' in outcome ? { holds: !outcome.holds } : { ...outcome, multiple: factor * outcome.multiple },
+          outcome:
+            'multiple' in outcome
+              ? { ...outcome, multiple: factor * outcome.multiple }
+              : { holds: 'holds' in outcome && !outcome.holds },
         };
       }),
   })),

@@ -16,7 +16,8 @@ import {
   trapezoid,
   turntable,
   flywheel,
-  leastBrushedSpeed,
+  leastCountedSpeed,
+  leastSteadySpeed,
   creepBackSpeed,
   systemOf,
   type Drive,
@@ -203,8 +204,14 @@ describe('coasting', () => {
 
 describe('slow speeds', () => {
   it('a brushed motor creeps down to where friction’s scatter, or a step of duty, stalls it', () => {
-    expect(leastBrushedSpeed(sampleDrive, 1e-6)).toBeCloseTo((0.3 * 2 * 0.105) / 0.019, 9);
-    expect(leastBrushedSpeed(sampleDrive, 0.02)).toBeCloseTo((0.02 * 12.24) / 0.019, 9);
+    expect(leastSteadySpeed(sampleDrive, 1e-6, 0)).toBeCloseTo((0.3 * 2 * 0.105) / 0.019, 9);
+    expect(leastSteadySpeed(sampleDrive, 0.02, 0)).toBeCloseTo((0.02 * 12.24) / 0.019, 9);
+  });
+
+  it('a detent stalls with all of itself, and a loop knows no less than a count a period', () => {
+    const kt = sampleDrive.motor.torqueConstant;
+    expect(leastSteadySpeed(sampleDrive, 1e-6, 0.5 * kt)).toBeCloseTo(((0.3 * 2 + 0.5) * 0.105) / 0.019, 9);
+    expect(leastCountedSpeed(4096)).toBeCloseTo((2 * Math.PI) / 4096 / 0.02, 12);
   });
 
   it('a loaded motor shorted creeps back at T·R/(Kt·Ke)', () => {

@@ -59,7 +59,7 @@ describe('the answer in a sentence', () => {
       'one figure missing',
       withChange(heron, ['parts', 'motor-1', 'part', 'data', 'stallTorque'], undefined),
       'working',
-      /^Not known\. Stall torque is missing\. What is known gives at \d\.\d\d×: chain skips\.$/,
+      /^Not known\. Stall torque is missing\. What is known gives at \d\.\d\d×: rope\.$/,
     ],
     [
       'the job itself missing',

@@ -26,10 +26,19 @@ describe('creeping', () => {
     expect(leastOutputSpeedOf(path)).toBeCloseTo((rpm * (Math.PI / 30) * path.radius) / path.train.total, 9);
   });
 
-  it('is slower when stepped than when bumped, and any speed with sensors', () => {
+  it('is slower when stepped than when bumped, and slowest with sensors, which are not nothing', () => {
     expect(creeping('forced', 0.02).multiple!).toBeCloseTo(creeping('bump', 0.02).multiple! * (2000 / 300), 6);
-    expect(creeping('sensors', 0.001)).toMatchObject({ verdict: 'enough' });
-    expect(creeping('sensors', 0.001).multiple).toBeUndefined();
+    const sensed = creeping('sensors', 0.02);
+    expect(sensed.multiple!).toBeGreaterThan(creeping('forced', 0.02).multiple!);
+    // Friction's scatter and detent: (0.3·I0 + Td/Kt)·R'/Ke, or one step of duty.
+    const plan = withChange(started('sensors'), at('jobs', 0, 'creep'), typed(0.02));
+    const path = resolveDcPath(plan, mechanismOf(plan, 'hoist'), 'raise');
+    const { motor, controllerResistance, restVoltage } = path.drive;
+    const stuck = 0.3 * motor.freeCurrent + path.motor.detent / motor.torqueConstant;
+    const slowest =
+      Math.max(stuck * (motor.resistance + controllerResistance), 0.005 * restVoltage) / motor.backEmfConstant;
+    expect(sensed.multiple!).toBeCloseTo(0.02 / ((slowest * path.radius) / path.train.total), 9);
+    expect(path.motor.detent).toBeCloseTo(0.05 * motor.torqueConstant * path.motor.continuousCurrent, 9);
   });
 
   it('says why it cannot', () => {

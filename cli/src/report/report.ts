@@ -110,7 +110,8 @@ function jobReport(plan: Plan, mechanism: MechanismResult, job: JobResult) {
     })),
     run: run && {
       outcome: run.outcome,
-      time: { value: run.time, unit: 's' },
+      // What never arrives has no time, however long it is pushed at.
+      time: run.outcome === 'arrived' ? { value: run.time, unit: 's' } : undefined,
       topSpeed: measured({ value: run.topSpeed, dimension: speedOf(job) }),
       peakMotorCurrent: { value: run.peakMotorCurrent, unit: 'A' },
       rmsMotorCurrent: { value: run.rmsMotorCurrent, unit: 'A' },

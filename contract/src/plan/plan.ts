@@ -36,7 +36,11 @@ import { supplyNode } from './supply.js';
 import type { Writable } from './writable.js';
 
 const id = Joi.string().max(40).required();
-const holder = Joi.string().valid('nothing', 'brake', 'ratchet', 'stage');
+const lifted = {
+  holder: Joi.string().valid('nothing', 'brake', 'ratchet', 'stage'),
+  harmlessFall: notNegative,
+  mayFall: Joi.string().max(200),
+};
 
 const wheels = Joi.object<WheelsOutput, true>({
   kind: Joi.string().valid('wheels').required(),
@@ -44,6 +48,8 @@ const wheels = Joi.object<WheelsOutput, true>({
   mass: positive,
   grip: positive,
   drivenShare: share,
+  wheels: Joi.number().integer().min(1).max(40),
+  driven: Joi.number().integer().min(1).max(40),
   rollingResistance: notNegative,
 });
 
@@ -54,7 +60,7 @@ const drum = Joi.object<DrumOutput, true>({
   efficiency,
   ropeStrength: positive,
   knotted: Joi.boolean(),
-  holder,
+  ...lifted,
   ropeDiameter: notNegative,
   drumWidth: positive,
 });
@@ -67,7 +73,7 @@ const arm = Joi.object<ArmOutput, true>({
   friction: notNegative,
   springRate: notNegative,
   springZero: bearing,
-  holder,
+  ...lifted,
 });
 const flywheel = Joi.object<FlywheelOutput, true>({
   kind: Joi.string().valid('flywheel').required(),
@@ -92,7 +98,7 @@ const carriage = Joi.object<CarriageOutput, true>({
   screwDiameter: positive,
   freeLength: positive,
   ends: Joi.string().valid('fixed-free', 'supported', 'fixed-supported', 'fixed'),
-  holder,
+  ...lifted,
 });
 const grip = Joi.object<GripOutput, true>({
   kind: Joi.string().valid('grip').required(),

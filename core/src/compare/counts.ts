@@ -31,6 +31,7 @@ export function motorCounts(plan: Plan, mechanismId: string, dead: boolean, shar
       label,
       changes,
       note: alive === 0 ? 'nothing moves any more' : undefined,
+      dead: alive === 0 ? true : undefined,
     };
   });
 }

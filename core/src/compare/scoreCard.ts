@@ -1,10 +1,9 @@
 import { mechanismById } from '../plan/place.js';
 import { creepBackSpeed } from '../controller/leastSpeed.js';
-import { judge } from '../evaluate/mechanism.js';
+import type { Headline } from '../evaluate/mechanism.js';
 import { freshId } from '../plan/freshId.js';
 import { leastOutputSpeed } from '../limits/checks/slowControl.js';
 import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
-import type { Verdict } from '../evaluate/verdict.js';
 import { motorConstant } from '../motor/constants.js';
 import { freeSpeedAt } from '../motor/peaks.js';
 import { applyChanges, type Change } from '../plan/change.js';
@@ -16,6 +15,7 @@ import { resolveDcPath } from '../resolve/resolvePath.js';
 import { constantsOf } from '../sizing/constantsOf.js';
 import type { Shelved } from '../sizing/propose.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
+import { judgedOver } from './judgedOver.js';
 import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
@@ -30,7 +30,6 @@ export const SCORE_FACTORS = [
   'torque per mass',
   'smooth start',
   'highest speed',
-  'make',
 ] as const;
 export type ScoreFactor = (typeof SCORE_FACTORS)[number];
 export const DECIDING_FACTORS = 6;
@@ -39,16 +38,15 @@ export const SCORE_WORDS: Readonly<Record<ScoreFactor, { readonly name: string; 
   cost: { name: 'cost with controller', says: 'what is still to be paid for motors and controllers' },
   owned: { name: 'owned already', says: 'money spent before is spent: what lies on the shelf costs nothing now' },
   dirt: { name: 'dirt and water', says: 'open brushes take both in' },
-  wear: { name: 'brush wear', says: '(I/Icont)·(ω/ω0)·hours; fast or hard work wears brushes out' },
+  wear: {
+    name: 'brush wear',
+    says: '(I/Icont)·(ω/ω0)·hours over 100 matches: hours of full load; fast or hard work wears brushes out',
+  },
   'slow control': { name: 'slow control', says: 'the least speed it keeps steadily, at the output' },
   efficiency: { name: 'efficiency, run time', says: 'watts out over watts from the pack while working' },
   'torque per mass': { name: 'torque per mass', says: 'Km over the motor’s mass' },
   'smooth start': { name: 'smooth start', says: 'sensors, poles and slots: many small steps or few large ones' },
   'highest speed': { name: 'highest useful speed', says: 'free speed on this pack' },
-  make: {
-    name: 'winding and balance',
-    says: 'tight winding and balance, by what the part’s note says; alike where it says nothing',
-  },
 };
 
 export type Weights = Readonly<Partial<Record<ScoreFactor, number>>>;
@@ -75,7 +73,6 @@ export const WEIGHT_SETS: readonly {
       'torque per mass': 1,
       'smooth start': 4,
       'highest speed': 0,
-      make: 1,
     },
   },
   {
@@ -93,7 +90,6 @@ export const WEIGHT_SETS: readonly {
       'torque per mass': 4,
       'smooth start': 1,
       'highest speed': 2,
-      make: 1,
     },
   },
 ];
@@ -112,8 +108,8 @@ export interface CandidateScore {
   readonly name: string;
   readonly type: MotorPart['type'];
   readonly changes: readonly Change[];
-  readonly verdict: Verdict;
-  readonly first: string;
+  /** Over all jobs. */
+  readonly headline: Headline;
   readonly total: number;
   readonly numbers: {
     readonly price?: number;
@@ -202,9 +198,9 @@ export function scoreCard(
 ): readonly CandidateScore[] {
   const measured = candidates.map((candidate) => {
     const changed = applyChanges(plan, candidate.changes);
-    const mechanism = mechanismById(changed, mechanismId);
-    const path = resolveDcPath(changed, mechanism, jobId);
-    return { candidate, path, result: judge(path), numbers: numbersOf(candidate, path) };
+    const { headline, path } = judgedOver(changed, mechanismId, jobId);
+    if (path.machine !== 'dc') throw new Error(`${candidate.motor.name} is no plain motor`);
+    return { candidate, path, headline, numbers: numbersOf(candidate, path) };
   });
   const best = (of: (one: (typeof measured)[number]['numbers']) => number | undefined, least = false) => {
     const known = measured.flatMap(({ numbers }) => of(numbers) ?? []);
@@ -213,7 +209,7 @@ export function scoreCard(
   const cheapest = best(({ price }) => price, true);
   const densest = best(({ torquePerMass }) => torquePerMass);
   const fastest = best(({ freeSpeed }) => freeSpeed);
-  return measured.map(({ candidate, path, result, numbers }) => {
+  return measured.map(({ candidate, path, headline, numbers }) => {
     const { motor } = candidate;
     const { price, leastSpeed, efficiency, wear, torquePerMass, freeSpeed } = numbers;
     const scores: Partial<Record<ScoreFactor, number>> = {
@@ -228,16 +224,13 @@ export function scoreCard(
       ...(torquePerMass === undefined ? {} : { 'torque per mass': torquePerMass / densest }),
       'smooth start': smoothness(motor, path),
       ...(freeSpeed === undefined ? {} : { 'highest speed': freeSpeed / fastest }),
-      make: 0.5,
     };
-    const worst = result.verdict;
     return {
       id: candidate.id,
       name: `${motor.name} + ${candidate.controller.name}`,
       type: motor.type,
       changes: candidate.changes,
-      verdict: worst,
-      first: result.ladders.working.first?.name ?? '',
+      headline,
       total: path.train.total,
       numbers,
       scores,

@@ -1,14 +1,12 @@
-import { mechanismById } from '../plan/place.js';
-import { headlineOf, judge } from '../evaluate/mechanism.js';
-import type { Verdict } from '../evaluate/verdict.js';
+import type { Headline } from '../evaluate/mechanism.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { ServoCase, ServoGears, ServoPart } from '../plan/part.js';
 import type { Plan } from '../plan/plan.js';
-import { resolvePath } from '../resolve/resolvePath.js';
 import type { ServoPath } from '../powerpath/servoPath.js';
 import { freshId } from '../plan/freshId.js';
 import { deadbandAngle } from '../servo/precision.js';
 import type { Shelved } from '../sizing/proposal.js';
+import { judgedOver } from './judgedOver.js';
 import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
@@ -152,9 +150,8 @@ export interface ServoScore {
   readonly id: string;
   readonly name: string;
   readonly changes: readonly Change[];
-  readonly verdict: Verdict;
-  readonly first: string;
-  readonly multiple?: number;
+  /** Over all jobs. */
+  readonly headline: Headline;
   readonly numbers: {
     readonly margin?: number;
     readonly timeShare?: number;
@@ -198,17 +195,15 @@ export function servoScores(
   ];
   const measured = candidates.map((candidate) => {
     const changed = applyChanges(plan, candidate.changes);
-    const mechanism = mechanismById(changed, mechanismId);
-    const path = resolvePath(changed, mechanism, jobId);
+    const { headline, path, result } = judgedOver(changed, mechanismId, jobId);
     if (path.machine !== 'servo') throw new Error(`${candidate.part.name} is no servo`);
-    return { candidate, path, result: judge(path) };
+    return { candidate, path, result, headline };
   });
   const prices = measured.map(({ candidate }) => priceOf(candidate.part)).filter((price) => price !== undefined);
   const cheapest = Math.min(...prices);
   const densest = Math.max(...measured.map(({ candidate, path }) => torquePerMass(candidate.part, path) ?? 0));
-  return measured.map(({ candidate, path, result }): ServoScore => {
+  return measured.map(({ candidate, path, result, headline }): ServoScore => {
     const { part } = candidate;
-    const headline = headlineOf([result]);
     const rungs = Object.values(result.ladders).flatMap(({ rungs: all }) =>
       all.filter((rung) => rung.id === 'servo' || rung.id === 'servo-hold'),
     );
@@ -224,9 +219,7 @@ export function servoScores(
       id: candidate.id,
       name: part.name,
       changes: candidate.changes,
-      verdict: headline.verdict,
-      first: headline.name,
-      multiple: headline.multiple,
+      headline,
       numbers: {
         ...(Number.isFinite(margin) ? { margin } : {}),
         timeShare,

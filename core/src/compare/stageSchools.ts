@@ -120,7 +120,7 @@ export function stageWays(plan: Plan, mechanismId: string, jobId: string, stageI
     if (!least) return [];
     const { efficiency } = path.train.stages[index]!;
     const working = situationOf(path, 'working');
-    const torque = Math.max(0, working.demand) * torqueBefore(path, index, 'working');
+    const torque = Math.max(0, working.demand) * torqueBefore(path, index, false);
     const pull = torque / parts.driverRadius;
     return [
       {

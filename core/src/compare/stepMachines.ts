@@ -1,6 +1,4 @@
-import { mechanismById } from '../plan/place.js';
-import { headlineOf, judge } from '../evaluate/mechanism.js';
-import type { Verdict } from '../evaluate/verdict.js';
+import type { Headline } from '../evaluate/mechanism.js';
 import { lagAtOutput, pulseAtOutput } from '../limits/checks/step/resolves.js';
 import { mostRate, rateOf } from '../limits/checks/step/pulseRate.js';
 import { marginOf, stepMoments } from '../motion/stepRun.js';
@@ -10,10 +8,10 @@ import type { StepperPart, StepServoPart } from '../plan/part.js';
 import { currentChoice, type Plan, type StepDrive } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import type { Stage } from '../plan/stage.js';
-import { resolvePath } from '../resolve/resolvePath.js';
 import { freshId } from '../plan/freshId.js';
 import { packOf, type Shelved } from '../sizing/proposal.js';
 import { driverFor } from '../sizing/proposeStep.js';
+import { judgedOver } from './judgedOver.js';
 import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
@@ -22,9 +20,8 @@ export interface StepMachineRow {
   readonly id: string;
   readonly label: string;
   readonly changes: readonly Change[];
-  readonly verdict: Verdict;
-  readonly first: string;
-  readonly multiple?: number;
+  /** Over all jobs. */
+  readonly headline: Headline;
   /** Least of torque there over torque taken along the motion, and the motor speed it is at. */
   readonly margin?: number;
   readonly marginSpeed?: number;
@@ -132,11 +129,8 @@ function rowOf(
   pulleys: number,
 ): StepMachineRow {
   const changed = applyChanges(plan, changes);
-  const mechanism = mechanismById(changed, mechanismId);
-  const path = resolvePath(changed, mechanism, jobId);
+  const { mechanism, headline, path, result } = judgedOver(changed, mechanismId, jobId);
   if (path.machine !== 'step') throw new Error(`${label} takes no pulses`);
-  const result = judge(path);
-  const headline = headlineOf([result]);
   const { drive } = currentChoice(mechanism);
   const parts = drive.kind === 'step' ? [drive.motor, drive.driver].map((part) => changed.parts[part]?.part) : [];
   const prices = parts.map((part) => part && stillToPay(part, 1));
@@ -154,9 +148,7 @@ function rowOf(
     id,
     label,
     changes,
-    verdict: headline.verdict,
-    first: headline.name,
-    multiple: headline.multiple,
+    headline,
     ...(worst ? { margin: marginOf(worst), marginSpeed: worst.motorSpeed } : {}),
     beyond: path.step.motor.loop === 'open' ? 'loses steps, silently' : 'alarms',
     pulse: pulseAtOutput(path),

@@ -1,17 +1,17 @@
 import { mechanismById } from '../plan/place.js';
 import { drivePoint } from '../controller/drivePoint.js';
 import { brakePoint } from '../controller/brakePoint.js';
+import { ifFinite } from '../figures/ifFinite.js';
 import { dayOf } from '../duty/day.js';
-import { headlineOf, judge, type Judgement } from '../evaluate/mechanism.js';
+import type { Headline, Judgement } from '../evaluate/mechanism.js';
 import { forceOf } from '../limits/electric/electricLimit.js';
 import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
-import type { Verdict } from '../evaluate/verdict.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import { countOf, currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
 import { operatingAt } from '../powerpath/operating.js';
 import { lacksOf, motorSpeed } from '../powerpath/path.js';
-import { resolvePath } from '../resolve/resolvePath.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
+import { judgedOver } from './judgedOver.js';
 import { stillToPay } from '../wants/stockOf.js';
 
 /** One way to change a design, to be compared with others. */
@@ -21,6 +21,8 @@ export interface Variant {
   readonly changes: readonly Change[];
   /** Said beside it. */
   readonly note?: string;
+  /** Nothing turns it any more: it has no numbers. */
+  readonly dead?: true;
 }
 
 /** What a variant does on this very job. Missing numbers are absent, never guessed. */
@@ -29,10 +31,8 @@ export interface VariantResult {
   readonly label: string;
   readonly note?: string;
   readonly changes: readonly Change[];
-  readonly verdict: Verdict;
-  /** What leads the verdict over all jobs, and its multiple. */
-  readonly first: string;
-  readonly multiple?: number;
+  /** Over all jobs. */
+  readonly headline: Headline;
   readonly total: number;
   readonly time?: number;
   /** Output force or torque at rest, at full effort. */
@@ -57,28 +57,37 @@ export interface VariantResult {
 /** Judges a variant over all jobs of the mechanism; the numbers are those of one job. */
 export function compareVariant(plan: Plan, mechanismId: string, jobId: string, variant: Variant): VariantResult {
   const changed = applyChanges(plan, variant.changes);
-  const mechanism = changed.mechanisms.find(({ id }) => id === mechanismId);
-  if (!mechanism) throw new Error(`the plan has no mechanism ${mechanismId}`);
-  const results = mechanism.jobs.map((job) => {
-    const path = resolvePath(changed, mechanism, job.id);
-    return { path, result: judge(path) };
-  });
-  const headline = headlineOf(results.map(({ result }) => result));
-  const { path, result } = results.find(({ path: one }) => one.job.id === jobId) ?? results[0]!;
+  const { mechanism, headline, path, result } = judgedOver(changed, mechanismId, jobId);
+  if (variant.dead) return deadResult(variant, jobId, path, costOf(changed, mechanism.id));
   return {
     id: variant.id,
     label: variant.label,
     changes: variant.changes,
     note: variant.note,
-    verdict: headline.verdict,
-    first: headline.name,
-    multiple: headline.multiple,
+    headline,
     total: path.train.total,
     parts: partsOf(path),
     ...numbersOf(path, result),
     ...costOf(changed, mechanism.id),
   };
 }
+
+/** What has no motor left that turns: it gives way, costs what it did, and does nothing. */
+const deadResult = (
+  { id, label, changes, note }: Variant,
+  jobId: string,
+  path: AnyPath,
+  cost: Pick<VariantResult, 'mass' | 'price'>,
+): VariantResult => ({
+  id,
+  label,
+  changes,
+  note,
+  headline: { verdict: 'gives way', jobId, name: 'nothing turns it', multiple: 0, notKnown: 0 },
+  total: path.train.total,
+  parts: partsOf(path),
+  ...cost,
+});
 
 function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
   if (path.machine !== 'dc') return timeOf(result);
@@ -92,8 +101,21 @@ function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
   const heat = result.run && !path.lacks.heat ? dayOf(path, result.run).heat?.peak : undefined;
   return {
     ...timeOf(result),
-    pull: forceOf(path, { ...situationOf(path, 'starting'), acceleration: 0 }, drivePoint(drive, 0).motorCurrent),
-    braking: drive.motors * brake.shaftTorque * lever * path.train.efficiency,
+    pull: carried(
+      path,
+      forceOf(
+        path,
+        { ...situationOf(path, 'starting'), acceleration: 0, back: false },
+        drivePoint(drive, 0).motorCurrent,
+      ),
+    ),
+    // Losses help to brake.
+    braking: carried(
+      path,
+      path.train.backEfficiency === 0
+        ? Infinity
+        : (drive.motors * brake.shaftTorque * lever) / path.train.backEfficiency,
+    ),
     motorCurrent: flow.motorCurrent,
     supplyCurrent: flow.supplyCurrent === undefined ? undefined : drive.motors * flow.supplyCurrent,
     motorHeat: drive.motors * flow.motorCurrent ** 2 * drive.motor.resistance,
@@ -101,6 +123,10 @@ function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
     hottest: heat,
   };
 }
+
+/** What the tyres carry of a force; of what has none, all of it. */
+const carried = ({ load: { traction = Infinity } }: AnyPath, force: number): number | undefined =>
+  ifFinite(Math.min(force, traction));
 
 const timeOf = ({ run }: Judgement): Pick<VariantResult, 'time'> =>
   run?.outcome === 'arrived' ? { time: run.time } : {};

@@ -12,8 +12,14 @@ export const START_SHARE: Readonly<Record<StartStyle, number>> = { sensors: 1, f
 /** Seconds within which a start without sensors must have caught on. */
 export const START_SECONDS = 0.3;
 
-/** Friction's scatter around its mean, typical: what stalls a creeping brushed motor. */
+/** Friction's scatter around its mean, typical: what stalls a creeping motor. */
 const FRICTION_SCATTER = 0.3;
+
+/** Detent of a brushless motor as a share of its steady torque, typical; next to none without slots. */
+export const DETENT_SHARE = 0.05;
+
+/** How often a control loop looks at its encoder, s, typical. */
+export const CONTROL_PERIOD = 0.02;
 
 /**
  * Least speed of a brushless motor, rad/s, from the least electrical speed (rad/s) and effective pole pairs.
@@ -23,18 +29,26 @@ const FRICTION_SCATTER = 0.3;
 export const leastBrushlessSpeed = (leastErpm: number, polePairs: number): number => leastErpm / polePairs;
 
 /**
- * Least steady speed of a brushed motor, rad/s: that at which friction's scatter, 30 % of Kt·I0 more
- * than expected, would stall it at the least step of duty. A dip in speed is answered by (Ke/R') per
- * rad/s; the scatter asks for 0.3·I0, so ω = 0.3·I0·R'/Ke, and never less than one step of duty.
+ * Least speed, rad/s, under which friction's scatter stalls a motor whose rotor is known to its controller, brushed or
+ * with sensors: 30 % of Kt·I0 more than expected, and all of the detent (N·m). A dip in speed is answered by (Ke/R') per
+ * rad/s, so ω = (0.3·I0 + Td/Kt)·R'/Ke; and never less than one step of duty.
  *
- * @example leastBrushedSpeed(drive, 0.01) //=> 6.499
+ * @example leastSteadySpeed(drive, 0.01, 0) //=> 6.499
  */
-export function leastBrushedSpeed(drive: Drive, dutyStep: number): number {
-  const { motor } = drive;
-  const scatter = (FRICTION_SCATTER * motor.freeCurrent * loopResistance(drive)) / motor.backEmfConstant;
-  const step = (dutyStep * drive.restVoltage) / motor.backEmfConstant;
+export function leastSteadySpeed(drive: Drive, dutyStep: number, detent: number): number {
+  const { motor, restVoltage } = drive;
+  const current = FRICTION_SCATTER * motor.freeCurrent + detent / motor.torqueConstant;
+  const scatter = (current * loopResistance(drive)) / motor.backEmfConstant;
+  const step = (dutyStep * restVoltage) / motor.backEmfConstant;
   return Math.max(scatter, step);
 }
+
+/**
+ * One count of an encoder in a control period: what a speed lock cannot tell from standing. rad/s of what is counted.
+ *
+ * @example leastCountedSpeed(2048) //=> 0.1534
+ */
+export const leastCountedSpeed = (countsPerTurn: number): number => (2 * Math.PI) / countsPerTurn / CONTROL_PERIOD;
 
 /**
  * Torque left over for a start without sensors, N·m of one motor: Kt·(ks·I − I0) less the load's share.

@@ -1,6 +1,6 @@
 import type { Run } from '../motion/run.js';
 import { operatingAt } from '../powerpath/operating.js';
-import { worstHoldingPlace, type DcPath } from '../powerpath/path.js';
+import { heldForce, type DcPath } from '../powerpath/path.js';
 import { drivePoint } from '../controller/drivePoint.js';
 import { supplyForMotorCurrent } from '../controller/currents.js';
 import { throwAt } from '../motion/throw.js';
@@ -40,7 +40,7 @@ const AT_REST_BRUSHLESS = 2;
 export function cycleOf(path: DcPath, run: Run): Cycle {
   if (path.thrown) return throwingCycle(path, run);
   const { asked } = path;
-  const work = run.samples.length > 1 ? piecesOf(path, run) : [stalled(path)];
+  const work = piecesOf(path, run);
   const holdCurrent = holdCurrentOf(path);
   const worked = work.reduce((sum, { seconds }) => sum + seconds, 0);
   const held = holdCurrent > 0 ? holding(path, holdCurrent, asked.held) : undefined;
@@ -56,9 +56,9 @@ export function cycleOf(path: DcPath, run: Run): Cycle {
  * @example holdCurrentOf(path) //=> 0
  */
 export function holdCurrentOf(path: DcPath): number {
-  const { drive, train, radius, load, holder } = path;
+  const { drive, train, radius, holder } = path;
   if (holder === 'brake' || holder === 'ratchet' || train.backEfficiency === 0) return 0;
-  const demand = load.holdForce(worstHoldingPlace(path));
+  const demand = heldForce(path);
   if (demand <= 0) return 0;
   return (demand * train.backEfficiency) / (drive.motors * drive.motor.torqueConstant * (train.total / radius));
 }
@@ -72,24 +72,11 @@ function holding(path: DcPath, wanted: number, seconds: number): Segment {
   return { seconds, motorSquared: hottest * current ** 2, friction: 0, supply, supplySquared: supply ** 2 };
 }
 
-/** A job that does not move at all: full current for the time it is given. */
-function stalled(path: DcPath): Segment {
-  const point = drivePoint(path.drive, 0);
-  const seconds = Math.min(path.asked.time, path.asked.every);
-  const hottest = path.motor.type === 'brushless' ? AT_REST_BRUSHLESS : 1;
-  return {
-    seconds,
-    motorSquared: hottest * point.motorCurrent ** 2,
-    friction: 0,
-    supply: point.supplyCurrent,
-    supplySquared: point.supplyCurrent ** 2,
-  };
-}
-
 /** A run cut into a few pieces, each with its own means. */
 function piecesOf(path: DcPath, run: Run): readonly Segment[] {
   const { drive, train, radius } = path;
   const { motor } = drive;
+  const brushless = path.motor.type === 'brushless';
   const total = run.samples.at(-1)!.time;
   const sums = Array.from({ length: PIECES }, () => ({
     seconds: 0,
@@ -108,7 +95,8 @@ function piecesOf(path: DcPath, run: Run): readonly Segment[] {
     const drag = motor.torqueConstant * motor.freeCurrent + (motor.backEmfConstant - motor.torqueConstant) * current;
     const [a, b] = [Math.max(0, from.supplyCurrent) / drive.motors, Math.max(0, to.supplyCurrent) / drive.motors];
     sum.seconds += step;
-    sum.squared += (step * (from.motorCurrent ** 2 + to.motorCurrent ** 2)) / 2;
+    const hottest = brushless && from.speed === 0 && to.speed === 0 ? AT_REST_BRUSHLESS : 1;
+    sum.squared += (hottest * step * (from.motorCurrent ** 2 + to.motorCurrent ** 2)) / 2;
     sum.friction += step * Math.max(0, drag * omega);
     sum.supply += (step * (a + b)) / 2;
     sum.supplySquared += (step * (a * a + b * b)) / 2;
@@ -147,7 +135,7 @@ function throwingCycle(path: DcPath, run: Run): Cycle {
   });
   const kept = steady.supplyCurrent ?? full.supplyCurrent;
   return {
-    prelude: run.samples.length > 1 ? piecesOf(path, run) : [stalled(path)],
+    prelude: piecesOf(path, run),
     segments: [
       segment(recovering, full.motorCurrent, full.supplyCurrent),
       segment(asked.every - recovering, steady.motorCurrent, kept),

@@ -1,3 +1,4 @@
+export * from './servoGears.js';
 export * from './choices.js';
 export * from './jobs.js';
 export * from './mechanisms.js';

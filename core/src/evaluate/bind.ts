@@ -26,7 +26,7 @@ export interface Bind {
 
 /** The path's motor, supply and train must be known. Heat is looked at where it is known. */
 export function bindOf(path: DcPath): Bind {
-  const situation = { ...situationOf(path, 'starting'), acceleration: 0 };
+  const situation = { ...situationOf(path, 'starting'), acceleration: 0, back: false };
   const weakest = LIMITS.filter((limit) => !limit.electric && !limit.goodFirst && limit.applies(path))
     .filter((limit) => lacksOf(path, limit.needs('starting')).length === 0)
     .map((limit) => ({ name: limit.name, force: limit.capacity(path, situation) }))

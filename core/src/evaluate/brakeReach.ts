@@ -57,6 +57,7 @@ function forceAt(path: DcPath, drive: Drive, speed: number): BrakeReachPoint {
   const { motors } = drive;
   const point = brakePoint(drive, motorSpeed(path, speed));
   const { total, backEfficiency } = path.train;
-  const force = (motors * point.shaftTorque * total) / path.radius / Math.max(backEfficiency, 0.02);
-  return { speed, force, heldBy: point.heldBy };
+  const wheels = (motors * point.shaftTorque * total) / path.radius / Math.max(backEfficiency, 0.02);
+  // What the tyres do not carry brakes nothing.
+  return { speed, force: Math.min(wheels, path.load.traction ?? Infinity), heldBy: point.heldBy };
 }

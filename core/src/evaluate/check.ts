@@ -1,8 +1,10 @@
 import type { Words } from '../words/phrase.js';
 import type { Lack, LinkKind } from '../figures/figure.js';
-import type { CheckId, CheckRule, Measured } from '../limits/check.js';
+import type { CheckAnswer, CheckId, CheckRule, Measured } from '../limits/check.js';
 import type { Run } from '../motion/run.js';
-import { lacksOf, type PowerPath } from '../powerpath/path.js';
+import { machineOf } from '../machine/table.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
+import { lacksOf } from '../powerpath/path.js';
 import { verdictOf, type Verdict } from './verdict.js';
 
 /** A check as the screen shows it. */
@@ -11,6 +13,8 @@ export interface Check {
   readonly name: string;
   readonly link: LinkKind;
   readonly verdict: Verdict;
+  /** Worth knowing, and no verdict: it never makes a mechanism tight. Its verdict reads *enough*. */
+  readonly note?: true;
   readonly multiple?: number;
   /** The multiple it should at least have; 1 where absent. */
   readonly wants?: number;
@@ -24,9 +28,9 @@ export interface Check {
 }
 
 /** Runs one check on a path. */
-export function checkOf<P extends PowerPath>(rule: CheckRule<P>, path: P, run: Run | undefined): Check {
+export function checkOf<P extends AnyPath>(rule: CheckRule<P>, path: P, run: Run | undefined): Check {
   const { id, name, link } = rule;
-  const lacks = lacksOf(path, rule.needs);
+  const lacks = lacking(rule, path, run);
   if (lacks.length > 0) {
     return {
       id,
@@ -38,14 +42,13 @@ export function checkOf<P extends PowerPath>(rule: CheckRule<P>, path: P, run: R
     };
   }
   const { outcome, asked, there, sentence, hint } = rule.answer(path, run);
-  const yesOrNo = 'holds' in outcome;
-  const multiple = yesOrNo ? undefined : outcome.multiple;
-  const wants = yesOrNo ? undefined : outcome.wants;
+  const { multiple, wants } = 'multiple' in outcome ? outcome : NO_MULTIPLE;
   return {
     id,
     name,
     link,
-    verdict: yesOrNo ? (outcome.holds ? 'enough' : 'gives way') : verdictOf(outcome.multiple, wants ?? 1),
+    verdict: verdictOfOutcome(outcome),
+    note: 'note' in outcome ? true : undefined,
     multiple,
     wants,
     asked,
@@ -55,4 +58,17 @@ export function checkOf<P extends PowerPath>(rule: CheckRule<P>, path: P, run: R
     stage: rule.stage?.(path),
     lacks,
   };
+}
+
+const NO_MULTIPLE: { readonly multiple?: number; readonly wants?: number } = {};
+
+function verdictOfOutcome(outcome: CheckAnswer['outcome']): Verdict {
+  if ('multiple' in outcome) return verdictOf(outcome.multiple, outcome.wants ?? 1);
+  return 'note' in outcome || outcome.holds ? 'enough' : 'gives way';
+}
+
+/** What a check cannot do without: its own figures, and where it looks at the run those without which there is none. */
+function lacking<P extends AnyPath>(rule: CheckRule<P>, path: P, run: Run | undefined): readonly Lack[] {
+  const own = lacksOf(path, rule.needs);
+  return own.length > 0 || !rule.run || run ? own : lacksOf(path, machineOf(path).runNeeds);
 }

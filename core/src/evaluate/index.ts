@@ -1,7 +1,7 @@
 export * from './verdict.js';
 export * from './rung.js';
 export * from './ladder.js';
-export { ladderSentence, rungSentence } from './sentence.js';
+export { headlineSentence, headlineText, ladderSentence, rungSentence } from './sentence.js';
 export * from './check.js';
 export * from './stageStrengthOf.js';
 export { type Link } from './links/link.js';
@@ -14,5 +14,7 @@ export * from './bind.js';
 export * from './wireLoss.js';
 export * from './slowest.js';
 export * from './pulseSums.js';
+export * from './stepCeiling.js';
+export * from './rollBack.js';
 export * from './turningRound.js';
 export * from './workingOf.js';

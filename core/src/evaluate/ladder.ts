@@ -1,10 +1,10 @@
-import { lacksOf, type PowerPath } from '../powerpath/path.js';
+import { lacksOf, worstHoldingPlace, type PowerPath } from '../powerpath/path.js';
 import type { Limit } from '../limits/limit.js';
 import { SITUATION_NEEDS, situationOf, type Situation, type SituationId } from '../limits/situation.js';
 import { machineOf } from '../machine/table.js';
 import type { Machine } from '../machine/machine.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
-import type { Ladder, Rung } from './rung.js';
+import type { Idle, Ladder, Rung } from './rung.js';
 import { verdictOf, worseOf, type Verdict } from './verdict.js';
 
 /**
@@ -17,7 +17,7 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   if (lacks.length > 0) return { situation: id, rungs: [], verdict: 'not known', lacks };
   const situation = situationOf(path, id);
   const { demand, speed } = situation;
-  const idle = idleBecause(path, id, demand);
+  const idle = idleBecause(path, situation);
   if (idle) return { situation: id, demand, speed, rungs: [], idle, verdict: 'enough', lacks: [] };
 
   const machine = machineOf(path);
@@ -25,8 +25,9 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   for (const limit of machine.limits)
     if (limit.situations.includes(id) && limit.applies(path)) found.push(rungOf(path, limit, situation));
   const rungs = markOutOfReach(found, machine).sort((a, b) => (a.multiple ?? Infinity) - (b.multiple ?? Infinity));
-  const first = rungs.find((rung) => !rung.outOfReach && rung.multiple !== undefined);
   const motorUnknown = rungs.find((rung) => rung.verdict === 'not known' && machine.leading.includes(rung.id));
+  // What gives first is not known while the machine itself is not: it might be the machine.
+  const first = motorUnknown ? undefined : rungs.find((rung) => !rung.outOfReach && rung.multiple !== undefined);
   let verdict: Verdict = motorUnknown ? 'not known' : 'enough';
   for (const rung of rungs)
     if (!rung.outOfReach && rung.verdict !== 'not known') verdict = worseOf(verdict, rung.verdict);
@@ -53,9 +54,10 @@ export function rungOf(path: AnyPath, limit: Limit<AnyPath>, situation: Situatio
   const wants = limit.wantsHere?.(path, id) ?? limit.wants;
   const stage = limit.stage?.(path, id);
   // With several stages that have it, the sentence says which one.
-  const subject = stage && path.stages.length > 1 ? `${limit.subject} (stage ${stage.index + 1})` : limit.subject;
   const lacks = lacksOf(path, limit.needs(id));
   const known = lacks.length === 0;
+  const named = (known && limit.subjectHere?.(path)) || limit.subject;
+  const subject = stage && path.stages.length > 1 ? `${named} (stage ${stage.index + 1})` : named;
   const capacity = known ? Math.max(0, limit.capacity(path, situation)) : undefined;
   const multiple = capacity === undefined ? undefined : capacity / situation.demand;
   return {
@@ -77,14 +79,22 @@ export function rungOf(path: AnyPath, limit: Limit<AnyPath>, situation: Situatio
 /**
  * Why the motor has nothing to do in a situation; `undefined` where it has.
  *
- * @example idleBecause(path, 'holding', 196) //=> 'held by ratchet'
+ * @example idleBecause(path, situationOf(path, 'holding')) //=> 'held by ratchet'
  */
-export function idleBecause(path: PowerPath, id: SituationId, demand: number): Ladder['idle'] {
+export function idleBecause(path: PowerPath, { id, demand, back }: Situation): Idle | undefined {
+  const { load, train, holder } = path;
+  if (id === 'working' && demand < 0) return 'load drives';
+  if (id === 'holding' && demand === 0) {
+    const pulls = load.holdForce(worstHoldingPlace(path)) !== 0;
+    return pulls && load.rest ? (`held by ${load.rest.by}` as const) : 'no load';
+  }
   if (demand <= 0) return 'no load';
+  if (back && id === 'starting') return train.backEfficiency === 0 ? 'stays by itself' : undefined;
   if (id !== 'holding') return undefined;
-  if (path.holder === 'ratchet') return 'held by ratchet';
-  if (path.holder === 'brake') return 'held by brake';
-  return path.train.backEfficiency === 0 ? 'stays by itself' : undefined;
+  // A ratchet holds one way: what a counterforce lifts runs on through it.
+  if (holder === 'ratchet' && load.holdForce(worstHoldingPlace(path)) > 0) return 'held by ratchet';
+  if (holder === 'brake') return 'held by brake';
+  return train.backEfficiency === 0 ? 'stays by itself' : undefined;
 }
 
 /** An electric rung above what the machine itself gives is never first. */

@@ -43,8 +43,10 @@ export interface Headline {
   readonly check?: CheckId;
   /** The multiple behind the verdict, where it has one. */
   readonly multiple?: number;
-  /** What it is, in a word: the rung's or the check's name. */
+  /** What it is, in a word: the rung's or the check's name, or the figure that is missing. */
   readonly name: string;
+  /** Of several jobs which one, and in which situation. */
+  readonly where?: string;
   /** Figures that side rungs and checks lack. */
   readonly notKnown: number;
 }
@@ -135,7 +137,7 @@ export function evaluateMechanism(plan: Plan, mechanism: Mechanism): MechanismRe
   return { id: mechanism.id, name: mechanism.name, kind: mechanism.kind, jobs, headline: headlineOf(jobs) };
 }
 
-type Candidate = Omit<Headline, 'notKnown'>;
+type Candidate = Omit<Headline, 'notKnown' | 'where'>;
 
 /**
  * The worst over some jobs of one mechanism, and what makes it so: of what is equally bad the least multiple.
@@ -160,7 +162,12 @@ export function headlineOf(jobs: readonly Judgement[]): Headline {
     for (const check of job.checks)
       if (check.verdict === verdict && verdict !== 'not known') consider(fromCheck(job, check));
   }
-  return { ...first!, notKnown: lacking.size };
+  return { ...first!, where: whereOf(first!, jobs), notKnown: lacking.size };
+}
+
+function whereOf({ jobId, situation }: Candidate, jobs: readonly Judgement[]): string | undefined {
+  const job = jobs.length > 1 ? jobs.find((one) => one.jobId === jobId)!.name : undefined;
+  return [job, situation].filter((word) => word !== undefined).join(', ') || undefined;
 }
 
 function fromLadder(job: Judgement, situation: SituationId): Candidate {

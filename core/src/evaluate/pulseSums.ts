@@ -1,6 +1,6 @@
-import { mostRate } from '../limits/checks/step/pulseRate.js';
 import { screwAt } from '../powerpath/screw.js';
-import type { StepPath } from '../powerpath/stepPath.js';
+import { pulsesPerTurn, type StepPath } from '../powerpath/stepPath.js';
+import { stepCeilingOf } from './stepCeiling.js';
 import {
   electronicGearing,
   followingErrorAngle,
@@ -23,8 +23,8 @@ export interface PulseSums {
   readonly reduction: number;
   /** Moved by one pulse. */
   readonly perPulse: number;
-  /** Pulses a second at most, and what allows no more. */
-  readonly most: ReturnType<typeof mostRate>;
+  /** Pulses a second at the fastest it can turn, and what sets that: pulses, torque, volts or the motor. */
+  readonly most: { readonly rate: number; readonly by: string };
   /** Speed at that rate. */
   readonly fastest: number;
   /** Locked to another turning shaft. */
@@ -51,7 +51,8 @@ export function pulseSumsOf(path: StepPath): PulseSums | undefined {
   const { step, driver, lead, radius } = path;
   const train = pulseTrainOf(path);
   if (!Number.isFinite(train.reduction * perRadian(path))) return undefined;
-  const most = mostRate(path);
+  const ceiling = stepCeilingOf(path);
+  const most = { rate: (ceiling.speed * pulsesPerTurn(path)) / (2 * Math.PI), by: ceiling.by };
   const screw = screwAt(path);
   const reduction = train.reduction / (path.train.stages[screw]?.ratio ?? 1);
   const sums = {

@@ -88,7 +88,11 @@ function dcEnvelope(path: DcPath): Envelope {
       const point = drivePoint(drive, motorSpeed(path, speed));
       return {
         speed,
-        force: (drive.motors * point.shaftTorque * train.efficiency * train.total) / radius,
+        // What the tyres do not carry pulls nothing.
+        force: Math.min(
+          (drive.motors * point.shaftTorque * train.efficiency * train.total) / radius,
+          path.load.traction ?? Infinity,
+        ),
         heldBy: point.heldBy,
       };
     },

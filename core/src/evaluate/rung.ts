@@ -23,16 +23,26 @@ export interface Rung {
   readonly lacks: readonly Lack[];
 }
 
+/** Why the motor has nothing to push against in a situation. */
+export type Idle =
+  | 'no load'
+  | 'load drives'
+  | 'stays by itself'
+  | 'held by friction'
+  | 'held by rolling resistance'
+  | 'held by brake'
+  | 'held by ratchet';
+
 /** All limits of one situation, the first to give in front. */
 export interface Ladder {
   readonly situation: SituationId;
   readonly demand?: number;
   readonly speed?: number;
   readonly rungs: readonly Rung[];
-  /** The first that gives; absent where nothing is asked or nothing is known. */
+  /** The first that gives; absent where nothing is asked, or the machine itself is not known. */
   readonly first?: Rung;
   /** Nothing has to be done by the motor here, and why. */
-  readonly idle?: 'no load' | 'stays by itself' | 'held by brake' | 'held by ratchet';
+  readonly idle?: Idle;
   readonly verdict: Verdict;
   readonly lacks: readonly Lack[];
   /** What ends before the rungs that are out of reach. */

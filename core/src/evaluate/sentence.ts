@@ -1,6 +1,8 @@
+import type { Lack } from '../figures/figure.js';
 import { amount, say, type Words } from '../words/phrase.js';
 import { showMultiple } from '../words/show.js';
-import type { Ladder, Rung } from './rung.js';
+import type { Headline, Judgement } from './mechanism.js';
+import type { Idle, Ladder, Rung } from './rung.js';
 import type { LimitId } from '../limits/limit.js';
 import type { Verdict } from './verdict.js';
 
@@ -44,8 +46,11 @@ const LOSES: Readonly<Partial<Record<LimitId, string>>> = {
   'hold-current': 'it slips from step to step, and nothing will tell you',
 };
 
-const IDLE: Readonly<Record<NonNullable<Ladder['idle']>, string>> = {
+const IDLE: Readonly<Record<Idle, string>> = {
   'no load': 'Nothing pulls here: the motor may rest.',
+  'load drives': 'The load drives here: nothing has to pull, and the brakes hold it back.',
+  'held by friction': 'Friction holds it, just: the motor may rest until something shakes it.',
+  'held by rolling resistance': 'Rolling resistance holds it: the motor may rest until something nudges it.',
   'stays by itself': 'A stage of the train stays by itself: the motor may rest.',
   'held by brake': 'The brake holds it: the motor may rest.',
   'held by ratchet': 'The ratchet holds it: the motor may rest.',
@@ -64,7 +69,8 @@ export function ladderSentence(ladder: Ladder): { readonly lead: string; readonl
   const { first } = ladder;
   if (ladder.lacks.length > 0 || !first) {
     const names = [...new Set(ladder.lacks.map((lack) => lack.label))];
-    const known = first ? ` What is known gives at ${showMultiple(first.multiple!)}: ${first.name}.` : '';
+    const least = ladder.rungs.find(({ outOfReach, multiple }) => !outOfReach && multiple !== undefined);
+    const known = least ? ` What is known gives at ${showMultiple(least.multiple!)}: ${least.name}.` : '';
     const missing = names.length === 1 ? `${capital(names[0]!)} is missing.` : `Missing: ${names.join(', ')}.`;
     return { lead: WORD[ladder.verdict], rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
   }
@@ -74,12 +80,35 @@ export function ladderSentence(ladder: Ladder): { readonly lead: string; readonl
   };
 }
 
+/**
+ * The one answer for a mechanism, the verdict first: the sentence of the rung, the check or the missing figure that makes
+ * it so, wherever among its jobs and situations that stands.
+ */
+export function headlineSentence(
+  { verdict, jobId, check: id, situation }: Headline,
+  jobs: readonly Judgement[],
+): { readonly lead: string; readonly rest: Words } {
+  const job = jobs.find((candidate) => candidate.jobId === jobId)!;
+  if (situation !== undefined) return ladderSentence(job.ladders[situation]);
+  return { lead: WORD[verdict], rest: job.checks.find((check) => check.id === id)!.sentence };
+}
+
+/**
+ * The same in a few words: what it is, its multiple, and of several jobs which one.
+ *
+ * @example headlineText(evaluateMechanism(plan, mast).headline) //=> 'pack-side limit 1.21×, Raise a crate, working'
+ */
+export function headlineText({ verdict, name, multiple, where }: Headline): string {
+  const what = verdict === 'not known' ? `${name} is missing` : name;
+  const times = multiple === undefined ? what : `${what} ${showMultiple(multiple)}`;
+  return where === undefined ? times : `${times}, ${where}`;
+}
+
 /** What there is of one limit, what is asked, and the margin. `unit` is that of the load's coordinate. */
 export function rungSentence(rung: Rung, { demand = NaN, ceiling }: Ladder, unit: 'm' | 'rad'): Words {
   const { subject, capacity, wants } = rung;
   if (rung.outOfReach) return `${subject} is out of reach: ${ceiling}.`;
-  if (capacity === undefined)
-    return `${subject}: not known, ${rung.lacks.map(({ label }) => label).join(', ')} missing.`;
+  if (capacity === undefined) return `${subject}: not known, ${lackWords(rung.lacks)}.`;
   const dimension = unit === 'm' ? 'force' : 'torque';
   return say`${subject} gives at ${amount(capacity, dimension)}, ${showMultiple(capacity / demand)} the ${amount(demand, dimension)} the job takes; wanted is ${showMultiple(wants)}.`;
 }
@@ -106,3 +135,10 @@ function besides(ladder: Ladder, first: Rung): string {
 }
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** What is missing, and why nothing stands in for it where there is more to say. */
+const lackWords = (lacks: readonly Lack[]): string =>
+  `${lacks.map(({ label }) => label).join(', ')} missing${lacks
+    .flatMap(({ why }) => (why ? [`: ${why}`] : []))
+    .slice(0, 1)
+    .join('')}`;

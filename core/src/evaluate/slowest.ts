@@ -1,8 +1,6 @@
-import { LEAST_ERPM, leastBrushlessSpeed } from '../controller/leastSpeed.js';
+import { leastMotorSpeed } from '../limits/checks/slowControl.js';
 import type { StartStyle } from '../plan/part.js';
 import type { DcPath } from '../powerpath/path.js';
-
-const RPM = Math.PI / 30;
 
 /**
  * The slowest steady speed of the load by each way to start, typical, so that sensors can be weighed against none. Its
@@ -10,15 +8,10 @@ const RPM = Math.PI / 30;
  *
  * @returns m/s, or rad/s of a load that turns; `undefined` for a brushed motor, or where its pole pairs are missing
  */
-export function slowestByStart({
-  motor,
-  train,
-  radius,
-  asked,
-}: DcPath): Readonly<Record<StartStyle, number>> | undefined {
+export function slowestByStart(path: DcPath): Readonly<Record<StartStyle, number>> | undefined {
+  const { motor, train, radius, asked } = path;
   if (motor.type !== 'brushless' || motor.polePairs === undefined) return undefined;
-  const pairs = motor.polePairs;
   const slowest = (style: StartStyle): number =>
-    ((leastBrushlessSpeed(LEAST_ERPM[style] * RPM, pairs) * radius) / train.total) * asked.perCoordinate;
+    ((leastMotorSpeed(path, style) * radius) / train.total) * asked.perCoordinate;
   return { sensors: slowest('sensors'), forced: slowest('forced'), bump: slowest('bump') };
 }

@@ -9,6 +9,8 @@ export interface Estimate {
   readonly value: number | undefined;
   readonly why: string;
   readonly source?: 'typical' | 'estimated';
+  /** Why the rule gives none here, where that is not for want of another figure. */
+  readonly lacking?: string;
 }
 
 /**
@@ -104,6 +106,7 @@ export class FigureCollector {
     };
     if (as !== undefined) figure.as = as;
     if (from !== undefined) figure.from = from;
+    else if (value === undefined && estimate?.lacking !== undefined) figure.from = estimate.lacking;
     this.put(figure, name);
     return value;
   }
@@ -116,10 +119,10 @@ export class FigureCollector {
   lacks(): Readonly<Partial<Record<Need, readonly Lack[]>>> {
     const result: Partial<Record<Need, Lack[]>> = {};
     for (const figure of this.inOrder) {
-      const { key, label, at, need, value, optional } = figure;
+      const { key, label, at, need, value, optional, from } = figure;
       if (value !== undefined || optional) continue;
       // A figure that was read again and found counts as found.
-      if (this.byKey[key] === figure) (result[need] ??= []).push({ key, label, at });
+      if (this.byKey[key] === figure) (result[need] ??= []).push({ key, label, at, why: from });
     }
     return result;
   }

@@ -42,6 +42,7 @@ export type Need =
   | 'precision'
   | 'gear'
   | 'chain'
+  | 'slack'
   | 'belt'
   | 'gearbox'
   | 'shaft strength'
@@ -75,4 +76,6 @@ export interface Lack {
   readonly key: string;
   readonly label: string;
   readonly at: Place;
+  /** Why nothing stands in for it here, where there is more to say than that nobody gave it. */
+  readonly why?: string;
 }

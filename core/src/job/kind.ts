@@ -11,6 +11,8 @@ import type { Expression } from '../worked/expression.js';
 export interface Places {
   readonly job: Place;
   readonly output: Place;
+  /** How many motors have a train and a wheel of their own. */
+  readonly apart?: number;
 }
 
 /** The formulas behind a job's numbers, built from a path's figures. All on q. */

@@ -9,6 +9,7 @@ import { spoolRadius } from '../reduction/spool.js';
 import { add, div, found, mul, neg, pow, sin, sub, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
+import { readFalls } from './falls.js';
 import type { JobKindSpec, JobTerms, Places } from './kind.js';
 import { diameterText, figureText } from './words.js';
 
@@ -43,7 +44,7 @@ function readRope(job: RaiseJob | HaulJob, output: DrumOutput, at: Places, colle
   return {
     figures,
     resolved: {
-      lifted: true,
+      falls: readFalls(output, at.output, collect),
       radius: spoolRadius(drum, rope, width, travel),
       outputEfficiency: collect.take('output.efficiency', output.efficiency, [...at.output, 'efficiency']),
       asked: readAsked(job, travel, at.job, collect, { perCoordinate: loadPerRope }),

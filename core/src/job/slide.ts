@@ -8,6 +8,7 @@ import { END_FACTOR } from '../reduction/screwLoad.js';
 import { add, mul, num, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
+import { readFalls } from './falls.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
 
@@ -28,9 +29,10 @@ export const slide: JobKindSpec<SlideJob, CarriageOutput> = {
       why: 'level',
       source: 'typical',
     });
+    const falls = readFalls(output, at.output, collect);
     return {
       radius: 1,
-      lifted: slope > 0,
+      falls: slope > 0 ? falls : undefined,
       load: carriage({
         mass,
         push: collect.take('job.slidePush', job.push, [...at.job, 'push']),

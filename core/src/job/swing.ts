@@ -7,6 +7,7 @@ import type { PowerPath } from '../powerpath/path.js';
 import { add, cos, max, mul, named, neg, num, pow, sub, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
+import { readFalls } from './falls.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
 
@@ -77,7 +78,12 @@ export const swing: JobKindSpec<SwingJob, ArmOutput> = {
     });
     const asked = readAsked(job, Math.abs(to - from), at.job, collect, { turning: true });
     const holdPlace = holdAngle === undefined ? undefined : (to >= from ? 1 : -1) * (holdAngle - from);
-    return { radius: 1, load, lifted: true, asked: Object.assign(asked, { holdPlace }) };
+    return {
+      radius: 1,
+      load,
+      falls: readFalls(output, at.output, collect),
+      asked: Object.assign(asked, { holdPlace }),
+    };
   },
   heavy: 'output.armMass',
   outputTitle: 'Arm',

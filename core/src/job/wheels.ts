@@ -1,5 +1,5 @@
 import { say } from '../words/phrase.js';
-import type { FigureCollector } from '../figures/collector.js';
+import type { Estimate, FigureCollector } from '../figures/collector.js';
 import { driveBase } from '../load/driveBase.js';
 import type { PushJob, SprintJob } from '../plan/job.js';
 import type { WheelsOutput } from '../plan/plan.js';
@@ -20,7 +20,12 @@ function readWheels(job: SprintJob | PushJob, output: WheelsOutput, at: Places, 
     base: {
       mass: collect.take('output.mass', output.mass, [...at.output, 'mass']),
       grip: collect.take('output.grip', output.grip, [...at.output, 'grip']),
-      drivenShare: collect.take('output.drivenShare', output.drivenShare, [...at.output, 'drivenShare']),
+      drivenShare: collect.take(
+        'output.drivenShare',
+        output.drivenShare,
+        [...at.output, 'drivenShare'],
+        drivenOf(output, at.apart),
+      ),
       rollingResistance: collect.take('output.rollingResistance', output.rollingResistance, [
         ...at.output,
         'rollingResistance',
@@ -32,6 +37,13 @@ function readWheels(job: SprintJob | PushJob, output: WheelsOutput, at: Places, 
       }),
     },
   };
+}
+
+/** Driven wheels over all of them, each carrying alike; nothing where their number is not said. */
+function drivenOf({ wheels, driven }: WheelsOutput, apart: number | undefined): Estimate | undefined {
+  if (wheels === undefined) return undefined;
+  const turned = Math.min(wheels, apart ?? driven ?? wheels);
+  return { value: turned / wheels, why: `${turned} of ${wheels} wheels driven, all carrying alike` };
 }
 
 const uphill = (path: PowerPath): Expression => mul(weightOf(path, 'output.mass'), sin(figureOf(path, 'job.slope')));

@@ -21,6 +21,8 @@ export type CheckId =
   | 'match-breakers'
   | 'charge'
   | 'motor-kind'
+  | 'motor-volts'
+  | 'motor-speed'
   | 'volts-full'
   | 'volts-least'
   | 'return-volts'
@@ -60,8 +62,9 @@ export interface Measured {
 
 /** What a check answers when every figure it needs is there. */
 export interface CheckAnswer {
-  /** there against asked, over 1 is well unless more is wanted; or a plain yes or no. */
-  readonly outcome: { readonly multiple: number; readonly wants?: number } | { readonly holds: boolean };
+  /** there against asked, over 1 is well unless more is wanted; a plain yes or no; or a note: worth knowing, no verdict. */
+  readonly outcome:
+    { readonly multiple: number; readonly wants?: number } | { readonly holds: boolean } | { readonly note: true };
   readonly asked: Measured | Words;
   readonly there: Measured | Words;
   readonly sentence: Words;

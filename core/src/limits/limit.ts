@@ -41,6 +41,8 @@ export interface Limit<P extends PowerPath = PowerPath> {
   readonly name: string;
   /** The limit as the subject of a sentence. */
   readonly subject: string;
+  /** The same where it depends on the path which part of it gives. */
+  subjectHere?(path: P): string;
   readonly link: LinkKind;
   /** The multiple it should at least have. */
   readonly wants: number;

@@ -1,6 +1,8 @@
 import type { Need } from '../figures/figure.js';
 import {
+  heldForce,
   motorSpeed,
+  worstDrivenPlace,
   worstHoldingPlace,
   worstStartingPlace,
   worstWorkingPlace,
@@ -15,7 +17,7 @@ import {
   resistingOf,
   workingOfLoad,
 } from '../terms/pathTerms.js';
-import { add, mul, named, num, type Expression } from '../worked/expression.js';
+import { add, mul, named, neg, num, type Expression } from '../worked/expression.js';
 
 export const SITUATIONS = ['starting', 'working', 'holding'] as const;
 export type SituationId = (typeof SITUATIONS)[number];
@@ -30,6 +32,8 @@ export interface Situation {
   readonly acceleration: number;
   /** How long it pushes, s: what breakers feel. */
   readonly seconds: number;
+  /** The load pushes back through the train, or pushes on: losses help. */
+  readonly back: boolean;
 }
 
 /** The figures a situation's demand rests on. */
@@ -44,7 +48,7 @@ const known = new WeakMap<PowerPath, Partial<Record<SituationId, Situation>>>();
 /**
  * D, v and a of one situation. Worked out once for a path: every limit, link and check asks.
  *
- * @example situationOf(path, 'working') //=> { id: 'working', demand: 208.1, speed: 0.8438, motorSpeed: 345.2, acceleration: 0, seconds: 1.6 }
+ * @example situationOf(path, 'working') //=> { id: 'working', demand: 208.1, speed: 0.8438, motorSpeed: 345.2, acceleration: 0, seconds: 1.6, back: false }
  */
 export function situationOf(path: PowerPath, id: SituationId): Situation {
   let of = known.get(path);
@@ -57,15 +61,14 @@ function workedOut(path: PowerPath, id: SituationId): Situation {
   switch (id) {
     case 'starting': {
       const place = worstStartingPlace(path);
-      const acceleration = asked.acceleration;
-      return {
-        id,
-        demand: asked.shock * (load.force(place, 0) + load.inertia(place) * acceleration),
-        speed: 0,
-        motorSpeed: 0,
-        acceleration,
-        seconds: acceleration > 0 ? asked.speed / acceleration : asked.time,
-      };
+      const { acceleration } = asked;
+      const seconds = acceleration > 0 ? asked.speed / acceleration : asked.time;
+      const pushes = load.force(place, 0) + load.inertia(place) * acceleration;
+      const at = { id, speed: 0, motorSpeed: 0, seconds };
+      if (pushes > 0) return { ...at, demand: asked.shock * pushes, acceleration, back: false };
+      // Let go, the load runs off by itself: starting it takes holding it.
+      const drives = Math.max(0, -load.force(worstDrivenPlace(path), 0));
+      return { ...at, demand: asked.shock * drives, acceleration: 0, back: drives > 0 };
     }
     case 'working':
       return {
@@ -75,15 +78,17 @@ function workedOut(path: PowerPath, id: SituationId): Situation {
         motorSpeed: motorSpeed(path, asked.speed),
         acceleration: 0,
         seconds: asked.workingSeconds,
+        back: false,
       };
     case 'holding':
       return {
         id,
-        demand: load.holdForce(worstHoldingPlace(path)),
+        demand: heldForce(path),
         speed: 0,
         motorSpeed: 0,
         acceleration: 0,
         seconds: asked.held,
+        back: true,
       };
   }
 }
@@ -91,11 +96,17 @@ function workedOut(path: PowerPath, id: SituationId): Situation {
 /** The demand's formula. */
 export function demandWorking(path: PowerPath, id: SituationId): Expression {
   const unit = path.load.unit === 'm' ? 'force' : 'torque';
-  if (id === 'holding') return named('D', 'demand, holding', unit, holdForceOf(path, worstHoldingPlace(path)));
-  if (id === 'working') return named('D', 'demand, working', unit, workingOfLoad(path, worstWorkingPlace(path)));
+  const demand = (of: Expression): Expression => named('D', `demand, ${id}`, unit, of);
+  if (id === 'holding') {
+    const place = worstHoldingPlace(path);
+    const held = holdForceOf(path, place);
+    return demand(path.load.holdForce(place) < 0 ? neg(held) : held);
+  }
+  if (id === 'working') return demand(workingOfLoad(path, worstWorkingPlace(path)));
+  const shock = figureOf(path, 'job.shock');
+  if (situationOf(path, id).back) return demand(mul(shock, neg(atRest(path, worstDrivenPlace(path)))));
   const inertia = mul(inertiaOf(path), askedAccelerationOf(path));
-  const resisting = atRest(path, worstStartingPlace(path));
-  return named('D', 'demand, starting', unit, mul(figureOf(path, 'job.shock'), add(resisting, inertia)));
+  return demand(mul(shock, add(atRest(path, worstStartingPlace(path)), inertia)));
 }
 
 /** What resists at rest: a wheel's air drag is not there yet. */

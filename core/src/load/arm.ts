@@ -38,6 +38,11 @@ export function arm(figures: ArmFigures): Load {
     unit: 'rad',
     force: (q) => sense * alone(q) + figures.frictionTorque,
     holdForce: (q) => Math.abs(alone(q)),
+    potential: (q) => {
+      const angle = angleAt(q);
+      return weightTorque * Math.sin(angle) + (springRate / 2) * (springZero - angle) ** 2;
+    },
+    rest: { force: figures.frictionTorque, by: 'friction' },
     inertia: () => inertia,
     places: turningAngles(weightTorque, springRate).map((angle) => sense * (angle - fromAngle)),
   };

@@ -15,6 +15,15 @@ export interface CarriageFigures {
  * @example carriage({ mass: 4, push: 20, friction: 5, slope: 0 }).force(0, 0.2) //=> 25
  */
 export function carriage({ mass, push, friction, slope }: CarriageFigures): Load {
-  const alone = mass * GRAVITY * Math.sin(slope) + push;
-  return { unit: 'm', force: () => alone + friction, holdForce: () => alone, inertia: () => mass };
+  const weight = mass * GRAVITY * Math.sin(slope);
+  const alone = weight + push;
+  return {
+    unit: 'm',
+    force: () => alone + friction,
+    holdForce: () => alone,
+    // What is pushed against is gone when the nut goes back: only weight falls.
+    potential: (q) => weight * q,
+    rest: { force: friction, by: 'friction' },
+    inertia: () => mass,
+  };
 }

@@ -19,11 +19,13 @@ export interface DriveBaseFigures {
 export function driveBase({ mass, rollingResistance, grip, drivenShare, slope, push = 0 }: DriveBaseFigures): Load {
   const weight = mass * GRAVITY;
   const uphill = weight * Math.sin(slope);
-  const resisting = uphill + weight * rollingResistance * Math.cos(slope) + push;
+  const rolling = weight * rollingResistance * Math.cos(slope);
+  const resisting = uphill + rolling + push;
   return {
     unit: 'm',
     force: () => resisting,
     holdForce: () => uphill,
+    rest: { force: rolling, by: 'rolling resistance' },
     inertia: () => mass,
     traction: grip * weight * Math.cos(slope) * drivenShare,
   };

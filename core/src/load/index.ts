@@ -1,6 +1,7 @@
 export * from './arm.js';
 export * from './carriage.js';
 export * from './driveBase.js';
+export * from './fall.js';
 export * from './flywheel.js';
 export * from './gravity.js';
 export * from './grip.js';

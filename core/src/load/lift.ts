@@ -23,6 +23,8 @@ export function lift({ mass, slope, friction, counterforce, loadPerRope: k }: Li
     unit: 'm',
     force: () => resisting,
     holdForce: () => alone,
+    potential: (q) => alone * q,
+    rest: { force: k * friction, by: 'friction' },
     inertia: () => k * k * mass,
     rope: 'up',
   };
@@ -39,6 +41,8 @@ export function lowering({ mass, slope, friction, counterforce, loadPerRope: k }
     unit: 'm',
     force: () => k * friction - alone,
     holdForce: () => alone,
+    potential: (q) => -alone * q,
+    rest: { force: k * friction, by: 'friction' },
     inertia: () => k * k * mass,
     rope: 'down',
   };

@@ -5,12 +5,16 @@ export interface Load {
   readonly unit: 'm' | 'rad';
   /** Resisting force while moving forwards at v ≥ 0, or about to; friction in full. N or N·m. Under 0 the load drives. */
   force(q: number, speed: number): number;
-  /** What pulls back at rest with friction left out. */
+  /** What pulls back at rest with friction left out; under 0 it pulls on. */
   holdForce(q: number): number;
+  /** What holds it at rest up to its own size, N or N·m; nothing where absent. */
+  readonly rest?: { readonly force: number; readonly by: 'friction' | 'rolling resistance' };
   /** Moved inertia seen on q, kg or kg·m². */
   inertia(q: number): number;
   /** The greatest force the tyres carry before they slip; absent where nothing can slip. */
   readonly traction?: number;
+  /** Of what falls when the power goes: the energy stored at q by weight, spring and counterforce, J, from any zero. */
+  potential?(q: number): number;
   /** A rope can pull but not push: on the way up its force is never under 0, on the way down never over. */
   readonly rope?: 'up' | 'down';
   /** Places between start and end where the force may be greatest or least, besides the two ends. */

@@ -100,7 +100,7 @@ const spring: Lever = {
   span: ({ path }) => {
     const rate = path.figures['output.springRate'];
     if (!rate) return undefined;
-    const heaviest = path.load.holdForce(worstHoldingPlace(path));
+    const heaviest = Math.abs(path.load.holdForce(worstHoldingPlace(path)));
     return { from: Math.max(rate.value ?? 0, 0.02 * heaviest), to: heaviest };
   },
   set: ({ path }, value) => {
@@ -114,7 +114,7 @@ const spring: Lever = {
 
 const holder: Lever = {
   id: 'holder',
-  span: ({ path }) => (path.lifted && path.holder !== 'ratchet' ? { from: 1, to: 2 } : undefined),
+  span: ({ path }) => (path.falls && path.holder !== 'ratchet' ? { from: 1, to: 2 } : undefined),
   set: (context) => ({
     changes: [{ at: [...choiceAt(context.plan, context.mechanism), 'output', 'holder'], to: 'ratchet' }],
     label: `A ratchet on the ${jobKindOf(context.path.job.kind).outputTitle.toLowerCase()}`,

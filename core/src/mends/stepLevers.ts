@@ -6,6 +6,7 @@ import { quantityOf } from '../plan/quantityOf.js';
 import { currentChoice, type StepDrive } from '../plan/plan.js';
 import type { DriverPart } from '../plan/part.js';
 import type { Lever, LeverContext } from './lever.js';
+import { rmsOf } from '../stepper/switches.js';
 import type { LeverId } from '../limits/leverId.js';
 import { driveAt, roundOutwards } from './leverTools.js';
 
@@ -23,6 +24,15 @@ function driverOf(context: LeverContext): DriverPart | undefined {
   return drive && partOf(context.plan, drive.driver, 'driver');
 }
 
+/** The currents a driver's switches make, r.m.s., the least first; none where it is set otherwise. */
+function currentsOn(context: LeverContext): readonly number[] {
+  const part = driverOf(context);
+  if (!part) return [];
+  return (part.currentSwitches ?? [])
+    .map(({ value }) => Number(rmsOf(value, part).toPrecision(3)))
+    .sort((a, b) => a - b);
+}
+
 /** The set current, up to what motor and driver stand, or down. */
 function currentLever(id: LeverId, up: boolean): Lever {
   return {
@@ -37,6 +47,18 @@ function currentLever(id: LeverId, up: boolean): Lever {
       const { path } = context;
       if (path.machine !== 'step') return undefined;
       const most = Math.min(path.step.ratedCurrent, path.driver.mostCurrent);
+      const switches = currentsOn(context);
+      if (switches.length > 0) {
+        const chosen = up
+          ? switches.find((current) => current >= value && current <= most * 1.001)
+          : switches.findLast((current) => current <= value);
+        return chosen === undefined
+          ? undefined
+          : {
+              changes: [{ at: [...driveAt(context), 'setCurrent'], to: quantityOf(chosen, amperes(chosen)) }],
+              label: `Set its switches to ${amperes(chosen)} r.m.s. of a phase`,
+            };
+      }
       const rounded = up ? Math.min(most, roundOutwards(value, true)) : roundOutwards(value, false);
       return {
         changes: [{ at: [...driveAt(context), 'setCurrent'], to: quantityOf(rounded, amperes(rounded)) }],

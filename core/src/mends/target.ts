@@ -29,7 +29,7 @@ export function metBy(plan: Plan, mechanism: Mechanism, target: Target): number 
   }
   if (lacksOf(path, SITUATION_NEEDS[target.situation]).length > 0) return Infinity;
   const situation = situationOf(path, target.situation);
-  if (idleBecause(path, target.situation, situation.demand)) return Infinity;
+  if (idleBecause(path, situation)) return Infinity;
   const limit = limitOf(path, target.rung);
   // A change may do away with what gave: no chain, no skipping.
   if (!limit.applies(path)) return Infinity;

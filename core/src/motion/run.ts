@@ -18,6 +18,7 @@ export type Outcome = 'arrived' | 'stalled' | 'time-up' | 'cannot-stop';
 /** A run from rest, by whichever profile. */
 export interface Run {
   readonly outcome: Outcome;
+  /** When it arrived; of one that stalls how long it is pushed at, s. */
   readonly time: number;
   readonly place: number;
   readonly endSpeed: number;
@@ -34,6 +35,8 @@ export interface Run {
   readonly windingTemperature?: number;
   /** Breaker heat at the end, 1 trips; absent without a breaker. */
   readonly breakerHeat?: number;
+  /** Of servos: the same at their rail, which is not the pack. */
+  readonly rail?: { readonly energy: number; readonly leastVoltage: number; readonly peakCurrent: number };
   readonly slipped: boolean;
   readonly samples: readonly RunSample[];
   /** A trapezoid: how much of what it takes is there at its worst, and where the first lack is. */

@@ -3,7 +3,8 @@ import { motorFromSheet } from '../motor/fromSheet.js';
 import type { Load } from '../load/load.js';
 import type { ServoPath } from '../powerpath/servoPath.js';
 import { fullEffort } from './fullEffort.js';
-import type { Run } from './run.js';
+import { packCurrentOf } from '../powerpath/operating.js';
+import type { Run, RunSample } from './run.js';
 import { stopThere } from './stopThere.js';
 import type { MotionSystem } from './system.js';
 
@@ -12,7 +13,7 @@ import type { MotionSystem } from './system.js';
  * is seen from the horn: force and inertia through the linkage's lever where it stands.
  */
 export function servoSystem(path: ServoPath): MotionSystem {
-  const { servo, rail, linked, load, asked, train, motors } = path;
+  const { servo, linked, load, asked, train, motors } = path;
   if (!linked) throw new Error('the linkage is not known');
   const { rating, voltage, runningCurrent } = servo;
   const way = asked.travel ?? 0;
@@ -72,13 +73,15 @@ export function servoSystem(path: ServoPath): MotionSystem {
       greatestDuty: 1,
       brakeLimit: rating.stallCurrent,
     },
-    packResistance: rail.resistance,
+    // The run is reckoned at the rail, whose drop is in its volts; what that takes from the pack is told afterwards.
+    packResistance: 0,
     total: 1,
     efficiency: train.efficiency,
     backEfficiency: train.backEfficiency,
     radius: 1,
     load: onHorn,
     until: asked.travel === undefined ? { time: asked.time } : { travel: horn },
+    lasts: Math.min(asked.time, asked.every),
   };
 }
 
@@ -103,16 +106,30 @@ function onOutput(path: ServoPath, run: Run): Run {
   // What turns on and on has no way along which the linkage was followed.
   const placeOf = (angle: number): number =>
     travel === undefined ? angle * linked!.ratioAt(0) : Math.min(linked!.placeAt(angle), travel);
-  let topSpeed = 0;
-  const samples = run.samples.map((sample) => {
+  const packVoltageAt = (current: number): number => path.restVoltage - path.pack.resistance * current;
+  let [topSpeed, packEnergy] = [0, 0];
+  const samples: RunSample[] = [];
+  for (const sample of run.samples) {
     const place = placeOf(sample.place);
     const speed = sample.speed * linked!.ratioAt(place);
     topSpeed = Math.max(topSpeed, speed);
-    return { ...sample, place, speed };
-  });
+    const supplyCurrent = packCurrentOf(path, sample.supplyCurrent);
+    const packVoltage = packVoltageAt(supplyCurrent);
+    const before = samples.at(-1);
+    if (before)
+      packEnergy +=
+        ((sample.time - before.time) * (before.packVoltage * before.supplyCurrent + packVoltage * supplyCurrent)) / 2;
+    samples.push({ ...sample, place, speed, supplyCurrent, packVoltage });
+  }
+  const peakSupplyCurrent = packCurrentOf(path, run.peakSupplyCurrent);
   const place = placeOf(run.place);
   return {
     ...run,
+    rail: { energy: run.packEnergy, leastVoltage: path.servo.voltage, peakCurrent: run.peakSupplyCurrent },
+    peakSupplyCurrent,
+    peakReturned: packCurrentOf(path, run.peakReturned),
+    leastPackVoltage: packVoltageAt(peakSupplyCurrent),
+    packEnergy,
     place,
     endSpeed: run.endSpeed * linked!.ratioAt(place),
     topSpeed,

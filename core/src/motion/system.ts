@@ -16,6 +16,8 @@ export interface MotionSystem {
   readonly load: Load;
   /** Ends at a place, at a speed, or after a time. */
   readonly until: { readonly travel: number } | { readonly speed: number } | { readonly time: number };
+  /** How long it goes on pushing where it does not move, s; not at all where absent. */
+  readonly lasts?: number;
   /** Seconds in which the controller goes from nothing to full; 0 where absent. */
   readonly rampTime?: number;
   readonly thermal?: MotorThermal;
@@ -39,6 +41,7 @@ export function systemOf(path: DcPath): MotionSystem {
     radius,
     load,
     until: untilOf(asked),
+    lasts: Math.min(asked.time, asked.every),
     rampTime: path.control.rampTime > 0 ? path.control.rampTime : undefined,
     thermal: Number.isNaN(motor.thermal.windingCapacity) ? undefined : motor.thermal,
     breaker:

@@ -1,8 +1,11 @@
 import { newPull, type Pull, type PullRule } from './acceleration.js';
-import { ENERGY, I2, Q, V, type State } from './integrate.js';
+import { ENERGY, I2, Q, stateOf, V, type State } from './integrate.js';
 import type { Outcome, Run, RunSample } from './run.js';
 import type { MotionSystem } from './system.js';
 import { Warmth } from './warmth.js';
+
+/** Steps in which a winding is watched while it stands under current. */
+const STALLED_SAMPLES = 24;
 
 /** Keeps samples and peaks of a run, also where the limit that holds changes between two samples. */
 export class Watch {
@@ -63,7 +66,32 @@ export class Watch {
     return this.system.drive.restVoltage - this.system.packResistance * supplyCurrent;
   }
 
-  result(outcome: Outcome, time: number, state: State): Run {
+  /** What cannot move is pushed at for as long as the job lasts: currents flow, and heat what they flow through. */
+  private pushOn(from: number, state: State): { readonly time: number; readonly state: State } {
+    const { lasts = 0, drive } = this.system;
+    const last = this.samples.at(-1);
+    if (!last || lasts <= from) return { time: from, state };
+    const step = (lasts - from) / STALLED_SAMPLES;
+    const pull = { motorCurrent: last.motorCurrent, supplyCurrent: last.supplyCurrent / drive.motors };
+    for (let i = 1; i <= STALLED_SAMPLES; i++) {
+      this.warmth.pass(step, last, pull, 0);
+      this.samples.push({ ...last, time: from + i * step, speed: 0 });
+    }
+    const seconds = lasts - from;
+    return {
+      time: lasts,
+      state: stateOf(
+        state[Q]!,
+        0,
+        state[ENERGY]! + last.packVoltage * last.supplyCurrent * seconds,
+        state[I2]! + last.motorCurrent ** 2 * seconds,
+      ),
+    };
+  }
+
+  result(outcome: Outcome, at: number, reached: State): Run {
+    const stands = outcome === 'stalled' || (outcome === 'cannot-stop' && at === 0);
+    const { time, state } = stands ? this.pushOn(at, reached) : { time: at, state: reached };
     const { windingTemperature, breakerHeat } = this.warmth.result();
     return {
       outcome,

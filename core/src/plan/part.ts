@@ -69,6 +69,12 @@ export interface MotorPart extends PartBase {
   readonly canDiameter?: Quantity;
   readonly continuousCurrent?: Quantity;
   readonly windingLimit?: Quantity;
+  /** Most volts it stands, where its sheet or the person says. */
+  readonly highestVoltage?: Quantity;
+  /** Fastest its rotor may turn. */
+  readonly highestSpeed?: Quantity;
+  /** Torque with which its magnets hold it in place, unpowered. */
+  readonly detentTorque?: Quantity;
   readonly polePairs?: number;
   /** Slots of the stator, or bars of the commutator. */
   readonly slots?: number;

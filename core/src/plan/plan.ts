@@ -8,18 +8,30 @@ import type { WantId } from './want.js';
 /** What keeps a lifted load up when the power goes. */
 export type Holder = 'nothing' | 'brake' | 'ratchet' | 'stage';
 
+/** Of an output that lifts: what keeps it up when the power goes, and what may come down all the same. */
+export interface Lifted {
+  readonly holder?: Holder;
+  /** Energy up to which a fall is only noted. */
+  readonly harmlessFall?: Quantity;
+  /** Why it may come down when the power goes, in the person's own words; absent where it must not. */
+  readonly mayFall?: string;
+}
+
 export interface WheelsOutput {
   readonly kind: 'wheels';
   readonly radius?: Quantity;
   /** Mass of the whole robot on these wheels. */
   readonly mass?: Quantity;
   readonly grip?: Quantity;
-  /** Share of the weight that rests on driven wheels, 0…1. */
+  /** Share of the weight that rests on driven wheels, 0…1; driven wheels over all of them where absent. */
   readonly drivenShare?: Quantity;
+  /** Wheels that carry the robot, and how many of them are driven: all where absent, one a motor where each has its own. */
+  readonly wheels?: number;
+  readonly driven?: number;
   readonly rollingResistance?: Quantity;
 }
 
-export interface DrumOutput {
+export interface DrumOutput extends Lifted {
   readonly kind: 'drum';
   readonly radius?: Quantity;
   /** Metres of load per metre of rope: 1 for a plain rope, 2 for a two-stage cascade. */
@@ -28,14 +40,13 @@ export interface DrumOutput {
   readonly efficiency?: Quantity;
   readonly ropeStrength?: Quantity;
   readonly knotted?: boolean;
-  readonly holder?: Holder;
   /** With the drum's width it says how many layers of rope lie on the drum at the end. */
   readonly ropeDiameter?: Quantity;
   readonly drumWidth?: Quantity;
 }
 
 /** An arm about a pivot. */
-export interface ArmOutput {
+export interface ArmOutput extends Lifted {
   readonly kind: 'arm';
   readonly length?: Quantity;
   readonly mass?: Quantity;
@@ -47,7 +58,6 @@ export interface ArmOutput {
   /** Torque per radian of a spring that lifts below its neutral angle. */
   readonly springRate?: Quantity;
   readonly springZero?: Quantity;
-  readonly holder?: Holder;
 }
 
 /** One wheel and a hood, or two wheels. */
@@ -78,14 +88,13 @@ export interface TurntableOutput {
 }
 
 /** A carriage on a lead screw; the screw's lead is a stage. */
-export interface CarriageOutput {
+export interface CarriageOutput extends Lifted {
   readonly kind: 'carriage';
   /** Root diameter and free length of the screw: what buckles. */
   readonly screwDiameter?: Quantity;
   readonly freeLength?: Quantity;
   /** How the screw's ends are held. */
   readonly ends?: 'fixed-free' | 'supported' | 'fixed-supported' | 'fixed';
-  readonly holder?: Holder;
 }
 
 export interface GripOutput {
@@ -112,11 +121,13 @@ export type Output =
   | CarriageOutput
   | GripOutput;
 
-/** A direct-current drive, brushed or brushless: motors of one part on one gearbox. */
+/** A direct-current drive, brushed or brushless: motors of one part, on one gearbox or each on its own. */
 export interface DcDrive {
   readonly kind: 'dc';
   readonly motor: string;
   readonly motors: number;
+  /** Each motor has a train of its own, and turns a wheel of its own: they share the load, not the teeth. */
+  readonly apart?: boolean;
   readonly controller: string;
   /** The supply node it hangs on. */
   readonly node: string;
@@ -142,6 +153,8 @@ export interface StepDrive {
   readonly kind: 'step';
   readonly motor: string;
   readonly motors: number;
+  /** Each motor has a train of its own, and turns a wheel of its own: they share the load, not the teeth. */
+  readonly apart?: boolean;
   readonly driver: string;
   readonly board: string;
   /** The supply node it hangs on. */
@@ -327,6 +340,10 @@ export function dcDriveOf({ name, drive }: Choice): DcDrive {
  * @example countOf(currentChoice(mast).drive) //=> 1
  */
 export const countOf = (drive: MachineDrive): number => (drive.kind === 'servo' ? drive.servos : drive.motors);
+
+/** How many motors have a train and a wheel of their own; `undefined` where all turn one. */
+export const apartOf = (drive: MachineDrive): number | undefined =>
+  drive.kind !== 'servo' && drive.apart && drive.motors > 1 ? drive.motors : undefined;
 
 /** The parts a drive is made of, by their ids: one of each to a motor, but one board for all. */
 export function partIdsOf(drive: MachineDrive): readonly string[] {

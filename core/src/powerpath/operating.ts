@@ -1,4 +1,5 @@
-import { supplyForMotorCurrent } from '../controller/currents.js';
+import { currentAtVoltage, loopResistance, supplyForMotorCurrent } from '../controller/currents.js';
+import { shaftTorque } from '../controller/drivePoint.js';
 import { loadedCurrent } from '../servo/ratings.js';
 import type { DcPath, PowerPath } from './path.js';
 import { motorSpeed } from './path.js';
@@ -16,6 +17,8 @@ export interface Operating {
   /** Of one motor; absent where the pack cannot give that much. */
   readonly supplyCurrent?: number;
   readonly packVoltage?: number;
+  /** The speed on q at which this flows, where the volts do not reach the one asked; 0 where it stands still. */
+  readonly reached?: number;
   /** Torque and speed on the shaft after each stage. */
   readonly shafts: readonly { readonly torque: number; readonly speed: number }[];
 }
@@ -39,10 +42,17 @@ export function operatingAt(path: AnyPath, force: number, speed: number): Operat
 function dcOperating(path: DcPath, force: number, speed: number): Operating {
   const { drive, train, radius } = path;
   const { motor, motors } = drive;
-  const omega = motorSpeed(path, speed);
-  const motorTorque = Math.max(0, force) / ((motors * train.total * train.efficiency) / radius);
-  const motorCurrent = motorTorque / motor.torqueConstant + motor.freeCurrent + motor.freeCurrentPerSpeed * omega;
-  const supplyCurrent = supplyForMotorCurrent(drive, omega, motorCurrent);
+  const wanted = Math.max(0, force) / ((motors * train.total * train.efficiency) / radius);
+  const drawnAt = (omega: number): number =>
+    wanted / motor.torqueConstant + motor.freeCurrent + motor.freeCurrentPerSpeed * omega;
+  const asked = motorSpeed(path, speed);
+  const reaches = speedWithin(drive, wanted, asked);
+  const omega = reaches ?? asked;
+  // What stands still draws what the volts give, and no more.
+  const motorCurrent = Math.min(drawnAt(omega), reaches === undefined ? Infinity : currentAtVoltage(drive, omega));
+  const motorTorque = Math.min(wanted, shaftTorque(drive, motorCurrent, omega));
+  const supplyCurrent =
+    reaches === undefined ? supplyForMotorCurrent(drive, omega, motorCurrent) : drive.greatestDuty * motorCurrent;
   return {
     motorTorque,
     motorSpeed: omega,
@@ -51,7 +61,21 @@ function dcOperating(path: DcPath, force: number, speed: number): Operating {
     supplyCurrent,
     packVoltage:
       supplyCurrent === undefined ? undefined : drive.restVoltage - path.pack.resistance * motors * supplyCurrent,
+    reached: reaches === undefined ? undefined : (omega * radius) / train.total,
   };
+}
+
+/**
+ * The speed up to which the volts alone carry a shaft torque, rad/s, where that is less than the one asked; 0 where they
+ * do not even carry it at rest.
+ */
+function speedWithin(drive: DcPath['drive'], torque: number, asked: number): number | undefined {
+  const { motor, greatestDuty, restVoltage } = drive;
+  const resistance = loopResistance(drive) + greatestDuty ** 2 * drive.supplyResistance;
+  const current = torque / motor.torqueConstant + motor.freeCurrent;
+  const spare = greatestDuty * restVoltage - current * resistance;
+  const omega = Math.max(0, spare / (motor.backEmfConstant + motor.freeCurrentPerSpeed * resistance));
+  return omega < asked * (1 - 1e-9) || spare < 0 ? omega : undefined;
 }
 
 /** Share of its power that a stepper's driver passes on, typical. */
@@ -98,17 +122,22 @@ export function currentOfPower(power: number, volts: number, resistance: number)
 /** Share of its power that a switching regulator passes on, typical. */
 const REGULATOR_EFFICIENCY = 0.85;
 
+/**
+ * What a current on a servo's rail takes from the pack: through a regulator the pack gives the power, on the pack itself
+ * the current. A
+ */
+export const packCurrentOf = ({ rail, restVoltage }: ServoPath, current: number): number =>
+  rail.source === 'pack' ? current : (current * rail.voltage) / (REGULATOR_EFFICIENCY * restVoltage);
+
 /** A servo draws by its torque; the rail's other servos move meanwhile. */
 function servoOperating(path: ServoPath, force: number, speed: number): Operating {
-  const { servo, rail, linked } = path;
+  const { servo, linked } = path;
   const place = worstHornPlace(path, (q) => path.load.force(q, speed));
   const motorTorque = torqueAtHorn(path, Math.max(0, force), place);
   const motorCurrent = loadedCurrent(servo.rating, servo.runningCurrent, motorTorque);
   const omega = speed / (linked?.ratioAt(place) ?? NaN);
   const output = (path.radius / path.train.total) * Math.max(0, force);
-  // Through a regulator the pack gives the power, on the pack itself the current.
-  const supplyCurrent =
-    rail.source === 'pack' ? motorCurrent : (motorCurrent * rail.voltage) / (REGULATOR_EFFICIENCY * path.restVoltage);
+  const supplyCurrent = packCurrentOf(path, motorCurrent);
   return {
     motorTorque,
     motorSpeed: omega,

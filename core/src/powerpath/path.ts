@@ -58,6 +58,8 @@ export interface PowerPath {
   readonly lacks: Readonly<Partial<Record<Need, readonly Lack[]>>>;
   /** Motors (or servos) in all on this output. */
   readonly motors: number;
+  /** How many of them have a train of their own; absent where all turn one. */
+  readonly apart?: number;
   readonly pack: PathPack;
   /** Pack at rest, lowered by what the rest of the robot draws, V. */
   readonly restVoltage: number;
@@ -74,8 +76,8 @@ export interface PowerPath {
   readonly load: Load;
   readonly asked: Asked;
   readonly holder: Holder;
-  /** Something falls when the power goes. */
-  readonly lifted: boolean;
+  /** Present where something falls when the power goes. */
+  readonly falls?: ResolvedJob['falls'];
   /** Present where the output hangs on a rope of known strength. */
   readonly rope?: ResolvedJob['rope'];
   readonly thrown?: ResolvedJob['thrown'];
@@ -126,6 +128,11 @@ export interface DcPath extends PowerPath {
     readonly polePairs: number | undefined;
     readonly sensors: boolean;
     readonly shaftDiameter: number | undefined;
+    /** V and rad/s it may be given and turn at; `undefined` where there is no telling. */
+    readonly highestVoltage: number | undefined;
+    readonly highestSpeed: number | undefined;
+    /** N·m */
+    readonly detent: number;
   };
 }
 
@@ -151,7 +158,25 @@ export const worstStartingPlace = ({ asked, load }: PowerPath): number =>
  * @example worstHoldingPlace(path) //=> 0
  */
 export const worstHoldingPlace = ({ asked, load }: PowerPath): number =>
-  asked.holdPlace ?? worstPlace(asked.travel, load, load.holdForce);
+  asked.holdPlace ?? worstPlace(asked.travel, load, (q) => Math.abs(load.holdForce(q)));
+
+/**
+ * What has to be held at rest, friction left out, whichever way it pulls: N or N·m. 0 where friction holds it anyway.
+ *
+ * @example heldForce(path) //=> 196.1
+ */
+export function heldForce(path: PowerPath): number {
+  const pulls = Math.abs(path.load.holdForce(worstHoldingPlace(path)));
+  return pulls <= (path.load.rest?.force ?? 0) ? 0 : pulls;
+}
+
+/**
+ * The place of q at which the load pushes on hardest while it is let go.
+ *
+ * @example worstDrivenPlace(path) //=> 0
+ */
+export const worstDrivenPlace = ({ asked, load }: PowerPath): number =>
+  worstPlace(asked.travel, load, (q) => -load.force(q, 0));
 
 /**
  * Motor speed for a speed of q.

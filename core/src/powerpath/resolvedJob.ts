@@ -1,6 +1,14 @@
 import type { Asked, Load } from '../load/load.js';
 import type { ThrowFigures } from '../load/throw.js';
 
+/** What lifts, and falls when the power goes. */
+export interface Falls {
+  /** Energy up to which a fall is only noted, J. */
+  readonly harmless: number;
+  /** Why it may come down, in the person's words. */
+  readonly may: string | undefined;
+}
+
 /** The load side of a path: how the output turns into q, what resists, and what is asked. */
 export interface ResolvedJob {
   /** Units of q per radian of the output shaft: metres for a wheel or drum, 1 for what turns. */
@@ -14,7 +22,7 @@ export interface ResolvedJob {
   readonly buckling?: { readonly diameter: number; readonly length: number; readonly endFactor: number };
   readonly settling?: { readonly window: number; readonly counts: number | undefined; readonly backlash: number };
   /** Something falls when the power goes. */
-  readonly lifted?: boolean;
+  readonly falls?: Falls;
   /** How long it may stall at full effort, s. */
   readonly jam?: number;
 }

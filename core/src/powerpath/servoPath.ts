@@ -1,3 +1,4 @@
+import type { MotorAudit } from '../motor/audit.js';
 import type { ServoPart } from '../plan/part.js';
 import type { RailNode } from '../plan/supply.js';
 import type { Calibration, CalibrationPair } from '../servo/calibration.js';
@@ -33,6 +34,8 @@ export interface ServoPath extends PowerPath {
   readonly machine: 'servo';
   readonly servo: {
     readonly part: ServoPart;
+    /** Whether its sheet can be true. */
+    readonly audit: MotorAudit;
     readonly points: readonly RatingPoint[];
     /** At the rail's volts while everything on it moves; torque of one servo at its horn, or force of a linear one. */
     readonly rating: ServoRating;

@@ -41,7 +41,8 @@ export function skipPull(teeth: number, wrap: number, wear: number, slackTension
 }
 
 /**
- * Pull of the slack strand by its own weight, hanging by `sag` of its span: w·g·span/(8·sag). N
+ * Pull of the slack strand by its own weight, hanging by `sag` of its span: w·g·span/(8·sag). The span is the strand's
+ * own, between the points where it leaves the wheels, as long as it lies level. N
  *
  * @example hangingTension(0.15, 0.2, 0.004, 9.81) //=> 9.197
  */

@@ -41,8 +41,10 @@ export function lewisFactor(teeth: number): number | undefined {
   return y0 + ((y1 - y0) * (teeth - z0)) / (z1 - z0);
 }
 
-/** Under this many teeth a hob of 20° cuts the flank's foot away. */
-export const UNDERCUT_UNDER = 17;
+/** 2/sin² 20° = 17.1: a hob of 20° cuts nothing away from here on. */
+export const WHOLE_FROM = 18;
+/** From here on what is cut away is a note; under it the foot is plainly thinner than the figures say. */
+export const UNDERCUT_UNDER = 16;
 export const FEWEST_GEAR_TEETH = 12;
 
 /**

@@ -52,6 +52,14 @@ export const wrapOnSmall = (pitch: number, small: number, large: number, centre:
   Math.PI - 2 * Math.asin(Math.min(1, nearestCentre(pitch, small, large) / centre));
 
 /**
+ * C·cosβ: a strand between the points where it leaves the two wheels. 0 where the wheels are as near as they can be.
+ *
+ * @example strandLength(0.00635, 16, 48, 0.2) //=> 0.1974
+ */
+export const strandLength = (pitch: number, small: number, large: number, centre: number): number =>
+  Math.sqrt(Math.max(0, centre ** 2 - nearestCentre(pitch, small, large) ** 2));
+
+/**
  * Speed ripple of a chain on a wheel of z teeth, 1 − cos(π/z): it rides on a polygon, not on a circle.
  *
  * @example speedRipple(16) //=> 0.01921

@@ -4,7 +4,7 @@ import { choiceAt, jobAt, type Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
 import { resolveJob } from '../job/table.js';
 import type { Job } from '../plan/job.js';
-import { currentChoice, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
+import { apartOf, currentChoice, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
 import { trainOf } from '../reduction/train.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { resolveStage } from './resolveStages.js';
@@ -56,8 +56,9 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
   const stages = choice.stages.map((stage, i) =>
     collect.once(STAGES, [stage, ...choiceAt, i], () => resolveStage(stage, [...choiceAt, 'stages', i], collect)),
   );
-  const at = { job: jobAt, output: [...choiceAt, 'output'] };
-  const resolved = collect.once(JOBS, [job, choice.output, ...jobAt, ...choiceAt], () =>
+  const apart = apartOf(choice.drive);
+  const at = { job: jobAt, output: [...choiceAt, 'output'], apart };
+  const resolved = collect.once(JOBS, [job, choice.output, apart, ...jobAt, ...choiceAt], () =>
     resolveJob(job, choice.output, at, collect),
   );
   const { outputEfficiency = 1 } = resolved;
@@ -85,7 +86,8 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
     radius: resolved.radius,
     load: resolved.load,
     asked: resolved.asked,
-    lifted: resolved.lifted ?? false,
+    falls: resolved.falls,
+    apart,
     rope: resolved.rope,
     thrown: resolved.thrown,
     buckling: resolved.buckling,

@@ -71,6 +71,9 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
       continuousCurrent: motor.continuousCurrent,
       polePairs: motor.polePairs,
       shaftDiameter: motor.shaftDiameter,
+      highestVoltage: motor.highestVoltage,
+      highestSpeed: motor.highestSpeed,
+      detent: motor.detent,
     },
   });
 }

@@ -1,5 +1,7 @@
 import type { FigureCollector } from '../figures/collector.js';
+import { ifFinite } from '../figures/ifFinite.js';
 import { Memory } from '../figures/memory.js';
+import { DETENT_SHARE } from '../controller/leastSpeed.js';
 import { auditMotor, type MotorAudit } from '../motor/audit.js';
 import type { MotorConstants } from '../motor/constants.js';
 import { motorFromKv } from '../motor/fromKv.js';
@@ -17,9 +19,15 @@ export interface ResolvedMotor {
   readonly continuousCurrent: number;
   readonly polePairs: number | undefined;
   readonly shaftDiameter: number | undefined;
+  readonly highestVoltage: number | undefined;
+  readonly highestSpeed: number | undefined;
+  /** N·m; 0 of a brushed motor. */
+  readonly detent: number;
 }
 
 const WINDING_LIMIT = { brushed: 120, brushless: 150 } as const;
+/** A brushed motor bears so much more than it is rated for, in volts and so in speed, typical. */
+const OVER_RATED = 1.5;
 const ROTOR_MASS_SHARE = 0.4;
 const ROTOR_DIAMETER_SHARE = 0.6;
 
@@ -53,17 +61,57 @@ function readMotor(part: MotorPart, at: Place, collect: FigureCollector): Resolv
       : collect.take('motor.internalGear', part.internalGear, [...at, 'internalGear']);
   collect.takeOptional('motor.price', part.price, [...at, 'price']);
   const estimate = continuousCurrent(constants.resistance, thermal);
+  const steady = collect.take('motor.continuousCurrent', part.continuousCurrent, [...at, 'continuousCurrent'], {
+    value: ifFinite(estimate),
+    why: 'from the motor’s mass and resistance',
+  });
+  const detent = DETENT_SHARE * constants.torqueConstant * steady;
   return {
+    ...readCeilings(part, at, collect),
+    detent:
+      part.type === 'brushed'
+        ? 0
+        : collect.take('motor.detentTorque', part.detentTorque, [...at, 'detentTorque'], {
+            value: ifFinite(detent),
+            why: '5 % of its steady torque; 0 without slots',
+            source: 'typical',
+          }),
     constants,
     audit,
     rotorInertia,
     thermal,
     polePairs: inside === undefined ? undefined : part.polePairs! * inside,
     shaftDiameter: collect.takeOptional('motor.shaftDiameter', part.shaftDiameter, [...at, 'shaftDiameter']),
-    continuousCurrent: collect.take('motor.continuousCurrent', part.continuousCurrent, [...at, 'continuousCurrent'], {
-      value: Number.isNaN(estimate) ? undefined : estimate,
-      why: 'from the motor’s mass and resistance',
-    }),
+    continuousCurrent: steady,
+  };
+}
+
+/** What its sheet says it may be given and may turn at, else what is usual of a brushed motor; `undefined` where there is no telling. */
+function readCeilings(part: MotorPart, at: Place, collect: FigureCollector) {
+  const { data } = part;
+  const rated = part.type === 'brushed' && data.form === 'sheet' ? data : undefined;
+  const over = (value: number | undefined, of: string) => ({
+    value: value === undefined ? undefined : OVER_RATED * value,
+    why: `1.5 times its ${of}, usual of a brushed motor`,
+    source: 'typical' as const,
+  });
+  return {
+    highestVoltage: ifFinite(
+      collect.take(
+        'motor.highestVoltage',
+        part.highestVoltage,
+        [...at, 'highestVoltage'],
+        over(rated?.ratedVoltage?.si, 'rated volts'),
+      ),
+    ),
+    highestSpeed: ifFinite(
+      collect.take(
+        'motor.highestSpeed',
+        part.highestSpeed,
+        [...at, 'highestSpeed'],
+        over(rated?.freeSpeed?.si, 'free speed'),
+      ),
+    ),
   };
 }
 

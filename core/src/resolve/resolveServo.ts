@@ -1,3 +1,4 @@
+import { auditServo } from '../servo/audit.js';
 import { ifFinite } from '../figures/ifFinite.js';
 import { FigureCollector } from '../figures/collector.js';
 import { Memory } from '../figures/memory.js';
@@ -130,14 +131,18 @@ function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoF
     why: `a ${motor} motor in a servo of this mass`,
   });
   collect.takeOptional('motor.price', part.price, [...at, 'price']);
+  const runningCurrent = collect.take('servo.runningCurrent', part.runningCurrent, [...at, 'runningCurrent'], {
+    value: ifFinite(RUNNING_SHARE * stall),
+    why: 'a sixth of the stall current: measure it idle, moving and stalled',
+  });
+  // What was worked out agrees with itself: only stated currents are held against physics.
+  const stated = points.filter((_, i) => part.points[i]?.stallCurrent);
   return {
     part,
+    audit: auditServo(stated, runningCurrent),
     points,
     idleCurrent: collect.take('servo.idleCurrent', part.idleCurrent, [...at, 'idleCurrent']),
-    runningCurrent: collect.take('servo.runningCurrent', part.runningCurrent, [...at, 'runningCurrent'], {
-      value: ifFinite(RUNNING_SHARE * stall),
-      why: 'a sixth of the stall current: measure it idle, moving and stalled',
-    }),
+    runningCurrent,
     highestVoltage: collect.take('servo.highestVoltage', part.highestVoltage, [...at, 'highestVoltage'], {
       value: ifFinite(highestPoint),
       why: 'that of its highest rating',

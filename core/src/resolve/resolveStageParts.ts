@@ -1,5 +1,5 @@
 import { ifFinite } from '../figures/ifFinite.js';
-import type { FigureCollector } from '../figures/collector.js';
+import type { Estimate, FigureCollector } from '../figures/collector.js';
 import type { Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
 import { GRAVITY } from '../load/gravity.js';
@@ -10,7 +10,7 @@ import { chainRun } from '../reduction/chainRun.js';
 import { chainSizeOf } from '../reduction/chainSizes.js';
 import { hangingTension } from '../reduction/chainSkip.js';
 import { GEAR_ALLOWABLE, gearCentre } from '../reduction/gearPair.js';
-import { centreForPitches, pitchesAround, runRadius } from '../reduction/runLength.js';
+import { centreForPitches, pitchesAround, runRadius, strandLength } from '../reduction/runLength.js';
 import { SHAFT_ALLOWABLE } from '../reduction/shaft.js';
 import type { ShaftParts, StageParts } from '../powerpath/stageParts.js';
 
@@ -18,7 +18,11 @@ import type { ShaftParts, StageParts } from '../powerpath/stageParts.js';
 const TYPICAL_CENTRE = 30;
 const TENSIONER_PULL = 20;
 const SAG = 0.02;
+/** Shafts this far too wide can still be closed, m. */
+const CLOSES = 0.0002;
 const TYPICAL_FACE_MODULES = 10;
+/** Steeper than this the lower wheel's slack strand hangs beside it and pulls next to nothing. */
+const STEEP = Math.PI / 4;
 
 /** Reads what a stage is made of. */
 export function resolveStageParts(stage: Stage, index: number, at: Place, collect: FigureCollector): StageParts {
@@ -46,18 +50,13 @@ export function resolveStageParts(stage: Stage, index: number, at: Place, collec
     case 'teeth':
       return Object.assign(base, resolveGears(stage, take));
     case 'chain':
-      return Object.assign(base, resolveChain(stage, take));
+      return Object.assign(base, resolveChain(stage, base.direction, take));
     case 'belt':
       return Object.assign(base, resolveBelt(stage, take));
   }
 }
 
-type Take = (
-  name: FigureName,
-  quantity: Quantity | undefined,
-  key: string[],
-  estimate?: { value: number | undefined; why: string; source?: 'typical' | 'estimated' },
-) => number;
+type Take = (name: FigureName, quantity: Quantity | undefined, key: string[], estimate?: Estimate) => number;
 
 function resolveShaft(
   stage: Stage,
@@ -105,15 +104,16 @@ function tautAt(pitch: number, small: number, large: number, length: number) {
   return { tautCentre: found ?? runRadius(pitch, small + large), reaches: found !== undefined };
 }
 
-/** The links typed, else the even count nearest to the centre that is wanted. */
+/** The links typed, else the even count nearest to the centre that is wanted; on shafts that stand, one that goes round. */
 function linksOf(stage: ChainStage, pitch: number, wanted: number): number {
   if (stage.links !== undefined) return stage.links;
   const { below, above } = chainRun(pitch, stage.driver, stage.driven, wanted);
-  if (!below) return above.links;
+  const stands = stage.centre !== undefined && stage.takeUp !== undefined && stage.takeUp !== 'slide';
+  if (!below || (stands && wanted - below.centre > CLOSES)) return above.links;
   return wanted - below.centre <= above.centre - wanted ? below.links : above.links;
 }
 
-function resolveChain(stage: ChainStage, take: Take) {
+function resolveChain(stage: ChainStage, direction: number, take: Take) {
   const { driver, driven } = stage;
   const pitch = take('chain.pitch', stage.pitch, ['pitch']);
   const size = chainSizeOf(pitch);
@@ -126,7 +126,9 @@ function resolveChain(stage: ChainStage, take: Take) {
   const { tautCentre, reaches } = tautAt(pitch, small, large, length);
   const takeUp = stage.takeUp ?? 'slide';
   const centre = stage.centre && takeUp !== 'slide' ? wanted : tautCentre;
-  const hanging = size ? hangingTension(size.massPerLength, tautCentre, SAG, GRAVITY) : NaN;
+  const steep = Math.abs(Math.sin(direction)) > Math.sin(STEEP);
+  const strand = strandLength(pitch, small, large, tautCentre);
+  const hanging = size ? hangingTension(size.massPerLength, strand, SAG, GRAVITY) : NaN;
   return {
     kind: 'chain' as const,
     driver,
@@ -146,7 +148,14 @@ function resolveChain(stage: ChainStage, take: Take) {
       ['tension'],
       takeUp === 'tensioner'
         ? { value: TENSIONER_PULL, why: 'a light sprung tensioner' }
-        : { value: ifFinite(hanging), why: 'the strand’s own weight, hanging 2 % of the span' },
+        : steep
+          ? {
+              value: undefined,
+              why: '',
+              lacking:
+                'it runs steeper than 45°, where the lower wheel’s slack strand pulls next to nothing: a tensioner, or the pull that is there',
+            }
+          : { value: ifFinite(hanging), why: 'the strand’s own weight, hanging 2 % of its length' },
     ),
     strength: take('chain.strength', stage.strength, ['strength'], {
       value: size?.strength,

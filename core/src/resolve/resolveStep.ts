@@ -1,6 +1,7 @@
 import { ifFinite } from '../figures/ifFinite.js';
 import type { FigureCollector } from '../figures/collector.js';
 import type { Place } from '../plan/place.js';
+import type { Quantity } from '../plan/quantity.js';
 import { thermalFromMass } from '../motor/heat.js';
 import type { BoardPart, DriverPart, StepperPart, StepServoPart } from '../plan/part.js';
 import type { Plan, StepDrive } from '../plan/plan.js';
@@ -9,9 +10,13 @@ import { asPath, resolveFirstStage, resolveLoadSide, type Begun } from './beginP
 import { partOf, resolveSupply } from './resolveSupply.js';
 import type { StepPath } from '../powerpath/stepPath.js';
 
+import { currentRowFor, rmsOf } from '../stepper/switches.js';
+import { digits } from '../words/show.js';
+
 const DETENT_SHARE = 0.04;
-/** kg·m² for each N·m of holding torque, of usual hybrid steppers. */
-const STEPPER_INERTIA = 2.5e-5;
+/** kg·m² of a usual hybrid stepper of 1 N·m, and how it grows with the torque: small ones have less for their torque. */
+const STEPPER_INERTIA = 1.95e-5;
+const STEPPER_INERTIA_GROWS = 4 / 3;
 /** kg·m² for each N·m of rated torque, of usual small servo motors. */
 const SERVO_INERTIA = 4.5e-5;
 const TOP_OVER_RATED = 1.3;
@@ -104,6 +109,17 @@ export const stepsOf = (drive: StepDrive, driver: DriverPart): number =>
   driver.stepSwitches[0]?.value ??
   1;
 
+/** What was typed, as the driver's switches make it. */
+const onSwitch = (typed: Quantity, switched: number): Quantity =>
+  Math.abs(switched / typed.si - 1) < 5e-3
+    ? { ...typed, si: switched }
+    : {
+        si: switched,
+        as: `${digits(switched, 3)} A`,
+        source: typed.source,
+        from: `the switch for the ${typed.as} that was set`,
+      };
+
 function resolveStepper(
   part: StepperPart,
   driver: DriverPart,
@@ -126,13 +142,21 @@ function resolveStepper(
     why: '4 % of the holding torque',
   });
   const rotorInertia = collect.take('stepper.rotorInertia', part.rotorInertia, [...at, 'rotorInertia'], {
-    value: scaled(STEPPER_INERTIA),
+    value: ifFinite(STEPPER_INERTIA * holdingTorque ** STEPPER_INERTIA_GROWS),
     why: 'by its holding torque, as such rotors are',
   });
   const typicalSet = Number.isNaN(most) ? ratedCurrent : Math.min(ratedCurrent, most);
-  const setCurrent = collect.take('drive.setCurrent', drive.setCurrent, [...driveAt, 'setCurrent'], {
-    value: Number.isNaN(typicalSet) ? undefined : typicalSet,
-    why: typicalSet === ratedCurrent ? 'the motor’s rated current' : 'as far as the driver goes',
+  // Where switches set it, the chosen switch is the truth: nothing flows between two of its positions.
+  const row = currentRowFor(driver, drive.setCurrent?.si ?? typicalSet);
+  const switched = row && rmsOf(row.value, driver);
+  const set = drive.setCurrent && switched !== undefined ? onSwitch(drive.setCurrent, switched) : drive.setCurrent;
+  const setCurrent = collect.take('drive.setCurrent', set, [...driveAt, 'setCurrent'], {
+    value: ifFinite(switched ?? typicalSet),
+    why: row
+      ? 'the switch at or under what motor and driver stand'
+      : typicalSet === ratedCurrent
+        ? 'the motor’s rated current'
+        : 'as far as the driver goes',
     source: 'typical',
   });
   const stepsPerTurn = part.stepsPerTurn ?? DEFAULT_STEPS;

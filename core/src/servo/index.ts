@@ -1,3 +1,4 @@
+export * from './audit.js';
 export * from './calibration.js';
 export * from './fourBar.js';
 export * from './inside.js';

@@ -118,7 +118,7 @@ function trialJob(path: AnyPath): TrialJob {
   const asked = SITUATIONS.flatMap((id) => {
     if (lacksOf(path, SITUATION_NEEDS[id]).length > 0) return [];
     const situation = situationOf(path, id);
-    if (idleBecause(path, id, situation.demand)) return [];
+    if (idleBecause(path, situation)) return [];
     const limits = machine.limits.filter(
       (limit) =>
         // A limit of teeth knows its own wheels, which an open ratio does not have.

@@ -1,5 +1,6 @@
+import { operatingAt, type Operating } from '../powerpath/operating.js';
 import { worstWorkingPlace, type DcPath } from '../powerpath/path.js';
-import { add, div, mul, named, num, pow, sqrt, sub, type Expression } from '../worked/expression.js';
+import { add, div, found, mul, named, num, pow, sqrt, sub, type Expression } from '../worked/expression.js';
 import {
   askedSpeedOf,
   backEmfConstantOf,
@@ -21,8 +22,19 @@ import {
 const motorSpeed = (path: DcPath): Expression =>
   named('\\omega', 'motor speed', 'speed', mul(askedSpeedOf(path), leverOf(path)));
 
+const flowing = (path: DcPath): Operating =>
+  operatingAt(
+    path,
+    path.load.force(worstWorkingPlace(path), path.asked.speed) + (path.asked.recovery ?? 0),
+    path.asked.speed,
+  );
+const SHORT = 'all the volts, where they end: the speed asked is out of reach';
+
 /** I = I0 + I1·ω + D/(n·Kt·(G/r)·η), of one motor. */
 export function flowingMotorCurrent(path: DcPath): Expression {
+  const { reached, motorCurrent } = flowing(path);
+  if (reached !== undefined)
+    return found('I', 'current of one motor at the speed it reaches', 'current', motorCurrent, SHORT);
   const demand = named(
     'D',
     'demand, working',
@@ -41,6 +53,9 @@ export function flowingMotorCurrent(path: DcPath): Expression {
 
 /** The lower root of Rs·Ib² − Voc·Ib + I·(Ke·ω + I·R') = 0, of one motor. */
 export function flowingSupplyCurrent(path: DcPath): Expression {
+  const { reached, supplyCurrent = NaN } = flowing(path);
+  if (reached !== undefined)
+    return found('I_b', 'what one motor takes from the pack at the speed it reaches', 'current', supplyCurrent, SHORT);
   const current = flowingMotorCurrent(path);
   const volts = add(mul(backEmfConstantOf(path), motorSpeed(path)), mul(current, loopOf(path)));
   const power = named('P', 'power one motor takes', 'power', mul(current, volts));

@@ -117,13 +117,14 @@ function runOf(path: PowerPath, where: 'main' | 'branch'): Expression {
   return add(wireOf(path, where), plugs);
 }
 
-function sharedOf(path: PowerPath): Expression {
+/** Pack and main wire: what all consumers have in common, Ω. */
+export function sharedResistanceOf(path: PowerPath): Expression {
   return hasWire(path, 'main') ? add(packResistanceOf(path), runOf(path, 'main')) : packResistanceOf(path);
 }
 
 /** Rs: what one motor feels in front of its controller. */
 export function supplyResistanceOf(path: PowerPath): Expression {
-  const shared = mul(motorsOf(path), sharedOf(path));
+  const shared = mul(motorsOf(path), sharedResistanceOf(path));
   const branch = hasWire(path, 'branch') ? runOf(path, 'branch') : num(0);
   const of = add(shared, path.branch.together ? mul(motorsOf(path), branch) : branch);
   return named('R_s', 'supply resistance as one motor feels it', 'resistance', of);
@@ -147,7 +148,7 @@ export function restVoltageOf(path: PowerPath): Expression {
     'V_{oc}',
     'pack at rest',
     'voltage',
-    sub(mul(num(series), cell), mul(sharedOf(path), figureOf(path, 'pack.others'))),
+    sub(mul(num(series), cell), mul(sharedResistanceOf(path), figureOf(path, 'pack.others'))),
   );
 }
 

@@ -1,5 +1,8 @@
 import { headlineOf, judge, type Headline, type Judgement } from '../evaluate/mechanism.js';
+import { ifFinite } from '../figures/ifFinite.js';
 import { leastOutputSpeed } from '../limits/checks/slowControl.js';
+import { pulseAtOutput } from '../limits/checks/step/resolves.js';
+import { deadbandAngle } from '../servo/precision.js';
 import { SITUATIONS } from '../limits/situation.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { Stage } from '../plan/stage.js';
@@ -63,15 +66,29 @@ function motionFigures(path: AnyPath, { run }: Judgement, all: readonly Judgemen
   };
 }
 
+/** How often a board sends a new command, s, typical: a pulse or a dead band a period is the slowest that is steady. */
+const COMMAND_PERIOD = 0.02;
+
 /**
- * The slowest speed kept steadily, of the load itself; a motor that counts steps has none.
+ * The slowest speed kept steadily, of the load itself, m/s or rad/s; never 0. What takes pulses goes by one a period of
+ * its commands, a servo by its dead band.
  *
  * @example slowestOf(path) //=> 0.008795
  */
 export function slowestOf(path: AnyPath): number | undefined {
-  if (path.machine !== 'dc') return 0;
-  const lacks = lacksOf(path, ['creep', 'motor', 'pack', 'wiring', 'controller', 'train', 'output']);
-  return lacks.length > 0 ? undefined : leastOutputSpeed(path) * path.asked.perCoordinate;
+  switch (path.machine) {
+    case 'dc': {
+      const lacks = lacksOf(path, ['creep', 'motor', 'pack', 'wiring', 'controller', 'train', 'output']);
+      return lacks.length > 0 ? undefined : leastOutputSpeed(path) * path.asked.perCoordinate;
+    }
+    case 'step':
+      return ifFinite((pulseAtOutput(path) * path.asked.perCoordinate) / COMMAND_PERIOD);
+    case 'servo': {
+      const { travel, longestPulse, shortestPulse, deadband } = path.servo;
+      const angle = deadbandAngle(travel, longestPulse - shortestPulse, deadband);
+      return ifFinite(((path.linked?.ratioAt(0) ?? NaN) * angle * path.asked.perCoordinate) / COMMAND_PERIOD);
+    }
+  }
 }
 
 /** What it weighs, what is still to be paid and bought, and what is in common with others. */

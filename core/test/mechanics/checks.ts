@@ -35,6 +35,12 @@ const places = ({ asked }: AnyPath): readonly number[] =>
   Array.from({ length: 65 }, (_, i) => ((asked.travel ?? 0) * i) / 64);
 const worst = (path: AnyPath, of: (q: number) => number): number => Math.max(...places(path).map(of));
 
+/** What must be held at rest, whichever way it pulls; what friction holds need not be. */
+function heldBack(path: AnyPath): number {
+  const pulls = worst(path, (q) => Math.abs(path.load.holdForce(q)));
+  return pulls > (path.load.rest?.force ?? 0) ? pulls : 0;
+}
+
 /** Copper, both ways. */
 const AWG: Readonly<Record<number, number>> = { 6: 120, 8: 80, 10: 50, 12: 40, 14: 30, 16: 20, 18: 15, 20: 10, 22: 5 };
 
@@ -126,9 +132,10 @@ function goOf(path: DcPath): { readonly once: readonly Stretch[]; readonly go: r
         (constants.backEmfConstant - constants.torqueConstant) * current) *
         omega,
     );
-  const work = runOf(path).moments.map(({ seconds, speed, current, supply }) => ({
+  const atRest = motor.type === 'brushless' ? 2 : 1;
+  const work = runOf(path).moments.map(({ seconds, speed, current, supply, stuck }) => ({
     seconds,
-    squared: current ** 2,
+    squared: (stuck ? atRest : 1) * current ** 2,
     friction: frictionAt(current, speed * lever(path)),
     supply: Math.max(0, supply),
   }));
@@ -158,15 +165,14 @@ function goOf(path: DcPath): { readonly once: readonly Stretch[]; readonly go: r
     };
   }
   const taken = work.reduce((sum, { seconds }) => sum + seconds, 0);
-  const held = Math.max(0, worst(path, load.holdForce));
+  const held = heldBack(path);
   const holds = path.holder !== 'brake' && path.holder !== 'ratchet' && train.backEfficiency > 0 && held > 0;
   const current = holds ? (held * train.backEfficiency) / (drive.motors * constants.torqueConstant * lever(path)) : 0;
-  const hot = motor.type === 'brushless' ? 2 : 1;
   const holding: readonly Stretch[] = holds
     ? [
         {
           seconds: asked.held,
-          squared: hot * current ** 2,
+          squared: atRest * current ** 2,
           friction: 0,
           supply: flowsAt(path, 0, current)!.supplyCurrent,
         },
@@ -246,12 +252,14 @@ const startOf = ({ motor, controller }: DcPath) =>
 const blind = (path: DcPath): boolean => path.motor.type === 'brushless' && startOf(path) !== 'sensors';
 
 /** Least steady speed of the motor's shaft. */
-function slowest({ motor, controller, drive }: DcPath): number {
-  if (motor.type === 'brushless') return controller.leastErpm / (motor.polePairs ?? 1);
-  const loop = drive.motor.resistance + drive.controllerResistance;
+function slowest({ motor, controller, control, drive, settling }: DcPath): number {
+  const { backEmfConstant, torqueConstant, freeCurrent, resistance } = drive.motor;
+  const stuck = 0.3 * freeCurrent + motor.detent / torqueConstant;
   return Math.max(
-    (0.3 * drive.motor.freeCurrent * loop) / drive.motor.backEmfConstant,
-    (controller.dutyStep * drive.restVoltage) / drive.motor.backEmfConstant,
+    (stuck * (resistance + drive.controllerResistance)) / backEmfConstant,
+    (controller.dutyStep * drive.restVoltage) / backEmfConstant,
+    motor.type === 'brushless' ? controller.leastErpm / (motor.polePairs ?? 1) : 0,
+    control.mode === 'lock' && settling?.counts ? (2 * Math.PI) / (0.02 * settling.counts) : 0,
   );
 }
 
@@ -361,6 +369,21 @@ function lengths(path: AnyPath): Answer {
 const sum = (path: ServoPath, of: 'idle' | 'moving' | 'stalled'): number =>
   path.rail.servos.reduce((total, one) => total + one[of], 0);
 
+/** What comes free on the way down: what pulls back without friction and push, added up along the way. */
+function fallen(path: AnyPath): number {
+  const of = (key: string) => path.figures[key]?.value ?? 0;
+  const down = path.load.rope === 'down' ? -1 : 1;
+  const losses = of('output.armFriction') + of('job.friction') * (of('output.loadPerRope') || 1) + of('job.slidePush');
+  const steps = 4000;
+  const width = (path.asked.travel ?? 0) / steps;
+  let [stored, least, most] = [0, 0, 0];
+  for (let i = 0; i < steps; i++) {
+    stored += down * (path.load.force((i + 0.5) * width, 0) - losses) * width;
+    [least, most] = [Math.min(least, stored), Math.max(most, stored)];
+  }
+  return most - least;
+}
+
 export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
   'in-time': (path) => {
     if (path.machine === 'dc') {
@@ -401,7 +424,8 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     return least;
   }),
   'stays-up': (path) => {
-    if (!path.lifted) return undefined;
+    if (!path.falls) return undefined;
+    if (path.falls.may !== undefined || fallen(path) <= path.falls.harmless) return true;
     const held = worst(path, path.load.holdForce);
     if (held <= 0) return true;
     if (path.holder === 'brake' || path.holder === 'ratchet') return true;
@@ -416,6 +440,14 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     if (asked.travel === undefined || push <= 0) return undefined;
     const { torque } = fullBraking(path, asked.speed * lever(path));
     return (drive.motors * torque * lever(path)) / train.backEfficiency / push;
+  }),
+  'motor-volts': dc(({ motor, drive, pack }) =>
+    motor.highestVoltage === undefined ? undefined : motor.highestVoltage / (drive.greatestDuty * pack.full),
+  ),
+  'motor-speed': dc((path) => {
+    const { highestSpeed } = path.motor;
+    const fastest = Math.max(path.asked.speed, runOf(path).topSpeed) * lever(path);
+    return highestSpeed === undefined || highestSpeed / fastest;
   }),
   creep: dc((path) => path.asked.creep && (path.asked.creep * lever(path)) / slowest(path)),
   'starts-loaded': dc((path) => {
@@ -436,7 +468,7 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     return (Math.max(0, spare) * 0.3) / (turning * slowest(path));
   }),
   'holds-still': dc((path) =>
-    blind(path) && path.holder !== 'brake' && path.holder !== 'ratchet' && worst(path, path.load.holdForce) > 0
+    blind(path) && path.holder !== 'brake' && path.holder !== 'ratchet' && heldBack(path) > 0
       ? path.train.stays
       : undefined,
   ),
@@ -633,10 +665,14 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     });
     return path.tipWindow / moved.reduce((total, by) => total + by, 0);
   }),
-  undercut: (path) => (teethOf(path).length === 0 ? undefined : Math.min(...teethOf(path)) / 12),
+  undercut: (path) => {
+    const teeth = Math.min(...teethOf(path));
+    // 17 and 16 are a note, and no number.
+    return Number.isFinite(teeth) ? teeth === 16 || teeth === 17 || teeth / 12 : undefined;
+  },
   ripple: (path) => {
     const teeth = Math.min(...sprocketsOf(path));
-    return Number.isFinite(teeth) ? 0.06 / (1 - Math.cos(Math.PI / teeth)) : undefined;
+    return Number.isFinite(teeth) ? (teeth < 16 && teeth >= 12) || 0.06 / (1 - Math.cos(Math.PI / teeth)) : undefined;
   },
   'run-length': lengths,
   clearance: clear,

@@ -25,13 +25,18 @@ const placesOf = ({ asked }: AnyPath): readonly number[] =>
   Array.from({ length: 401 }, (_, i) => ((asked.travel ?? 0) * i) / 400);
 
 const speedIn = ({ asked }: AnyPath, situation: SituationId): number => (situation === 'working' ? asked.speed : 0);
-const accelerationIn = ({ asked }: AnyPath, situation: SituationId): number =>
-  situation === 'starting' ? asked.acceleration : 0;
+/** The load pushes back through the train: it is held, or drives from its start on. */
+const pushesBack = (path: AnyPath, situation: SituationId): boolean =>
+  situation === 'holding' ||
+  (situation === 'starting' &&
+    placesOf(path).every((q) => path.load.force(q, 0) + path.load.inertia(q) * path.asked.acceleration <= 0));
+const accelerationIn = (path: AnyPath, situation: SituationId): number =>
+  situation === 'starting' && !pushesBack(path, situation) ? path.asked.acceleration : 0;
 
 /** Torque that one motor's shaft must give for a force at the output. */
 function motorTorque(path: AnyPath, situation: SituationId, force: number, rotor: number): number {
   const lever = path.train.total / path.radius;
-  if (situation === 'holding') return (force * path.train.backEfficiency) / (path.motors * lever);
+  if (pushesBack(path, situation)) return (force * path.train.backEfficiency) / (path.motors * lever);
   return force / (path.motors * lever * path.train.efficiency) + rotor * lever * accelerationIn(path, situation);
 }
 
@@ -54,7 +59,7 @@ function currentFor(path: DcPath, situation: SituationId, force: number): number
   const { motor, rotorInertia } = path.drive;
   const torque = motorTorque(path, situation, force, rotorInertia);
   // Friction helps what is held, and is no part of the load.
-  if (situation === 'holding') return torque / motor.torqueConstant;
+  if (pushesBack(path, situation)) return torque / motor.torqueConstant;
   const omega = speedIn(path, situation) * (path.train.total / path.radius);
   return torque / motor.torqueConstant + motor.freeCurrent + motor.freeCurrentPerSpeed * omega;
 }
@@ -127,16 +132,18 @@ const servoOnly =
     if (path.machine !== 'servo' || !where.includes(situation)) return undefined;
     const { load, asked, linked, motors, train, servo } = path;
     const [v, a] = [speedIn(path, situation), accelerationIn(path, situation)];
-    const askedAt = (q: number) =>
-      situation === 'holding' ? load.holdForce(q) : load.force(q, v) + load.inertia(q) * a;
+    const back = pushesBack(path, situation);
+    const askedAt = (q: number) => {
+      if (situation === 'holding') return Math.abs(load.holdForce(q));
+      return back ? -load.force(q, v) : load.force(q, v) + load.inertia(q) * a;
+    };
     const shock = situation === 'starting' ? asked.shock : 1;
     const demand = shock * Math.max(...placesOf(path).map(askedAt));
     return (force) =>
       placesOf(path).every((q) => {
         const ratio = linked!.ratioAt(q);
         const share = (force / demand) * shock * askedAt(q);
-        const onHorn =
-          ((situation === 'holding' ? share * train.backEfficiency : share / train.efficiency) * ratio) / motors;
+        const onHorn = ((back ? share * train.backEfficiency : share / train.efficiency) * ratio) / motors;
         const rotor = situation === 'starting' ? (servo.rotorAtHorn * a) / ratio : 0;
         return onHorn + rotor <= there(path, situation, v / ratio);
       });
@@ -150,7 +157,8 @@ const servoGives = ({ servo }: ServoPath, situation: SituationId, hornSpeed: num
 /** Torque on the shafts in front of and behind a stage for a force at the output, and how fast the first turns. */
 function aroundStage(path: AnyPath, index: number, situation: SituationId, force: number) {
   const { stages } = path.train;
-  const losing = (i: number) => (situation === 'holding' ? stages[i]!.backEfficiency : 1 / stages[i]!.efficiency);
+  const back = pushesBack(path, situation);
+  const losing = (i: number) => (back ? stages[i]!.backEfficiency : 1 / stages[i]!.efficiency);
   let torque = force * path.radius;
   // What the output itself loses counts as a last stage.
   for (let i = stages.length - 1; i > index; i--) torque *= losing(i) / stages[i]!.ratio;
@@ -207,10 +215,17 @@ export const MECHANICS: Readonly<Record<LimitId, Mechanics>> = {
   volts: dcOnly(() => true),
   stator: dcOnly(({ drive }, _situation, { motorCurrent }) => motorCurrent <= (drive.statorLimit ?? Infinity)),
   supply: dcOnly(({ drive }, _situation, { supplyCurrent }) => supplyCurrent <= (drive.supplyLimit ?? Infinity)),
-  'brown-out': dcOnly(
-    ({ pack, controller }, _situation, { volts }) =>
-      volts >= Math.max(pack.floor, pack.brownOut, controller.lowestVoltage),
-  ),
+  'brown-out': dcOnly(({ pack, main, drive, controller }, _situation, { volts, supplyCurrent }) => {
+    const drawn = pack.others + drive.motors * supplyCurrent;
+    const open = drive.restVoltage + (pack.resistance + (main?.wireResistance ?? 0)) * pack.others;
+    const atCells = open - pack.resistance * drawn;
+    const atBoards = atCells - (main?.wireResistance ?? 0) * drawn;
+    return (
+      atCells >= pack.floor &&
+      atBoards >= pack.brownOut &&
+      (Number.isNaN(controller.lowestVoltage) || volts >= controller.lowestVoltage)
+    );
+  }),
   discharge: dcOnly(
     ({ drive, pack }, _situation, { supplyCurrent }) =>
       drive.motors * supplyCurrent + pack.others <= pack.dischargeLimit,

@@ -14,7 +14,10 @@ export interface PlainRun {
     readonly speed: number;
     readonly current: number;
     readonly supply: number;
+    /** Pushed at, and not moving. */
+    readonly stuck?: true;
   }[];
+  readonly topSpeed: number;
 }
 
 /** Steps in which the whole way is cut. */
@@ -42,8 +45,8 @@ export function plainRun(path: DcPath, brakeFrom = Infinity, fromSpeed = 0): Pla
   const { asked, drive, train, radius } = path;
   const lever = train.total / radius;
   const scale = asked.time / STEPS;
-  const moments: { seconds: number; speed: number; current: number; supply: number }[] = [];
-  let [q, v, time, peakSupply, peakReturned] = [0, fromSpeed, 0, 0, 0];
+  const moments: PlainRun['moments'][number][] = [];
+  let [q, v, time, peakSupply, peakReturned, topSpeed] = [0, fromSpeed, 0, 0, 0, 0];
   const done = () =>
     asked.target !== undefined
       ? v >= asked.target
@@ -59,11 +62,18 @@ export function plainRun(path: DcPath, brakeFrom = Infinity, fromSpeed = 0): Pla
     const held = braking ? fullBraking(path, omega) : undefined;
     const torque = driving ? driving.torque : -held!.torque;
     const a = accelerationOf(path, q, v, torque);
-    if (!braking && v <= 0 && a <= 0) return { arrived: false, time, peakSupply, peakReturned, moments };
     const current = driving ? driving.motorCurrent : held!.current;
     const supply = driving ? driving.supplyCurrent : -held!.returned;
     peakSupply = Math.max(peakSupply, supply);
     peakReturned = Math.max(peakReturned, -supply * drive.motors);
+    if (!braking && v <= 0 && a <= 0) {
+      // What does not move is pushed at for as long as the job lasts.
+      const lasts = Math.min(asked.time, asked.every);
+      for (let left = lasts - time; left > 0; left -= scale)
+        moments.push({ seconds: Math.min(scale, left), speed: 0, current, supply, stuck: true });
+      return { arrived: false, time: Math.max(time, lasts), peakSupply, peakReturned, moments, topSpeed };
+    }
+    topSpeed = Math.max(topSpeed, v);
     moments.push({ seconds: scale, speed: v, current, supply });
     // Speed at the middle of the step: second order, and plain.
     const middle = Math.max(0, v + (a * scale) / 2);
@@ -71,7 +81,7 @@ export function plainRun(path: DcPath, brakeFrom = Infinity, fromSpeed = 0): Pla
     v = Math.max(braking ? -1 : 0, v + a * scale);
     time += scale;
   }
-  return { arrived: done(), time, peakSupply, peakReturned, moments };
+  return { arrived: done(), time, peakSupply, peakReturned, moments, topSpeed: Math.max(topSpeed, v) };
 }
 
 /** Full effort, then full braking as late as it may, standing at the end: where the brakes go on is looked for. */

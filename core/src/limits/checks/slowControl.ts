@@ -1,14 +1,16 @@
 import { amount, say } from '../../words/phrase.js';
 import { drivePoint } from '../../controller/drivePoint.js';
 import {
-  leastBrushedSpeed,
+  LEAST_ERPM,
   leastBrushlessSpeed,
+  leastCountedSpeed,
+  leastSteadySpeed,
   START_SECONDS,
   START_SHARE,
   startTorque,
 } from '../../controller/leastSpeed.js';
 import type { StartStyle } from '../../plan/part.js';
-import { worstHoldingPlace, worstStartingPlace, type DcPath } from '../../powerpath/path.js';
+import { heldForce, worstStartingPlace, type DcPath } from '../../powerpath/path.js';
 import { add, div, found, max, mul, named, num, pow, sub } from '../../worked/expression.js';
 import {
   efficiencyOf,
@@ -25,14 +27,18 @@ import type { CheckRule } from '../check.js';
 /** Creeping, starting under load and holding still: what a drive does where it turns slowly or not at all. */
 
 /**
- * Least speed the motor keeps steadily, rad/s of its shaft.
+ * Least speed the motor keeps steadily, rad/s of its shaft; never 0. `start` is the way it starts, its own where absent.
  *
  * @example leastMotorSpeed(path) //=> 3.598
  */
-export function leastMotorSpeed(path: DcPath): number {
-  const { motor, controller, drive } = path;
-  if (motor.type === 'brushed') return leastBrushedSpeed(drive, controller.dutyStep);
-  return leastBrushlessSpeed(controller.leastErpm, motor.polePairs ?? 1);
+export function leastMotorSpeed({ motor, controller, control, drive, settling }: DcPath, start?: StartStyle): number {
+  const steady = leastSteadySpeed(drive, controller.dutyStep, motor.detent);
+  const counted = control.mode === 'lock' && settling?.counts ? leastCountedSpeed(settling.counts) : 0;
+  const blindly =
+    motor.type === 'brushed'
+      ? 0
+      : leastBrushlessSpeed(start ? LEAST_ERPM[start] * RPM : controller.leastErpm, motor.polePairs ?? 1);
+  return Math.max(steady, counted, blindly);
 }
 
 /**
@@ -42,10 +48,12 @@ export function leastMotorSpeed(path: DcPath): number {
  */
 export const leastOutputSpeed = (path: DcPath): number => (leastMotorSpeed(path) * path.radius) / path.train.total;
 
+const RPM = Math.PI / 30;
+
 const blind = (path: DcPath): boolean => path.motor.type === 'brushless' && path.controller.startStyle !== 'sensors';
 
 const WHY: Readonly<Record<StartStyle, string>> = {
-  sensors: 'its sensors know where it stands',
+  sensors: 'below that friction stalls it now and then',
   forced: 'below that it loses step and surges to catch up',
   bump: 'below that it loses step, stops and has to be bumped again',
 };
@@ -63,28 +71,22 @@ export const creep: CheckRule<DcPath> = {
     const least = leastOutputSpeed(path);
     const dimension = path.load.unit === 'm' ? ('velocity' as const) : ('speed' as const);
     const k = path.asked.perCoordinate;
-    const why =
-      path.motor.type === 'brushed' ? 'below that friction stalls it now and then' : WHY[path.controller.startStyle];
-    if (least === 0)
-      return {
-        outcome: { holds: true },
-        asked: { value: asked * k, dimension },
-        there: { value: 0, dimension },
-        sentence: `It creeps as slowly as asked: ${why}.`,
-      };
+    const why = WHY[path.motor.type === 'brushed' ? 'sensors' : path.controller.startStyle];
     return {
       outcome: { multiple: asked / least },
       asked: { value: asked * k, dimension },
       there: { value: least * k, dimension },
       sentence: say`The slowest it keeps is ${amount(least * k, dimension)}; ${why}. Asked is ${amount(asked * k, dimension)}.`,
-      hint: 'A motor and controller with sensors, or a brushed motor, creeps slower.',
+      hint: blind(path)
+        ? 'A motor and controller with sensors, or a brushed motor, creeps slower.'
+        : 'A deeper reduction, or a motor that runs freer, creeps slower.',
       working: () => {
         const slowest = found(
           '\\omega_{least}',
           'least speed of the motor',
           'speed',
           leastMotorSpeed(path),
-          'from how it starts, or from friction’s scatter',
+          'from friction’s scatter and detent, its least step of duty, how it starts, and what is counted',
         );
         const wanted = figureOf(path, path.load.unit === 'm' ? 'job.creep' : 'job.turnCreep');
         const onCoordinate = k === 1 ? wanted : div(wanted, figureOf(path, 'output.loadPerRope'));
@@ -163,11 +165,7 @@ export const holdsStill: CheckRule<DcPath> = {
   needs: ['load', 'output', 'train'],
   run: false,
   levers: ['holder'],
-  applies: (path) =>
-    blind(path) &&
-    path.holder !== 'brake' &&
-    path.holder !== 'ratchet' &&
-    path.load.holdForce(worstHoldingPlace(path)) > 0,
+  applies: (path) => blind(path) && path.holder !== 'brake' && path.holder !== 'ratchet' && heldForce(path) > 0,
   answer: (path) => {
     const stays = path.train.stays;
     return {

@@ -1,4 +1,5 @@
 import { amount, say } from '../../words/phrase.js';
+import { fallEnergy } from '../../load/fall.js';
 import type { Holder } from '../../plan/plan.js';
 import { showMultiple } from '../../words/show.js';
 import { worstHoldingPlace, type PowerPath } from '../../powerpath/path.js';
@@ -38,7 +39,7 @@ function unheld(path: AnyPath, held: number): Pick<CheckAnswer, 'outcome' | 'the
   return { outcome: { holds: false }, there: 'nothing', sentence: FALLS };
 }
 
-/** A lifted load asks what keeps it up when the power goes. */
+/** A lifted load asks what keeps it up when the power goes. A small fall, or one that may be, is a note. */
 export const staysUp: CheckRule<AnyPath> = {
   id: 'stays-up',
   name: 'stays up, power off',
@@ -46,39 +47,59 @@ export const staysUp: CheckRule<AnyPath> = {
   needs: ['load', 'output'],
   run: false,
   levers: ['holder'],
-  applies: (path) => path.lifted,
+  applies: (path) => path.falls !== undefined,
   answer: (path) => {
-    const asked = 'must not fall';
-    const held = path.load.holdForce(worstHoldingPlace(path));
-    if (held <= 0) {
-      return {
-        outcome: { holds: true },
-        asked,
-        there: 'counterforce',
-        sentence: 'The counterforce carries the load, power or not.',
-      };
-    }
-    const holder = holderOf(path);
-    // A stage that stays only when dry is no holder, whether claimed or not.
-    if (holder === 'claimed' || (holder === 'nothing' && path.train.backEfficiency === 0))
-      return {
-        outcome: { holds: false },
-        asked,
-        there: path.train.backEfficiency === 0 ? 'may creep' : 'no stage stays',
-        sentence:
-          path.train.backEfficiency === 0
-            ? 'It stays by itself only while its friction is as given: greased and shaken to 0.7 of that, it creeps down.'
-            : 'No stage of this train stays by itself: the load runs back when the power goes.',
-      };
-    if (holder === 'nothing') return { asked, ...unheld(path, held) };
+    const answer = keptUp(path);
+    return 'holds' in answer.outcome && !answer.outcome.holds ? (harmless(path) ?? answer) : answer;
+  },
+};
+
+function keptUp(path: AnyPath): CheckAnswer {
+  const asked = 'must not fall';
+  const held = path.load.holdForce(worstHoldingPlace(path));
+  if (held <= 0) {
     return {
       outcome: { holds: true },
       asked,
-      there: HELD_BY[holder],
-      sentence: `With the power off it stays up: ${HELD_BY[holder]}.`,
+      there: 'counterforce',
+      sentence: 'The counterforce carries the load, power or not.',
     };
-  },
-};
+  }
+  const holder = holderOf(path);
+  // A stage that stays only when dry is no holder, whether claimed or not.
+  if (holder === 'claimed' || (holder === 'nothing' && path.train.backEfficiency === 0))
+    return {
+      outcome: { holds: false },
+      asked,
+      there: path.train.backEfficiency === 0 ? 'may creep' : 'no stage stays',
+      sentence:
+        path.train.backEfficiency === 0
+          ? 'It stays by itself only while its friction is as given: greased and shaken to 0.7 of that, it creeps down.'
+          : 'No stage of this train stays by itself: the load runs back when the power goes.',
+    };
+  if (holder === 'nothing') return { asked, ...unheld(path, held) };
+  return {
+    outcome: { holds: true },
+    asked,
+    there: HELD_BY[holder],
+    sentence: `With the power off it stays up: ${HELD_BY[holder]}.`,
+  };
+}
+
+/** What falls with little energy, or with the person's leave. */
+function harmless({ falls, load, asked }: AnyPath): CheckAnswer | undefined {
+  const energy = fallEnergy(load, asked.travel ?? 0);
+  const little = energy <= falls!.harmless;
+  if (!little && falls!.may === undefined) return undefined;
+  return {
+    outcome: { note: true },
+    asked: little ? say`up to ${amount(falls!.harmless, 'energy')}` : 'may come down',
+    there: amount(energy, 'energy'),
+    sentence: little
+      ? say`It comes down when the power goes, with ${amount(energy, 'energy')}: a knock, up to ${amount(falls!.harmless, 'energy')} counts as harmless.`
+      : say`It comes down when the power goes, with ${amount(energy, 'energy')}, and may: ${falls!.may!}`,
+  };
+}
 
 /** What holds it; a stage that is said to stay must be one. */
 function holderOf({ train, holder }: PowerPath): Holder | 'claimed' {

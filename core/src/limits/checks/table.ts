@@ -11,6 +11,7 @@ import { heldBack } from './heldBack.js';
 import { inTime } from './inTime.js';
 import { jam } from './jam.js';
 import { charge, matchBreakers, matchHeat } from './matchDay.js';
+import { motorTopSpeed, motorVolts } from './motorCeilings.js';
 import { motorKind } from './motorKind.js';
 import { branchPlug, mainPlug } from './plugs.js';
 import { recovers } from './recovers.js';
@@ -62,6 +63,8 @@ export const CHECKS: readonly CheckRule<DcPath>[] = [
   matchBreakers,
   charge,
   motorKind,
+  motorVolts,
+  motorTopSpeed,
   voltsFull,
   voltsLeast,
   returnVolts,

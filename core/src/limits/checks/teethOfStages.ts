@@ -1,6 +1,6 @@
 import { amount, say } from '../../words/phrase.js';
 import { counted } from '../../words/show.js';
-import { FEWEST_GEAR_TEETH, UNDERCUT_UNDER } from '../../reduction/gearPair.js';
+import { FEWEST_GEAR_TEETH, UNDERCUT_UNDER, WHOLE_FROM } from '../../reduction/gearPair.js';
 import { speedRipple } from '../../reduction/runLength.js';
 import type { PowerPath } from '../../powerpath/path.js';
 import type { ChainParts, GearParts, StageParts } from '../../powerpath/stageParts.js';
@@ -17,7 +17,7 @@ const leastOf = <S extends StageParts>(
   by: (parts: S) => number,
 ): S | undefined => path.stageParts.filter(is).sort((a, b) => by(a) - by(b))[0];
 
-/** Few teeth are cut away at their feet: said under 17, and under 12 there is no strength to tell. */
+/** Few teeth are cut away at their feet: a note at 17 and 16, tight under, and under 12 there is no strength to tell. */
 export const undercut: CheckRule = {
   id: 'undercut',
   name: 'gear teeth whole',
@@ -30,28 +30,34 @@ export const undercut: CheckRule = {
   answer: (path) => {
     const teeth = teethOf(leastOf(path, isGears, teethOf)!);
     return {
-      outcome: { multiple: teeth / FEWEST_GEAR_TEETH, wants: UNDERCUT_UNDER / FEWEST_GEAR_TEETH },
+      outcome:
+        teeth >= UNDERCUT_UNDER && teeth < WHOLE_FROM
+          ? { note: true }
+          : { multiple: teeth / FEWEST_GEAR_TEETH, wants: UNDERCUT_UNDER / FEWEST_GEAR_TEETH },
       asked: `${UNDERCUT_UNDER} teeth`,
       there: counted(teeth, 'tooth', 'teeth'),
       sentence:
-        teeth >= UNDERCUT_UNDER
+        teeth >= WHOLE_FROM
           ? `The smallest gear has ${teeth} teeth: nothing of them is cut away.`
-          : teeth >= FEWEST_GEAR_TEETH
-            ? `A gear of ${teeth} teeth is undercut at 20°: its feet are thinner than the figures say, unless its profile is shifted.`
-            : `A gear of ${teeth} teeth has no strength that could be told: 12 are the fewest.`,
+          : teeth >= UNDERCUT_UNDER
+            ? `A gear of ${teeth} teeth is undercut a little at 20°: usual, and in the strength reckoned here.`
+            : teeth >= FEWEST_GEAR_TEETH
+              ? `A gear of ${teeth} teeth is undercut at 20°: its feet are thinner than the figures say, unless its profile is shifted.`
+              : `A gear of ${teeth} teeth has no strength that could be told: 12 are the fewest.`,
       working: () =>
         named('x', 'teeth over the fewest', 'number', div(num(teeth, 'teeth'), num(FEWEST_GEAR_TEETH, 'fewest'))),
     };
   },
 };
 
-/** Ripple that is said, and the one at which a chain drive is plainly rough: 16 and 9 teeth. */
-const SAID = 0.02;
+/** Ripple worth a note, one that asks for more teeth, and one that is plainly rough: under 16, 12 and 9 teeth. */
+const NOTED = 0.02;
+const MUCH = 0.035;
 const ROUGH = 0.06;
 
 const smallOf = ({ driver, driven }: ChainParts): number => Math.min(driver, driven);
 
-/** A chain rides on a polygon: fewer than sixteen teeth are felt. */
+/** A chain rides on a polygon: under sixteen teeth a note, under twelve tight. */
 export const ripple: CheckRule = {
   id: 'ripple',
   name: 'chain runs evenly',
@@ -65,10 +71,10 @@ export const ripple: CheckRule = {
     const teeth = smallOf(leastOf(path, isChain, smallOf)!);
     const by = speedRipple(teeth);
     return {
-      outcome: { multiple: ROUGH / by, wants: ROUGH / SAID },
-      asked: amount(SAID, 'share'),
+      outcome: by > NOTED && by <= MUCH ? { note: true } : { multiple: ROUGH / by, wants: ROUGH / MUCH },
+      asked: amount(MUCH, 'share'),
       there: amount(by, 'share'),
-      sentence: say`On ${teeth} teeth the chain’s speed swings by ${amount(by, 'share')} at every tooth${by > SAID ? ': it is felt and heard, and wears the chain' : ''}.`,
+      sentence: say`On ${teeth} teeth the chain’s speed swings by ${amount(by, 'share')} at every tooth${by > NOTED ? ': it is felt and heard, and wears the chain' : ''}.`,
       working: () =>
         named(
           'x',

@@ -82,7 +82,7 @@ function supplyWorking(path: DcPath, situation: Situation, where: 'main' | 'bran
 function secondsWorking(path: DcPath, situation: Situation): Expression {
   if (situation.id === 'holding') return figureOf(path, 'job.held');
   if (situation.id === 'working') return workingSecondsOf(path);
-  if (situation.acceleration === 0) return figureOf(path, 'job.time');
+  if (path.asked.acceleration === 0) return figureOf(path, 'job.time');
   return num(situation.seconds, 'v/a');
 }
 

@@ -1,44 +1,113 @@
 import { CELLS } from '../../pack/cells.js';
 import type { DcPath } from '../../powerpath/path.js';
 import { div, max, mul, named, num, sub, type Expression } from '../../worked/expression.js';
-import { figureOf, restVoltageOf, supplyResistanceOf } from '../../terms/pathTerms.js';
+import {
+  figureOf,
+  motorsOf,
+  packResistanceOf,
+  restVoltageOf,
+  sharedResistanceOf,
+  supplyResistanceOf,
+} from '../../terms/pathTerms.js';
 import { SITUATIONS } from '../situation.js';
 import { supplySideLimit } from './electricLimit.js';
 
-/** Where the controller or the robot's computers switch off, or the cells would be harmed, whichever comes first. */
-function brownOutVoltage(path: DcPath): number {
-  const lowest = path.controller.lowestVoltage;
-  const floor = Math.max(path.pack.floor, path.pack.brownOut);
-  return Number.isNaN(lowest) ? floor : Math.max(floor, lowest);
+/** Who gives up first, at which volts, and through how much resistance it feels the current of one motor. */
+interface GivesUp {
+  readonly who: 'cells' | 'boards' | 'controller';
+  /** Rest volts there with only the rest of the robot at work, V. */
+  readonly rest: number;
+  readonly least: number;
+  readonly resistance: number;
 }
 
-function brownOutWorking(path: DcPath): Expression {
+/**
+ * Cells are harmed by what they themselves sag to; boards hang behind the main wire, the controller behind its branch as
+ * well: each feels its own resistance, and the one that takes the least current is the first.
+ */
+function firstToGiveUp({ pack, main, drive, controller, motors }: DcPath): GivesUp {
+  const mainWire = main?.wireResistance ?? 0;
+  const all: GivesUp[] = [
+    {
+      who: 'cells',
+      rest: drive.restVoltage + mainWire * pack.others,
+      least: pack.floor,
+      resistance: motors * pack.resistance,
+    },
+    {
+      who: 'boards',
+      rest: drive.restVoltage,
+      least: pack.brownOut,
+      resistance: motors * (pack.resistance + mainWire),
+    },
+  ];
+  if (!Number.isNaN(controller.lowestVoltage))
+    all.push({
+      who: 'controller',
+      rest: drive.restVoltage,
+      least: controller.lowestVoltage,
+      resistance: drive.supplyResistance,
+    });
+  return all.reduce((first, one) => (currentOf(one) < currentOf(first) ? one : first));
+}
+
+const currentOf = ({ rest, least, resistance }: GivesUp): number => Math.max(0, rest - least) / resistance;
+
+const SUBJECTS: Readonly<Record<GivesUp['who'], string>> = {
+  cells: 'The cells’ floor',
+  boards: 'The robot’s boards, by their least volts,',
+  controller: 'The controller, by its least volts,',
+};
+
+function volts(path: DcPath, who: GivesUp['who']): Expression {
   const { chemistry, series } = path.pack.figures;
-  const cells = mul(num(series), num(CELLS[chemistry].floor, 'cell floor'));
-  const floor = max(cells, figureOf(path, 'pack.brownOut'));
-  const of = Number.isNaN(path.controller.lowestVoltage)
-    ? floor
-    : max(floor, figureOf(path, 'controller.lowestVoltage'));
-  return named('V_{low}', 'volts below which it browns out', 'voltage', of);
+  if (who === 'cells')
+    return named(
+      'V_{low}',
+      'floor of the cells',
+      'voltage',
+      mul(num(series), num(CELLS[chemistry].floor, 'cell floor')),
+    );
+  return figureOf(path, who === 'boards' ? 'pack.brownOut' : 'controller.lowestVoltage');
 }
 
-/** Ib = (Voc − Vlow)/Rs: the pack sags to where the controller lets go. */
+function resistance(path: DcPath, who: GivesUp['who']): Expression {
+  if (who === 'controller') return supplyResistanceOf(path);
+  return mul(motorsOf(path), who === 'cells' ? packResistanceOf(path) : sharedResistanceOf(path));
+}
+
+/** Rest volts where it is: the cells do not feel the main wire. */
+function rest(path: DcPath, who: GivesUp['who']): Expression {
+  const there = restVoltageOf(path);
+  if (who !== 'cells' || !path.main) return there;
+  return named(
+    'V_{cells}',
+    'cells with the rest of the robot at work',
+    'voltage',
+    sub(there, mul(sub(packResistanceOf(path), sharedResistanceOf(path)), figureOf(path, 'pack.others'))),
+  );
+}
+
+/** Ib = (Voc − Vlow)/R, the least over cells, boards and controller: the pack sags to where the first of them gives up. */
 export const brownOut = supplySideLimit({
   id: 'brown-out',
   name: 'brown-out',
   subject: 'The sagging pack',
+  subjectHere: (path) => SUBJECTS[firstToGiveUp(path).who],
   link: 'pack',
   wants: 1.5,
   goodFirst: false,
   situations: SITUATIONS,
   levers: ['parallel', 'thicker-wire', 'deeper', 'lighter', 'longer', 'less-push'],
   applies: () => true,
-  supplyCurrent: (path) => Math.max(0, path.drive.restVoltage - brownOutVoltage(path)) / path.drive.supplyResistance,
-  supplyWorking: (path) =>
-    named(
+  supplyCurrent: (path) => currentOf(firstToGiveUp(path)),
+  supplyWorking: (path) => {
+    const { who } = firstToGiveUp(path);
+    return named(
       'I_b',
       'supply current of one motor',
       'current',
-      div(max(num(0), sub(restVoltageOf(path), brownOutWorking(path))), supplyResistanceOf(path)),
-    ),
+      div(max(num(0), sub(rest(path, who), volts(path, who))), resistance(path, who)),
+    );
+  },
 });

@@ -48,7 +48,7 @@ export function electricLimit({ also = [], motorCurrent, currentWorking, ...spec
 
 /**
  * Output force of a motor current: n·Kt·(I − I0 − I1·ω)·(G/r)·η, less n·Jr·(G/r)²·η·a when starting;
- * holding n·Kt·I·(G/r)/ηb, since then the losses help.
+ * where the load pushes back n·Kt·I·(G/r)/ηb, since then the losses help.
  *
  * @example forceOf(path, situationOf(path, 'working'), 40) //=> 243
  */
@@ -56,7 +56,7 @@ export function forceOf(path: DcPath, situation: Situation, current: number): nu
   const { drive, train, radius } = path;
   const { motor, motors } = drive;
   const lever = train.total / radius;
-  if (situation.id === 'holding') {
+  if (situation.back) {
     return train.backEfficiency === 0
       ? Infinity
       : (motors * motor.torqueConstant * current * lever) / train.backEfficiency;
@@ -71,7 +71,7 @@ export function forceOf(path: DcPath, situation: Situation, current: number): nu
 
 function forceWorking(path: DcPath, situation: Situation, current: Expression): Expression {
   const force = path.load.unit === 'm' ? 'force' : 'torque';
-  if (situation.id === 'holding') {
+  if (situation.back) {
     return named(
       'C',
       'what it can hold',

@@ -10,9 +10,11 @@ const NEEDS: readonly Need[] = ['motor', 'rail', 'linkage', 'pack', 'wiring', 't
 
 /** What the situation asks of the output at a place, shock left out. */
 const askedAt =
-  ({ load }: ServoPath, { id, speed, acceleration }: Situation) =>
-  (q: number): number =>
-    id === 'holding' ? load.holdForce(q) : load.force(q, speed) + load.inertia(q) * acceleration;
+  ({ load }: ServoPath, { id, speed, acceleration, back }: Situation) =>
+  (q: number): number => {
+    if (id === 'holding') return Math.abs(load.holdForce(q));
+    return back ? -load.force(q, speed) : load.force(q, speed) + load.inertia(q) * acceleration;
+  };
 
 /** What speeding up its own motor takes of the horn's torque. */
 const ownAt = ({ servo, linked }: ServoPath, { id, acceleration }: Situation, q: number): number =>
@@ -29,7 +31,7 @@ export function servoCapacity(path: ServoPath, situation: Situation, torque: Hor
   if (!path.linked || path.linked.short) return 0;
   const asked = askedAt(path, situation);
   const place = worstHornPlace(path, asked);
-  const onHorn = torqueAtHorn(path, situation.id === 'holding' ? heldThrough(path, asked(place)) : asked(place), place);
+  const onHorn = torqueAtHorn(path, situation.back ? heldThrough(path, asked(place)) : asked(place), place);
   if (!(onHorn > 0)) return Infinity;
   const hornSpeed = situation.speed / path.linked.ratioAt(place);
   return (
@@ -71,9 +73,8 @@ function capacityWorking(path: ServoPath, situation: Situation, torque: Expressi
   if (path.linkage.kind !== 'direct')
     return found('C', 'what it can do', force, value, 'place by place along the linkage, where least is left');
   const lever = leverOf(path);
-  const words = situation.id === 'holding' ? 'what it can hold' : 'what it can do';
-  if (situation.id === 'holding')
-    return named('C', words, force, div(mul(motorsOf(path), torque, lever), backEfficiencyOf(path)));
+  const words = situation.back ? 'what it can hold' : 'what it can do';
+  if (situation.back) return named('C', words, force, div(mul(motorsOf(path), torque, lever), backEfficiencyOf(path)));
   const driving = mul(motorsOf(path), torque, lever, efficiencyOf(path));
   if (situation.id === 'working' || path.servo.rotorAtHorn === 0) return named('C', words, force, driving);
   const own = found(

@@ -66,6 +66,7 @@ export const chainSkip = stageLimit<ChainParts>({
   subject: 'The chain’s hold on its teeth',
   wants: 1.5,
   need: 'chain',
+  also: 'slack',
   levers: ['tensioner', 'more-teeth', 'lighter', 'longer'],
   has: isChain,
   torque: (parts) => chainSkipPull(parts) * parts.driverRadius,

@@ -17,9 +17,9 @@ export const gearbox = stageLimit<RatedBox>({
   need: 'gearbox',
   levers: ['lighter', 'longer'],
   has: isRated,
-  torque: ({ ratedTorque, index }, { path, situation }) => {
+  torque: ({ ratedTorque, index }, { path, back }) => {
     const { ratio, efficiency, backEfficiency } = path.train.stages[index]!;
-    return situation === 'holding' ? (ratedTorque * backEfficiency) / ratio : ratedTorque / (ratio * efficiency);
+    return back ? (ratedTorque * backEfficiency) / ratio : ratedTorque / (ratio * efficiency);
   },
   how: ({ ratedTorque }) => say`its output’s ${amount(ratedTorque, 'torque')}, seen at its input`,
 });

@@ -16,11 +16,11 @@ export const shaft = stageLimit<OnShaft>({
   need: 'shaft strength',
   levers: ['thicker-shaft', 'lighter', 'longer'],
   has: hasShaft,
-  torque: ({ shaft: { form, size, allowable, overhang }, drivenRadius, index }, { path, situation }) => {
+  torque: ({ shaft: { form, size, allowable, overhang }, drivenRadius, index }, { path, back }) => {
     const pullPerTorque = drivenRadius > 0 ? 1 / drivenRadius : 0;
     const most = torqueOfShaft(form, size, allowable, pullPerTorque, overhang);
     const { ratio, efficiency, backEfficiency } = path.train.stages[index]!;
-    return situation === 'holding' ? (most * backEfficiency) / ratio : most / (ratio * efficiency);
+    return back ? (most * backEfficiency) / ratio : most / (ratio * efficiency);
   },
   how: ({ shaft: { form, size, allowable, overhang } }) =>
     say`${form} ${amount(size, 'length')}, ${amount(allowable, 'stress')}, its wheel ${amount(overhang, 'length')} beyond the bearing, seen at the driving shaft`,

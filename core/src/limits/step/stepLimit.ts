@@ -26,7 +26,7 @@ function needsOf(situation: SituationId): readonly Need[] {
   return situation === 'starting' ? [...BASE, 'job', 'rotor'] : [...BASE, 'job'];
 }
 
-/** Makes a rung of a motor torque: n·T·(G/r)·η, less what speeds up the rotors; holding n·T·(G/r)/ηb. */
+/** Makes a rung of a motor torque: n·T·(G/r)·η, less what speeds up the rotors; where the load pushes back n·T·(G/r)/ηb. */
 export function stepLimit({ torque, torqueWorking, ...spec }: StepSpec): Limit<StepPath> {
   return {
     ...spec,
@@ -40,8 +40,7 @@ export function stepLimit({ torque, torqueWorking, ...spec }: StepSpec): Limit<S
 
 function forceOf({ train, radius, motors, step }: StepPath, situation: Situation, torque: number): number {
   const lever = train.total / radius;
-  if (situation.id === 'holding')
-    return train.backEfficiency === 0 ? Infinity : (motors * torque * lever) / train.backEfficiency;
+  if (situation.back) return train.backEfficiency === 0 ? Infinity : (motors * torque * lever) / train.backEfficiency;
   const driving = motors * torque * lever * train.efficiency;
   if (situation.id === 'working') return driving;
   return driving - motors * step.rotorInertia * lever * lever * train.efficiency * situation.acceleration;
@@ -49,7 +48,7 @@ function forceOf({ train, radius, motors, step }: StepPath, situation: Situation
 
 function forceWorking(path: StepPath, situation: Situation, torque: Expression): Expression {
   const force = path.load.unit === 'm' ? 'force' : 'torque';
-  if (situation.id === 'holding')
+  if (situation.back)
     return named(
       'C',
       'what it can hold',

@@ -18,9 +18,9 @@ export function torqueToCarry(plan: Plan, mechanism: Mechanism, stages: number):
     const kept = behind.reduce((product, { ratio, efficiency }) => product * ratio * efficiency, 1);
     return SITUATIONS.map((id) => {
       if (lacksOf(path, SITUATION_NEEDS[id]).length > 0) return 0;
-      const { demand } = situationOf(path, id);
-      const torque = (demand * path.radius) / kept;
-      return idleBecause(path, id, demand) || !Number.isFinite(torque) ? 0 : torque;
+      const situation = situationOf(path, id);
+      const torque = (situation.demand * path.radius) / kept;
+      return idleBecause(path, situation) || !Number.isFinite(torque) ? 0 : torque;
     });
   });
   return Math.max(0, ...torques);

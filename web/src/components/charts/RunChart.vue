@@ -126,13 +126,13 @@ const option = computed(() => {
         lineStyle: { color: b, width: 1.8, type: [7, 4] },
         markPoint: beside
           ? {
-              ...label(`– – ${fed.value}, all`, b, aside(1), 'right'),
+              ...label('– – pack, all', b, aside(1), 'right'),
               data: [
-                label(`– – ${fed.value}, all`, b, aside(1), 'right'),
+                label('– – pack, all', b, aside(1), 'right'),
                 label(`— ${speedName}`, pen, aside(2), 'right'),
               ].flatMap(({ data: points }) => points),
             }
-          : label(`${fed.value}, all`, b, [middle.time, middle.supplyCurrent], 'bottom'),
+          : label('pack, all', b, [middle.time, middle.supplyCurrent], 'bottom'),
       },
       {
         ...line,
@@ -149,7 +149,7 @@ const option = computed(() => {
         yAxisIndex: 2,
         data: data.samples.map((sample) => [sample.time, sample.packVoltage]),
         lineStyle: { color: act, width: 1.6 },
-        markPoint: label(`${fed.value}, least ${show(least, 'voltage')}`, act, [late.time, late.packVoltage], 'top'),
+        markPoint: label(`pack, least ${show(least, 'voltage')}`, act, [late.time, late.packVoltage], 'top'),
       },
     ],
   };
@@ -192,18 +192,22 @@ const HOW = {
   stop: 'full effort, then braking late',
   trapezoid: 'by its commanded motion',
 } as const;
-/** Pulses command a stepper; a servo goes as fast as it goes. Its volts are its rail's. */
+/** Pulses command a stepper; a servo goes as fast as it goes. */
 const how = computed(() => {
   if (path.value.asked.pulses) return 'as the pulses command';
   return path.value.machine === 'servo' ? 'as fast as it goes, standing at the end' : HOW[path.value.asked.profile];
 });
-const fed = computed(() => (path.value.machine === 'servo' ? 'rail' : 'pack'));
+/** A servo's rail is not the pack: its own energy and volts stand beside the pack's. */
+const atRail = computed(() => {
+  const rail = run.value?.rail;
+  return rail ? `, ${show(rail.energy, 'energy')} and ${show(rail.leastVoltage, 'voltage')} at the rail` : '';
+});
 const caption = computed(() => {
   const data = run.value;
   if (!data) return '';
   const heat =
     data.windingTemperature === undefined ? '' : ` · winding ${show(data.windingTemperature, 'temperature')} after it`;
-  return `${how.value} · ${show(data.packEnergy, 'energy')} from the ${fed.value} · ${show(data.rmsMotorCurrent, 'current')} rms in each motor${heat}`;
+  return `${how.value} · ${show(data.packEnergy, 'energy')} from the pack${atRail.value} · ${show(data.rmsMotorCurrent, 'current')} rms in each motor${heat}`;
 });
 </script>
 

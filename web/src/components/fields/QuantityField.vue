@@ -125,7 +125,7 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
         class="figures w-full min-w-0 bg-transparent py-0.5 text-[0.8125rem]"
         :class="guessed && !editing ? 'text-guess italic' : ''"
         :value="editing ? text : shown ? withUnit(shown.number, shown.unit) : ''"
-        :placeholder="shown ? withUnit(shown.number, shown.unit) : '?'"
+        :placeholder="shown ? withUnit(shown.number, shown.unit) : figure.optional ? 'left open' : '?'"
         :aria-invalid="read !== undefined && !read.ok"
         :aria-describedby="`${id}-said`"
         autocomplete="off"

@@ -1,8 +1,13 @@
 <script setup lang="ts">
 import type { Verdict } from '@rough-gear/core';
 
-/** A verdict as a ring: closed, three quarters, broken with a slash, dotted. Its word stands beside it. */
-const { verdict, size = 14, hollow = false } = defineProps<{ verdict: Verdict; size?: number; hollow?: boolean }>();
+/** A verdict as a ring: closed, three quarters, broken with a slash, dotted; a note as a dash. Its word stands beside it. */
+const {
+  verdict,
+  size = 14,
+  hollow = false,
+  note = false,
+} = defineProps<{ verdict: Verdict; size?: number; hollow?: boolean; note?: boolean | undefined }>();
 
 const COLOURS: Record<Verdict, string> = {
   enough: 'var(--enough)',
@@ -20,7 +25,9 @@ const DASHES: Record<Verdict, string> = {
 
 <template>
   <svg :width="size" :height="size" viewBox="0 0 16 16" aria-hidden="true" class="shrink-0">
+    <path v-if="note" d="M4 8 H12" stroke="var(--second)" stroke-width="2.2" />
     <circle
+      v-else
       cx="8"
       cy="8"
       :r="hollow ? 6 : 5.7"

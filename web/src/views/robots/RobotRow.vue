@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlanSummary } from '@rough-gear/contract/api';
-import { showMultiple, type Headline } from '@rough-gear/core';
+import { headlineText, type Headline } from '@rough-gear/core';
 import { formatDistanceToNow } from 'date-fns';
 import { computed } from 'vue';
 import { api } from '../../api/client.js';
@@ -23,11 +23,6 @@ const said = computed(() => {
   const found = parts.length > 0 ? parts.join(', ') : 'no mechanism yet';
   return plan.judged ? found : `${found}; looking again …`;
 });
-
-function what({ verdict, name, multiple }: Headline): string {
-  if (verdict === 'not known') return `${name} is missing`;
-  return multiple === undefined ? name : `${name} ${showMultiple(multiple)}`;
-}
 </script>
 
 <template>
@@ -97,7 +92,7 @@ function what({ verdict, name, multiple }: Headline): string {
           <span class="min-w-0"
             ><b class="block">{{ mechanism.name }}</b
             ><span class="block text-sm">{{ mechanism.headline.verdict }}</span
-            ><span class="block text-xs text-second">{{ what(mechanism.headline) }}</span></span
+            ><span class="block text-xs text-second">{{ headlineText(mechanism.headline) }}</span></span
           >
         </RouterLink>
       </li>

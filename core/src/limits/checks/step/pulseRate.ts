@@ -14,9 +14,9 @@ export function mostRate({ driver, board }: StepPath): { readonly rate: number; 
   // A square wave is high for half of its time.
   const width = 1 / (2 * driver.leastPulse);
   return [
-    { rate: driver.pulseLimit, by: 'the driver follows' },
-    { rate: board.pulseLimit, by: 'the board makes' },
-    { rate: width, by: 'the driver’s least pulse allows' },
+    { rate: driver.pulseLimit, by: 'the driver’s pulse limit' },
+    { rate: board.pulseLimit, by: 'the board’s pulse limit' },
+    { rate: width, by: 'the driver’s least pulse' },
   ].reduce((least, one) => (one.rate < least.rate ? one : least));
 }
 
@@ -36,7 +36,7 @@ export const pulseRate: CheckRule<StepPath> = {
       outcome: { multiple: rate / Math.max(asked, 1e-9) },
       asked: { value: asked, dimension: 'rate' },
       there: { value: rate, dimension: 'rate' },
-      sentence: say`The job takes ${amount(asked, 'rate')}; ${by} ${amount(rate, 'rate')}.`,
+      sentence: say`The job takes ${amount(asked, 'rate')}; ${by} allows ${amount(rate, 'rate')}.`,
       hint: 'A board with a pulse generator of its own, or electronic gearing in the driver.',
       working: () => {
         const most = min(

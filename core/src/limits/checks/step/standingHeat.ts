@@ -1,6 +1,6 @@
 import { amount, say } from '../../../words/phrase.js';
 import { resistanceAt } from '../../../motor/heat.js';
-import { worstHoldingPlace } from '../../../powerpath/path.js';
+import { heldForce } from '../../../powerpath/path.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { div, found, named, num, sub } from '../../../worked/expression.js';
 import { figureOf } from '../../../terms/pathTerms.js';
@@ -22,9 +22,9 @@ export const standingTemperature = (path: StepPath): number => {
 
 /** The least share of its current that still holds the load with the usual twofold margin; undefined where none does. */
 export function idleShareNeeded(path: StepPath): number | undefined {
-  const { step, load, train, radius, motors } = path;
+  const { step, train, radius, motors } = path;
   if (path.holder !== 'nothing' || train.backEfficiency === 0) return 0;
-  const held = Math.max(0, load.holdForce(worstHoldingPlace(path)));
+  const held = heldForce(path);
   const torque = (held * train.backEfficiency) / (motors * (train.total / radius));
   const share = (2 * torque * step.ratedCurrent) / (step.holdingTorque * step.setCurrent);
   return share <= 1 ? share : undefined;

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 
-/** Yes-or-no checks beside the gauge. Those that fail and the two that decide stand open, the rest folds. */
+/** Yes-or-no checks beside the gauge. Those that fail, those that decide and then the notes stand open, the rest folds. */
 const {
   checks,
   before = undefined,
@@ -16,7 +16,8 @@ const { say } = useDisplay();
 const open = ref(false);
 const DECIDE: readonly CheckId[] = ['in-time', 'recovers', 'follows', 'stays-up', 'held-back', 'jam', 'resolves'];
 
-const standing = computed(() => checks.filter((check) => check.verdict !== 'enough' || DECIDE.includes(check.id)));
+const deciding = (check: Check): boolean => check.verdict !== 'enough' || (DECIDE.includes(check.id) && !check.note);
+const standing = computed(() => [...checks.filter(deciding), ...checks.filter(({ note }) => note)]);
 const rest = computed(() => checks.filter((check) => !standing.value.includes(check)));
 
 function answer(check: Check): string {
@@ -45,9 +46,9 @@ const isChosen = (check: Check): boolean => chosen !== undefined && 'check' in c
         :data-check="check.id"
         @click="check.verdict === 'gives way' && !isChosen(check) ? $emit('choose', check.id) : $emit('working', check)"
       >
-        <VerdictRing :verdict="check.verdict" />
+        <VerdictRing :verdict="check.verdict" :note="check.note" />
         <span class="grow truncate"
-          >{{ check.name }}<span class="sr-only">: {{ check.verdict }}</span></span
+          >{{ check.name }}<span class="sr-only">: {{ check.note ? 'a note' : check.verdict }}</span></span
         >
         <span class="figures text-xs whitespace-nowrap"
           ><span v-if="moved(check)" class="text-second">{{ moved(check) }} → </span>{{ answer(check) }}</span

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showMultiple } from '@rough-gear/core';
+import { headlineText } from '@rough-gear/core';
 import { computed } from 'vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
@@ -14,8 +14,7 @@ const headline = computed(() => result.value.headline);
     <VerdictRing :verdict="headline.verdict" />
     <span
       ><b>{{ headline.verdict }}</b
-      >: {{ headline.name }}</span
+      >: {{ headlineText(headline) }}</span
     >
-    <span v-if="headline.multiple !== undefined" class="figures ml-auto">{{ showMultiple(headline.multiple) }}</span>
   </a>
 </template>

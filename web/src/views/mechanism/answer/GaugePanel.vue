@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import {
-  ladderSentence,
-  rungSentence,
   showMultiple,
   SITUATIONS,
+  type Idle,
   type Mend,
   type Rung,
   type SituationId,
@@ -14,36 +13,27 @@ import { useElementSize } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import LimitGauge from '../../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
-import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useMends } from '../../../composables/useMends.js';
 import CheckList from './CheckList.vue';
 import MendList from './MendList.vue';
 import RingsNote from './RingsNote.vue';
 import VerdictKey from './VerdictKey.vue';
+import VerdictSaid from './VerdictSaid.vue';
 
 /** What gives first: three situations, the gauge, the answer in a sentence, the mends, the checks. */
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 
-const { say } = useDisplay();
 const { path, job, before, situation, mechanism, result, jobId, commit } = useMechanism();
 
 const room = ref<HTMLElement>();
 const { height: roomHeight } = useElementSize(room);
 const ladder = computed(() => job.value.ladders[situation.value]);
-const answer = computed(() => ladderSentence(ladder.value));
 // Shallow: it is handed to the worker as it is.
 const chosen = shallowRef<Target>();
 watch([situation, jobId, () => mechanism.value.id], () => (chosen.value = undefined));
 
 const failingChecks = computed(() => job.value.checks.filter((check) => check.verdict === 'gives way'));
-
-/** A job that a check fails is not called enough in the next line: that is the gauge's word alone. */
-const lead = computed(() =>
-  failingChecks.value.length > 0 && ladder.value.verdict !== 'gives way'
-    ? `On the gauge alone it is ${ladder.value.verdict}.`
-    : answer.value.lead,
-);
 
 /** What the mends are for: what was chosen, else the first that is not enough. */
 const target = computed<Target | undefined>(() => {
@@ -86,15 +76,19 @@ function selectRung(rung: Rung): void {
 
 const selected = computed(() => (chosen.value && 'rung' in chosen.value ? chosen.value.rung : undefined));
 
+const SHORT: Readonly<Record<Idle, string>> = {
+  'no load': 'no load',
+  'load drives': 'load drives',
+  'stays by itself': 'by itself',
+  'held by friction': 'by friction',
+  'held by rolling resistance': 'by rolling',
+  'held by brake': 'by brake',
+  'held by ratchet': 'by ratchet',
+};
+
 function short(id: SituationId): string {
   const one = job.value.ladders[id];
-  if (one.idle)
-    return {
-      'no load': 'no load',
-      'stays by itself': 'by itself',
-      'held by brake': 'by brake',
-      'held by ratchet': 'by ratchet',
-    }[one.idle];
+  if (one.idle) return SHORT[one.idle];
   return one.verdict === 'not known' ? 'not known' : showMultiple(one.first?.multiple ?? NaN);
 }
 
@@ -175,13 +169,7 @@ const openRung = computed(() => selectedRung.value ?? ladder.value.first);
         />
       </div>
       <div>
-        <p v-for="check in failingChecks" :key="check.id" class="border-l-3 border-gives pl-2" data-testid="failing">
-          <b>Gives way, whatever the gauge says.</b> {{ say(check.sentence) }}
-        </p>
-        <p v-if="selectedRung" data-testid="rung-said">{{ say(rungSentence(selectedRung, ladder, job.unit)) }}</p>
-        <p v-else data-testid="answer">
-          <b>{{ lead }}</b> {{ answer.rest }}
-        </p>
+        <VerdictSaid :rung="selectedRung" />
         <p class="flex gap-4 text-xs">
           <button
             v-if="openRung && openRung.multiple !== undefined"

@@ -14,7 +14,7 @@ import WindingTable from './WindingTable.vue';
 /** The questions about what turns it, each answered on this very mechanism. */
 defineProps<{ open: boolean }>();
 defineEmits<{ close: [] }>();
-const { path } = useMechanism();
+const { path, mechanism, job } = useMechanism();
 
 const TABS: Record<MachineKind, readonly { name: string; sheet: Component }[]> = {
   dc: [
@@ -31,6 +31,9 @@ const tabs = computed(() => TABS[path.value.machine]);
 
 <template>
   <BaseDialog :open="open" title="Compare on this mechanism" widest @close="$emit('close')">
+    <p v-if="mechanism.jobs.length > 1" class="mb-2 text-sm text-second">
+      What gives first is over all jobs of {{ mechanism.name }}; every other number is of <b>{{ job.name }}</b>.
+    </p>
     <TabGroup>
       <TabList class="mb-3 flex flex-wrap gap-x-5 border-b border-ink">
         <Tab v-for="tab in tabs" :key="tab.name" v-slot="{ selected }" as="template">

@@ -2,6 +2,7 @@
 import {
   candidatesFor,
   DECIDING_FACTORS,
+  digits,
   SCORE_FACTORS,
   SCORE_WORDS,
   scoreCard,
@@ -13,10 +14,10 @@ import {
 import { useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
-import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
+import FirstToGive from './FirstToGive.vue';
 import { outputUnits } from '../../../components/charts/forceChart.js';
 
 /** Brushed or brushless on this job: scores from numbers, weights from the person, two schools ready with their reasons. */
@@ -52,11 +53,11 @@ function number(score: CandidateScore, factor: ScoreFactor): string {
     case 'cost':
       return price === undefined ? '' : show(price, 'number');
     case 'slow control':
-      return leastSpeed === undefined ? '' : leastSpeed === 0 ? 'any' : show(leastSpeed, speedUnit.value, 2);
+      return leastSpeed === undefined ? '' : show(leastSpeed, speedUnit.value, 2);
     case 'efficiency':
       return efficiency === undefined ? '' : show(efficiency, 'share', 2);
     case 'wear':
-      return wear === undefined ? '' : wear === 0 ? 'none' : wear.toFixed(2);
+      return wear === undefined ? '' : wear === 0 ? 'none' : `${digits(wear, 2)} h full load`;
     case 'torque per mass':
       return torquePerMass === undefined ? '' : torquePerMass.toFixed(3);
     case 'highest speed':
@@ -141,7 +142,7 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
         <tr>
           <th scope="row" class="text-left font-normal text-second">on this job</th>
           <td v-for="score in card" :key="score.id" class="pl-3 align-top text-xs">
-            <VerdictRing :verdict="score.verdict" class="mr-1 inline-block align-[-2px]" />{{ score.verdict }}
+            <FirstToGive :headline="score.headline" />
             <span class="figures block text-second">{{ show(score.reduction, 'ratio') }}</span>
             <button v-if="score.changes.length > 0" type="button" class="act min-h-6" @click="take(score)">
               Try it

@@ -17,10 +17,10 @@ import {
 import { useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
-import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
+import FirstToGive from './FirstToGive.vue';
 
 /** The shelf's servos on this job: scores from numbers, weights from the person, two schools ready with their reasons. */
 const emit = defineEmits<{ done: [] }>();
@@ -158,9 +158,8 @@ function take(score: ServoScore): void {
             {{ score.name }}
             <span v-if="score.refused" class="block text-xs font-normal text-gives">this school does not take it</span>
           </th>
-          <td class="pr-3 whitespace-nowrap">
-            <VerdictRing :verdict="score.verdict" class="mr-1 inline-block align-[-2px]" />
-            <span class="sr-only">{{ score.verdict }}: </span>{{ score.first }}
+          <td class="pr-3">
+            <FirstToGive :headline="score.headline" />
           </td>
           <td v-for="factor in factors" :key="factor" class="figures pr-2 text-xs font-normal">
             <template v-if="score.scores[factor] !== undefined">

@@ -100,7 +100,7 @@ function take(row: StepMachineRow): void {
           :class="row.id === 'own' ? 'font-semibold' : ''"
         >
           <th scope="row" class="max-w-64 py-1 pr-3 text-left font-[inherit]">{{ row.label }}</th>
-          <td class="pr-3"><FirstToGive :verdict="row.verdict" :name="row.first" :multiple="row.multiple" /></td>
+          <td class="pr-3"><FirstToGive :headline="row.headline" /></td>
           <td class="figures pr-3 text-right whitespace-nowrap">
             {{ cell(row.margin, showMultiple) }}
             <span class="block text-xs font-normal text-second"

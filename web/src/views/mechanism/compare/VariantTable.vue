@@ -92,7 +92,7 @@ function cell(row: VariantResult, column: VariantColumn): string {
             {{ row.label }}
             <span v-if="row.note" class="block text-xs font-normal text-gives">{{ row.note }}</span>
           </th>
-          <td class="pr-3"><FirstToGive :verdict="row.verdict" :name="row.first" :multiple="row.multiple" /></td>
+          <td class="pr-3"><FirstToGive :headline="row.headline" /></td>
           <td v-for="column in columns" :key="column" class="figures pr-3 text-right whitespace-nowrap">
             {{ cell(row, column) }}
           </td>

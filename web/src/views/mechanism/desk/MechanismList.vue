@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import IconButton from '../../../components/widgets/IconButton.vue';
-import { showMultiple, type Mechanism, type MechanismResult } from '@rough-gear/core';
+import { headlineText, showMultiple, type Mechanism, type MechanismResult } from '@rough-gear/core';
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { useDragOrder } from '../../../composables/useDragOrder.js';
@@ -27,21 +27,20 @@ const { ready } = useDragOrder(list, mechanisms, '.drag');
 
 const resultOf = (id: string): MechanismResult | undefined => (current?.id === id ? current : results.get(id));
 
-function headlineText(id: string): string {
+function timesText(id: string): string {
   const headline = resultOf(id)?.headline;
   if (!headline) return '…';
   if (headline.verdict === 'not known') return '?';
   return headline.multiple === undefined ? '' : showMultiple(headline.multiple);
 }
 
+/** Beside the verdict's word: what it is, and how much is not known where all that is known is enough. */
 function detail(id: string): string {
   const headline = resultOf(id)?.headline;
   if (!headline) return '';
-  return headline.verdict === 'enough' && headline.notKnown > 0
-    ? `, ${headline.notKnown} not known`
-    : headline.check
-      ? `: ${headline.name}`
-      : '';
+  const { multiple: _, ...words } = headline;
+  if (headline.verdict !== 'enough') return `: ${headlineText(words)}`;
+  return headline.notKnown > 0 ? `, ${headline.notKnown} not known` : '';
 }
 
 function move(index: number, by: number): void {
@@ -75,7 +74,7 @@ function move(index: number, by: number): void {
             lang="en"
             >{{ mechanism.name }}</span
           >
-          <span class="figures">{{ headlineText(mechanism.id) }}</span>
+          <span class="figures">{{ timesText(mechanism.id) }}</span>
           <span class="col-start-2 col-end-4 text-xs">
             <template v-if="resultOf(mechanism.id)"
               ><VerdictWord :verdict="resultOf(mechanism.id)!.headline.verdict" /><span class="text-second">{{

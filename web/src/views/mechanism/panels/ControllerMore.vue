@@ -3,6 +3,7 @@ import {
   bindOf,
   coastToStop,
   leastOutputSpeedOf,
+  rollBackOf,
   slowestByStart,
   systemOf,
   RUN_NEEDS,
@@ -48,18 +49,13 @@ const DIRECTION = [
 
 const least = computed(() => {
   if (!known.value) return '';
-  const speed = leastOutputSpeedOf(path.value) * k.value;
-  return speed === 0
-    ? 'It creeps as slowly as you like.'
-    : `The slowest it keeps is ${show(speed, units.value.speed)} at the output.`;
+  return `The slowest it keeps is ${show(leastOutputSpeedOf(path.value) * k.value, units.value.speed)} at the output.`;
 });
 /** The same for every way to start, so that sensors can be weighed against none. */
 const byStart = computed(() => {
   const slowest = known.value ? slowestByStart(path.value) : undefined;
   if (!slowest) return '';
-  const speeds = STARTS.map(
-    ({ value, text }) => `${text} ${slowest[value] === 0 ? 'any speed' : show(slowest[value], units.value.speed)}`,
-  );
+  const speeds = STARTS.map(({ value, text }) => `${text} ${show(slowest[value], units.value.speed)}`);
   return `Typically, by how it starts: ${speeds.join(', ')}.`;
 });
 /** What the person feels, and what may break, when it is stuck. */
@@ -84,6 +80,20 @@ const offsetSaid = computed(() => {
   const far = show(coast.distance * k.value, path.value.load.unit === 'm' ? 'length' : 'angle');
   return `${coast.stops ? `Coasting it stands after ${far}` : 'Coasting it rolls on'}; from ${show(free, 'current')} on it creeps by itself.`;
 });
+/** Where it stands on a slope or under a load: whether it stays there, and how fast it runs back where it does not. */
+const restSaid = computed(() => {
+  if (!known.value) return '';
+  const back = rollBackOf(path.value);
+  const far = (value: number) => show(value, path.value.load.unit === 'm' ? 'length' : 'angle', 2);
+  const fast = (value: number) => show(value, units.value.speed, 2);
+  if (back.stays) return back.by === 'nothing pulls' ? '' : `At rest with no command it stays: ${back.by} holds it.`;
+  const braked = drive.value.idle !== 'coast';
+  return `At rest with no command it runs back: ${
+    braked
+      ? `with its motor shorted at ${fast(back.shorted)}, ${far(10 * back.shorted)} in ten seconds`
+      : `rolling free ${far(back.free.distance)} in the first second, then ${fast(back.free.speed)} fast and faster`
+  }. Only current, a brake or a stage that stays holds it.`;
+});
 </script>
 
 <template>
@@ -98,7 +108,7 @@ const offsetSaid = computed(() => {
       <FigureField figure="controller.leastErpm" />
       <FigureField figure="controller.erpmLimit" />
     </template>
-    <FigureField v-else figure="controller.dutyStep" allow="efficiency" />
+    <FigureField figure="controller.dutyStep" allow="efficiency" />
     <FigureField figure="drive.rampTime" allow="not negative" />
     <ChoiceField
       :value="drive.idle ?? 'brake'"
@@ -130,5 +140,6 @@ const offsetSaid = computed(() => {
     <li v-if="byStart">{{ byStart }}</li>
     <li v-if="bindSaid">{{ bindSaid }}</li>
     <li v-if="offsetSaid">{{ offsetSaid }}</li>
+    <li v-if="restSaid">{{ restSaid }}</li>
   </ul>
 </template>

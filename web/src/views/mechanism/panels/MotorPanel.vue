@@ -106,6 +106,18 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
       @change="commit([{ at: [...choiceAt, 'drive', 'motors'], to: $event }])"
     />
   </div>
+  <label v-if="motors > 1" class="mt-1 flex items-center gap-1.5 text-xs">
+    <input
+      type="checkbox"
+      class="size-4"
+      :checked="path.apart !== undefined"
+      @change="
+        commit([{ at: [...choiceAt, 'drive', 'apart'], to: ($event.target as HTMLInputElement).checked || undefined }])
+      "
+    />
+    each turns a train{{ path.load.traction === undefined ? '' : ' and a wheel' }} of its own: teeth, chain or belt
+    carry that motor alone
+  </label>
   <p class="mt-1 text-xs" :class="audit?.verdict === 'impossible' ? 'text-gives' : 'text-second'">
     <template v-if="audit && audit.findings.length > 0">{{ audit.findings.join(' ') }}</template>
     <template v-else-if="audit"
@@ -121,6 +133,9 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
       <FigureField figure="motor.canDiameter" />
       <FigureField figure="motor.rotorInertia" />
       <FigureField figure="motor.windingLimit" />
+      <FigureField figure="motor.highestVoltage" />
+      <FigureField figure="motor.highestSpeed" />
+      <FigureField v-if="part.type === 'brushless'" figure="motor.detentTorque" allow="not negative" />
       <FigureField figure="motor.freeCurrentPerSpeed" allow="not negative" />
       <ChoiceField
         :value="part.figuresAt ?? 'shaft'"

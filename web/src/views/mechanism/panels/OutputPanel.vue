@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import CountField from '../../../components/fields/CountField.vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import FigureField from '../../../components/fields/FigureField.vue';
 import LoadSketch from '../../../components/sketches/LoadSketch.vue';
@@ -8,7 +9,7 @@ import { OUTPUT_ALLOW, OUTPUT_FIELDS } from './outputFields.js';
 import PanelHead from './PanelHead.vue';
 
 /** What the last shaft turns, with its drawing. */
-const { choice, choiceAt, commit } = useMechanism();
+const { path, choice, choiceAt, commit } = useMechanism();
 const output = computed(() => choice.value.output);
 const shown = computed(() => OUTPUT_FIELDS[output.value.kind]);
 const at = (key: string) => [...choiceAt.value, 'output', key];
@@ -16,6 +17,12 @@ const chosen = (key: string, first: string): string => {
   const value: unknown = Object.entries(output.value).find(([name]) => name === key)?.[1];
   return typeof value === 'string' ? value : first;
 };
+/** What lifts and is kept up by nothing: it may come down, if the person says why. */
+const lets = computed(() => {
+  const lifts = output.value;
+  if (lifts.kind !== 'drum' && lifts.kind !== 'arm' && lifts.kind !== 'carriage') return undefined;
+  return (lifts.holder ?? 'nothing') === 'nothing' ? lifts : undefined;
+});
 /** What stands where nothing was chosen. */
 const UNCHOSEN: Readonly<Record<string, string>> = {
   ends: 'supported',
@@ -37,6 +44,21 @@ const UNCHOSEN: Readonly<Record<string, string>> = {
           :figure="figure"
           :allow="OUTPUT_ALLOW[figure] ?? 'positive'"
         />
+        <template v-if="output.kind === 'wheels'">
+          <CountField
+            :value="output.wheels ?? 4"
+            label="wheels it stands on"
+            :most="40"
+            @change="commit([{ at: at('wheels'), to: $event }])"
+          />
+          <CountField
+            v-if="path.apart === undefined"
+            :value="output.driven ?? output.wheels ?? 4"
+            label="of them driven"
+            :most="output.wheels ?? 4"
+            @change="commit([{ at: at('driven'), to: $event }])"
+          />
+        </template>
         <ChoiceField
           v-for="one in shown.choices"
           :key="one.key"
@@ -46,6 +68,16 @@ const UNCHOSEN: Readonly<Record<string, string>> = {
           @change="commit([{ at: at(one.key), to: $event }])"
         />
       </div>
+      <label v-if="lets" class="mt-1 flex items-baseline gap-2 text-xs">
+        <span class="whitespace-nowrap text-second">may come down, because</span>
+        <input
+          class="w-full min-w-0 border-b border-ink bg-transparent py-0.5 text-[0.8125rem]"
+          maxlength="200"
+          :value="lets.mayFall ?? ''"
+          placeholder="nobody can stand under it"
+          @change="commit([{ at: at('mayFall'), to: ($event.target as HTMLInputElement).value.trim() || undefined }])"
+        />
+      </label>
       <p class="mt-1 text-xs text-second">
         <label v-if="output.kind === 'drum'" class="mr-4 inline-flex items-center gap-1.5">
           <input

@@ -46,6 +46,7 @@ export const OUTPUT_FIELDS: Readonly<Record<Output['kind'], OutputFields>> = {
       'output.ropeStrength',
       'output.ropeDiameter',
       'output.drumWidth',
+      'output.harmlessFall',
     ],
     choices: [HOLDER],
     note: `${FALLS} Thick rope winds up in layers: the fullest one is judged.`,
@@ -61,6 +62,7 @@ export const OUTPUT_FIELDS: Readonly<Record<Output['kind'], OutputFields>> = {
       'output.armFriction',
       'output.springRate',
       'output.springZero',
+      'output.harmlessFall',
     ],
     choices: [HOLDER],
     note: `${FALLS} A spring across the pivot takes weight off the motor, and stores what can bite.`,
@@ -112,7 +114,7 @@ export const OUTPUT_FIELDS: Readonly<Record<Output['kind'], OutputFields>> = {
   carriage: {
     title: 'Carriage',
     says: 'nut on a lead screw; the lead is a stage of the reduction',
-    fields: ['output.screwDiameter', 'output.freeLength'],
+    fields: ['output.screwDiameter', 'output.freeLength', 'output.harmlessFall'],
     choices: [
       {
         key: 'ends',
@@ -151,6 +153,7 @@ export const OUTPUT_ALLOW: Readonly<Record<string, Allowance>> = {
   'output.slip': 'efficiency',
   'output.ropeDiameter': 'not negative',
   'output.armFriction': 'not negative',
+  'output.harmlessFall': 'not negative',
   'output.springRate': 'not negative',
   'output.springZero': 'any',
   'output.flywheelFriction': 'not negative',

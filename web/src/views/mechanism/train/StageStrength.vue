@@ -31,7 +31,7 @@ const pull = computed(() => {
   const of = parts.value;
   const { demand } = job.value.ladders.working;
   if (!of || !('driver' in of) || !(demand! > 0)) return undefined;
-  const force = (demand! * torqueBefore(path.value, of.index, 'working')) / of.driverRadius;
+  const force = (demand! * torqueBefore(path.value, of.index, false)) / of.driverRadius;
   return Number.isFinite(force) ? { force, bearing: bearingPull(of, force) } : undefined;
 });
 const play = computed(() => {

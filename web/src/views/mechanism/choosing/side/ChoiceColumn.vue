@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { measureChoice, showMultiple, WANTS, type Choice, type WantId } from '@rough-gear/core';
+import { headlineText, measureChoice, WANTS, type Choice, type WantId } from '@rough-gear/core';
 import { computed } from 'vue';
 import LimitGauge from '../../../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
@@ -35,10 +35,7 @@ const turning = computed(() => path.value.load.unit === 'rad');
       <VerdictRing :verdict="measured.headline.verdict" :size="15" />
       <span
         ><b>{{ measured.headline.verdict }}</b
-        >, {{ measured.headline.name }}
-        <span v-if="measured.headline.multiple !== undefined" class="figures">{{
-          showMultiple(measured.headline.multiple)
-        }}</span></span
+        >, {{ headlineText(measured.headline) }}</span
       >
     </p>
     <p class="text-xs text-second">{{ job.name }}, {{ situation }}</p>

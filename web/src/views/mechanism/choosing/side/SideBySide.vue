@@ -9,7 +9,7 @@ import DifferenceTable from './DifferenceTable.vue';
 import OverlaidRuns from './OverlaidRuns.vue';
 
 /** Up to four choices in columns on the same job: gauges beside each other, runs over each other, and what differs. */
-const { plan, mechanism, jobId, commit } = useMechanism();
+const { plan, mechanism, job, jobId, commit } = useMechanism();
 const shelf = useWholeShelf();
 onMounted(() => void shelf.load());
 
@@ -51,6 +51,9 @@ function put({ changes, asks }: ReadyMade): void {
     <ChoiceColumn v-for="(choice, i) in mechanism.choices" :key="choice.id" :choice="choice" :index="i" />
   </div>
   <template v-if="mechanism.choices.length > 1">
+    <p v-if="mechanism.jobs.length > 1" class="text-xs text-second">
+      The verdict and the margin are over all jobs; time, current and runs are of <b>{{ job.name }}</b>.
+    </p>
     <DifferenceTable :differences="differences" />
     <OverlaidRuns />
   </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { shaftsInside, turningRoundOf, type ServoPart } from '@rough-gear/core';
+import { regearServo, shaftsInside, turningRoundOf, type ServoPart } from '@rough-gear/core';
 import { computed } from 'vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
 import { gearsDrawn } from '../../train/gearsDrawn.js';
@@ -37,12 +37,7 @@ const scale = computed(() => {
 });
 
 function setTeeth(i: number, teeth: { driver: number; driven: number }): void {
-  commit([
-    {
-      at: ['parts', drive.value.servo, 'part', 'inside'],
-      to: inside.value.map((pair, at) => (at === i ? teeth : pair)),
-    },
-  ]);
+  commit(regearServo(plan.value, drive.value.servo, i, teeth));
 }
 
 const turning = computed(() => turningRoundOf(path.value));

@@ -102,6 +102,14 @@ const said = computed(() => {
       <FigureField figure="motor.mass" label="servo mass" />
     </div>
     <p class="mt-1 text-xs text-second">{{ said }}</p>
+    <p
+      v-for="finding in path.servo.audit.findings"
+      :key="finding"
+      class="text-xs"
+      :class="path.servo.audit.verdict === 'impossible' ? 'text-gives' : 'text-second'"
+    >
+      {{ finding }}
+    </p>
   </template>
   <TipPrecision v-else-if="shownPage === 'precision'" />
   <ServoInside v-else-if="shownPage === 'inside'" />

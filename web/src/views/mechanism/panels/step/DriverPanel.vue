@@ -94,7 +94,7 @@ const trade = computed(() => {
           :options="currentOptions"
           @change="setCurrent"
         />
-        <FigureField v-if="open" figure="drive.setCurrent" />
+        <FigureField v-if="open && !currentRow" figure="drive.setCurrent" />
         <FigureField v-if="open" figure="drive.idleShare" allow="share" />
         <ChoiceField
           :value="drive.ramp ?? 'ramp'"

@@ -32,7 +32,8 @@ const fromPulses = computed(() => show(loadSpeedAt(path.value, pulses.value), un
     <p>
       The job takes <b class="figures">{{ show(rateOf(path), 'rate') }}</b> at
       {{ show(motorSpeed(path, path.commanded.speed), 'speed') }} of the motor; at most
-      {{ show(sums.most.rate, 'rate') }}, which is <b class="figures">{{ show(sums.fastest, units.speed) }}</b>.
+      {{ show(sums.most.rate, 'rate') }}, which is <b class="figures">{{ show(sums.fastest, units.speed) }}</b>: set by
+      {{ sums.most.by }}.
     </p>
     <p class="flex flex-wrap items-center gap-x-2">
       <label for="pulses">pulses a second</label>
@@ -65,7 +66,7 @@ const fromPulses = computed(() => show(loadSpeedAt(path.value, pulses.value), un
       <p v-if="sums.leading" class="self-end" data-testid="leading">
         {{ sums.leading.counts }} counts a turn,
         <b class="figures">{{ Number(sums.leading.perCount.toPrecision(4)) }}</b> pulses for each; that shaft may turn
-        at <b class="figures">{{ show(sums.leading.highest, 'speed') }}</b> at most.
+        at <b class="figures">{{ show(sums.leading.highest, 'speed') }}</b> at most, set by {{ sums.most.by }}.
       </p>
       <p v-else class="self-end text-xs text-second">
         Locked to another turning shaft, as a thread is to its spindle: say how far this output goes per turn of it.
