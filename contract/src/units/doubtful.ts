@@ -43,11 +43,20 @@ const SHORTHANDS: readonly Shorthand[] = [
   },
 ];
 
+/** "11:38": a small wheel that drives a large one, or a ratio that speeds up. */
+const SPEEDS_UP = /^(\d+) ?: ?(\d+)$/;
+
 /** What is doubtful in a text; `undefined` where nothing is. */
 export function doubtIn(text: string, dimension: Dimension): Doubt | undefined {
   for (const { of, pattern, doubt } of SHORTHANDS) {
     const match = of.includes(dimension) ? pattern.exec(text) : null;
     if (match) return doubt(match[1]!);
   }
+  const pair = dimension === 'ratio' ? SPEEDS_UP.exec(text) : null;
+  if (pair && Number(pair[1]) < Number(pair[2]) && Number(pair[1]) > 1)
+    return {
+      reason: `does ${pair[1]} drive ${pair[2]}, or ${pair[2]} drive ${pair[1]}?`,
+      choices: [`${pair[1]} → ${pair[2]}`, `${pair[2]} → ${pair[1]}`],
+    };
   return undefined;
 }

@@ -88,7 +88,7 @@ export const SERVO_FIGURES = {
   'rail.continuous': figure('rail, steady', 'I_{rail}', 'current', 'rail', 'rail'),
   'rail.burst': figure('rail, burst', 'I_{burst}', 'current', 'rail', 'rail', rule('what it gives steadily')),
   'rail.resistance': figure(
-    'wires and plugs to the servos',
+    'wires to the servos',
     'R_{rail}',
     'resistance',
     'rail',

@@ -44,8 +44,7 @@ export const convey: JobKindSpec<ConveyJob, RollerOutput> = {
   outputTitle: 'Roller',
   outputWord: 'pull',
   outputDetail: diameterText,
-  detail: (path) =>
-    say`${figureText(path, 'job.conveyMass', 'mass')} along ${figureText(path, 'job.distance', 'length')}`,
+  detail: (path) => say`${figureText(path, 'job.conveyMass', 'mass')}, ${figureText(path, 'job.distance', 'length')}`,
   terms: {
     radius: (path) => figureOf(path, 'output.rollerRadius'),
     hold: uphill,

@@ -39,10 +39,10 @@ export function dcLinks(path: DcPath, by: Judged): readonly Link[] {
       title: n === 1 ? 'Motor' : `${n} motors`,
       detail:
         flow?.reached === undefined
-          ? `${path.motor.type}, ${n === 1 ? 'one' : n} in all`
+          ? path.motor.type
           : flow.reached === 0
-            ? 'stands still: too little torque'
-            : say`reaches only ${amount(flow.reached * path.asked.perCoordinate, path.load.unit === 'm' ? 'velocity' : 'speed')}`,
+            ? 'stands still'
+            : say`reaches ${amount(flow.reached * path.asked.perCoordinate, path.load.unit === 'm' ? 'velocity' : 'speed')}`,
       key: flow && { there: amperes(flow.motorCurrent), join: '', word: n === 1 ? 'moving' : 'each' },
       passes: flow && { value: flow.motorTorque * n, dimension: 'torque' },
     },

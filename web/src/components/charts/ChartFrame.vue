@@ -10,12 +10,26 @@ export interface ChartTable {
   readonly rows: readonly (readonly string[])[];
 }
 
-const { title, caption, option, table } = defineProps<{
+/** A line's name beside the chart, where it can run through nothing. */
+export interface LineName {
+  readonly mark: string;
+  readonly text: string;
+  readonly colour: string;
+}
+
+const {
+  title,
+  caption,
+  option,
+  table,
+  names = [],
+} = defineProps<{
   title: string;
   caption: string;
   option: EChartsCoreOption;
   table: ChartTable;
   summary: string;
+  names?: readonly LineName[];
 }>();
 
 defineEmits<{ pick: [point: Picked] }>();
@@ -37,6 +51,11 @@ const tall = computed(() => height.value > 40);
         {{ asTable ? 'chart' : 'table' }}
       </button>
     </div>
+    <p v-if="names.length > 0" class="flex flex-wrap gap-x-3 text-xs leading-tight">
+      <span v-for="{ mark, text, colour } in names" :key="text" :style="{ color: colour }">
+        <span aria-hidden="true" class="figures">{{ mark }}</span> {{ text }}
+      </span>
+    </p>
     <div ref="box" class="relative min-h-0 grow basis-40">
       <div v-if="!asTable" class="absolute inset-0" role="img" :aria-label="`${title}. ${summary}`">
         <EChart v-if="tall" :option="option" @pick="$emit('pick', $event)" />

@@ -40,8 +40,10 @@ const runs = computed(() => {
   return result.filter(({ points }) => points.length > 1);
 });
 
-/** Where a run's name stands: of two places on it the one farther from the load's line. */
-function labelPlace(points: readonly (readonly [number, number])[], load: number) {
+/** Where a run's name stands: of two places on it the one farther from the load's line; none where the tyres hold it all. */
+function labelPlace(all: readonly (readonly [number, number])[], load: number, carried: number) {
+  const points = all.filter(([, y]) => y < carried * 0.999);
+  if (points.length < 2) return undefined;
   const [early, late] = [0.35, 0.75].map((share) => points[Math.floor(points.length * share)]!);
   return Math.abs(late![1] - load) > Math.abs(early![1] - load) ? late : early;
 }
@@ -76,19 +78,23 @@ const option = computed(() => {
         markPoint: {
           symbol: 'circle',
           symbolSize: 1,
-          data: [
-            {
-              coord: labelPlace(points, force(data.load)),
-              label: {
-                formatter: HELD_BY_NAMES[heldBy],
-                position: 'right',
-                offset: [4, -9],
-                color: colours[heldBy],
-                fontFamily: SANS,
-                fontSize: 11,
-              },
-            },
-          ],
+          data: [labelPlace(points, force(data.load), force(data.traction ?? Infinity))].flatMap((coord) =>
+            coord
+              ? [
+                  {
+                    coord,
+                    label: {
+                      formatter: HELD_BY_NAMES[heldBy],
+                      position: 'right',
+                      offset: [4, -9],
+                      color: colours[heldBy],
+                      fontFamily: SANS,
+                      fontSize: 11,
+                    },
+                  },
+                ]
+              : [],
+          ),
         },
       })),
       {

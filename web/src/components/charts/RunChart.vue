@@ -58,18 +58,14 @@ const option = computed(() => {
       },
     ],
   });
-  /** A short run leaves room at its right: its names stand there, one under the other. */
-  const beside = data.time < 0.72 * end;
   const greatest = Math.max(data.peakMotorCurrent, data.peakSupplyCurrent);
-  const aside = (row: number): readonly number[] => [data.time * 1.02, greatest * (0.92 - 0.16 * row)];
   const place = (share: number) =>
     data.samples[Math.min(data.samples.length - 1, Math.floor(data.samples.length * share))]!;
-  const speedName = `speed, ${split(1, units.value.speed).unit}`;
-  const [early, middle, late] = [place(0.22), place(0.62), place(0.8)];
+  const late = place(0.8);
   const line = { type: 'line', showSymbol: false };
   const least = Math.min(...volts);
   return {
-    ...runChartFrame(end, ink.value, tip),
+    ...runChartFrame(end, greatest, ink.value, tip),
     series: [
       ...bandSeries(spread.value?.speed, (time) => time, speed, second, 1),
       {
@@ -77,9 +73,6 @@ const option = computed(() => {
         name: 'motor current',
         data: data.samples.map((sample) => [sample.time, sample.motorCurrent]),
         lineStyle: { color: a, width: 1.8, type: [2, 2] },
-        markPoint: beside
-          ? label('··· motor, each', a, aside(0), 'right')
-          : label('motor, each', a, [early.time, early.motorCurrent], 'right'),
         markLine: {
           symbol: 'none',
           silent: true,
@@ -89,10 +82,9 @@ const option = computed(() => {
               lineStyle: { color: pen, type: [2, 3] },
               label: {
                 formatter: outcome.value,
-                position: 'insideEndTop',
-                rotate: 0,
-                align: 'right',
-                distance: [4, 2],
+                position: 'end',
+                align: data.time < 0.15 * end ? 'left' : 'right',
+                distance: 4,
                 color: pen,
                 fontFamily: MONO,
                 fontSize: 11,
@@ -104,16 +96,7 @@ const option = computed(() => {
                   {
                     xAxis: asked.time,
                     lineStyle: { color: act, type: 'solid', width: 1.5 },
-                    label: {
-                      formatter: 'wanted',
-                      position: 'insideStartTop',
-                      rotate: 0,
-                      align: 'right',
-                      distance: [4, 3],
-                      color: act,
-                      fontFamily: SANS,
-                      fontSize: 11,
-                    },
+                    label: { show: false },
                   },
                 ]),
           ],
@@ -124,15 +107,6 @@ const option = computed(() => {
         name: 'pack current',
         data: data.samples.map((sample) => [sample.time, sample.supplyCurrent]),
         lineStyle: { color: b, width: 1.8, type: [7, 4] },
-        markPoint: beside
-          ? {
-              ...label('– – pack, all', b, aside(1), 'right'),
-              data: [
-                label('– – pack, all', b, aside(1), 'right'),
-                label(`— ${speedName}`, pen, aside(2), 'right'),
-              ].flatMap(({ data: points }) => points),
-            }
-          : label('pack, all', b, [middle.time, middle.supplyCurrent], 'bottom'),
       },
       {
         ...line,
@@ -140,7 +114,6 @@ const option = computed(() => {
         yAxisIndex: 1,
         data: data.samples.map((sample) => [sample.time, speed(sample.speed)]),
         lineStyle: { color: pen, width: 1.8 },
-        markPoint: beside ? { data: [] } : label(speedName, pen, [late.time, speed(late.speed)], 'top'),
       },
       {
         ...line,
@@ -153,6 +126,18 @@ const option = computed(() => {
       },
     ],
   };
+});
+
+/** What each line is, told beside the chart. */
+const names = computed(() => {
+  const { ink: pen, act, a, b } = ink.value;
+  const wanted = ends.value === undefined ? [] : [{ mark: '│', text: 'wanted by', colour: act }];
+  return [
+    { mark: '···', text: 'motor, each', colour: a },
+    { mark: '– –', text: 'pack, all', colour: b },
+    { mark: '—', text: `speed, ${split(1, units.value.speed).unit}`, colour: pen },
+    ...wanted,
+  ];
 });
 
 const UNITS: Record<string, () => string> = {
@@ -212,7 +197,14 @@ const caption = computed(() => {
 </script>
 
 <template>
-  <ChartFrame v-if="run" title="Run" :caption="caption" :option="option" :table="table" :summary="summary"
+  <ChartFrame
+    v-if="run"
+    title="Run"
+    :caption="caption"
+    :option="option"
+    :table="table"
+    :summary="summary"
+    :names="names"
     ><template #title><slot name="title" /></template
   ></ChartFrame>
 </template>

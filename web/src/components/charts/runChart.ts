@@ -1,8 +1,8 @@
 import { digits } from '@rough-gear/core';
 import { MONO, SANS, tipLook, type ChartInk } from '../../composables/useChartInk.js';
 
-/** Frame of a run over time: currents and speed above, pack volts below, one time for both. */
-export function runChartFrame(end: number, pens: ChartInk, formatter: unknown) {
+/** Frame of a run over time: currents up to `greatest` and speed above, pack volts below, one time for both. */
+export function runChartFrame(end: number, greatest: number, pens: ChartInk, formatter: unknown) {
   const { second, hair } = pens;
   const value = {
     type: 'value',
@@ -15,7 +15,7 @@ export function runChartFrame(end: number, pens: ChartInk, formatter: unknown) {
     animation: false,
     textStyle: { fontFamily: SANS },
     grid: [
-      { left: 44, right: 40, top: 10, bottom: 76 },
+      { left: 44, right: 40, top: 22, bottom: 76 },
       { left: 44, right: 40, height: 40, bottom: 22 },
     ],
     tooltip: { ...tipLook(pens), formatter },
@@ -36,7 +36,11 @@ export function runChartFrame(end: number, pens: ChartInk, formatter: unknown) {
         // What returns to the pack while braking lies under nothing.
         min: (extent: { min: number }) => Math.min(0, extent.min),
         splitNumber: 4,
-        axisLabel: { ...value.axisLabel, formatter: (t: number) => `${digits(t)} A` },
+        // A little that returns is drawn under nothing, but its number would run into the nought.
+        axisLabel: {
+          ...value.axisLabel,
+          formatter: (t: number) => (t < 0 && t > -0.2 * greatest ? '' : `${digits(t)} A`),
+        },
         splitLine: lined,
       },
       {

@@ -118,15 +118,14 @@ const demand = computed(() => {
       />
       <path :d="`M0 ${one}H400`" stroke="var(--ink)" stroke-width="2.5" />
     </svg>
-    <p class="absolute top-0 right-0 left-[60px] truncate text-center text-xs text-second">
+    <p
+      class="absolute top-0 right-0 left-[60px] text-center text-xs text-second"
+      :title="layout.beyond.map(({ name }) => name).join(', ')"
+    >
       <template v-if="layout.beyond.length > 0"
-        >{{ layout.beyond.length }} beyond 10×:
-        {{
-          layout.beyond
-            .map(({ name }) => name)
-            .slice(0, 2)
-            .join(', ')
-        }}{{ layout.beyond.length > 2 ? ' …' : '' }}</template
+        >{{ layout.beyond.length }} beyond 10×<span class="sr-only"
+          >: {{ layout.beyond.map(({ name }) => name).join(', ') }}</span
+        ></template
       >
       <template v-else-if="ladder.rungs.length === 0">no limit is asked here</template>
     </p>

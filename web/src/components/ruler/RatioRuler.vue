@@ -2,7 +2,7 @@
 import { digits, rulerSpan, travelPerTurn, type RatioMarks } from '@rough-gear/core';
 import { computed, ref, watch } from 'vue';
 import { useElementSize } from '@vueuse/core';
-import { parseQuantity } from '@rough-gear/contract/units';
+import { parseQuantity, refusalText } from '@rough-gear/contract/units';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useMechanism } from '../../composables/useMechanism.js';
 import { useTotalDrag } from '../../composables/useTotalDrag.js';
@@ -101,7 +101,7 @@ function typed(): void {
   }
   const read = parseQuantity(text, 'ratio');
   if (!read.ok || read.si <= 0) {
-    said.value = read.ok ? 'a total is more than 0' : `${read.reason}; for example ${read.example}`;
+    said.value = read.ok ? 'a total is more than 0' : refusalText(read);
     return;
   }
   const next = change(read.si);

@@ -76,7 +76,7 @@ function markOn(link: Link, result: JobResult): LinkMark | undefined {
 <template>
   <nav aria-label="Power path" class="squared shrink-0 overflow-x-auto border-b border-ink">
     <ol
-      class="grid max-lg:flex max-lg:flex-col"
+      class="grid max-lg:flex max-lg:flex-col sm:max-lg:flex-row sm:max-lg:flex-wrap"
       :style="{ gridTemplateColumns: `repeat(${links.length}, minmax(120px, 1fr))` }"
     >
       <StripLink

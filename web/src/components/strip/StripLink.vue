@@ -47,7 +47,7 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
 </script>
 
 <template>
-  <li class="relative min-w-0 max-lg:w-full">
+  <li class="relative min-w-0 max-lg:w-full sm:max-lg:w-1/3">
     <button
       type="button"
       class="group flex h-full w-full flex-col items-stretch pt-1.5 text-left max-lg:flex-row max-lg:items-center max-lg:gap-3 max-lg:pl-3"

@@ -40,14 +40,14 @@ const isChosen = (check: Check): boolean => chosen !== undefined && 'check' in c
     <li v-for="check in open ? [...standing, ...rest] : standing" :key="check.id">
       <button
         type="button"
-        class="flex min-h-6 w-full items-center gap-1.5 text-left hover:bg-ground"
+        class="flex min-h-6 w-full items-center gap-1.5 text-left leading-tight hover:bg-ground"
         :class="isChosen(check) ? 'outline-1 outline-ink' : ''"
         :title="say(check.sentence)"
         :data-check="check.id"
         @click="check.verdict === 'gives way' && !isChosen(check) ? $emit('choose', check.id) : $emit('working', check)"
       >
         <VerdictRing :verdict="check.verdict" :note="check.note" />
-        <span class="grow truncate"
+        <span class="min-w-0 grow"
           >{{ check.name }}<span class="sr-only">: {{ check.note ? 'a note' : check.verdict }}</span></span
         >
         <span class="figures text-xs whitespace-nowrap"

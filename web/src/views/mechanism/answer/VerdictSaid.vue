@@ -24,6 +24,8 @@ const alsoFailing = computed(() =>
   ),
 );
 
+const capital = computed(() => situation.value.charAt(0).toUpperCase() + situation.value.slice(1));
+
 const EDGES: Readonly<Record<Verdict, string>> = {
   enough: 'border-enough',
   tight: 'border-tight',
@@ -60,7 +62,7 @@ function go(): void {
       <b>{{ here.lead }}</b> {{ say(here.rest) }}
     </p>
     <p v-else data-testid="answer" :class="headline.verdict === 'gives way' ? 'text-second' : ''">
-      <b>{{ situation }} alone, {{ ladder.verdict }}.</b> {{ say(here.rest) }}
+      <b>{{ capital }} alone it is {{ ladder.verdict }}.</b> {{ say(here.rest) }}
     </p>
   </div>
 </template>

@@ -25,7 +25,7 @@ const SHAFTS = [
 </script>
 
 <template>
-  <div class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-7">
+  <div class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
     <CountField
       v-if="part.type === 'brushless'"
       :value="part.polePairs ?? 1"

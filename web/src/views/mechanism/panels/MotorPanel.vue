@@ -44,13 +44,13 @@ const peaks = computed(() => {
   return `On this pack: ${show(freeSpeedAt(motor, restVoltage), 'speed')} free, ${show(peakPower(motor, restVoltage), 'power')} at most, best ${show(peakEfficiency(motor, restVoltage), 'share', 2)} at ${show(currentAtPeakEfficiency(motor, restVoltage), 'current')}.`;
 });
 const FIGURES_AT = [
-  { value: 'shaft', text: 'the motor’s own shaft' },
+  { value: 'shaft', text: 'its own shaft' },
   { value: 'output', text: 'its gearbox’s output' },
 ] as const;
 const FORMS = [
-  { value: 'sheet', text: 'four numbers of a sheet' },
+  { value: 'sheet', text: 'a sheet’s four' },
   { value: 'kv', text: 'Kv and resistance' },
-  { value: 'turns', text: 'turns, beside a known winding' },
+  { value: 'turns', text: 'turns' },
 ] as const;
 
 /** The other way in starts from what is known: nothing typed is turned into something else silently. */
@@ -126,7 +126,7 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
     <template v-else>Fill in what is missing, off the sheet or measured.</template>
   </p>
   <div v-if="more" class="mt-1">
-    <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-7">
+    <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
       <ChoiceField :value="form" label="figures given as" :options="FORMS" @change="setForm" />
       <FigureField v-if="form === 'sheet'" figure="motor.ratedVoltage" />
       <FigureField figure="motor.mass" />

@@ -21,7 +21,7 @@ const HOLDER: OutputChoice = {
   label: 'power off, held up by',
   options: [
     { value: 'nothing', text: 'nothing' },
-    { value: 'brake', text: 'a brake that closes without power' },
+    { value: 'brake', text: 'a closing brake' },
     { value: 'ratchet', text: 'a ratchet' },
     { value: 'stage', text: 'a stage that stays by itself' },
   ],

@@ -16,6 +16,9 @@ export function readTeeth(text: string): TeethRead {
       return { ok: false, reason: `${teeth} teeth are not allowed: ${LEAST} to ${MOST} are` };
   }
   const colon = match[2] === ':';
+  // A ratio slows down; 11:38 would speed up, and is as likely a small wheel that drives a large one.
+  if (colon && first < second)
+    return { ok: false, reason: `which of the two drives: ${first} → ${second}, or ${second} → ${first}?` };
   return colon
     ? { ok: true, driver: second, driven: first, colon }
     : { ok: true, driver: first, driven: second, colon };

@@ -16,6 +16,7 @@ import {
 import { computed, ref } from 'vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import FigureField from '../../../components/fields/FigureField.vue';
+import MeasureField from '../../../components/fields/MeasureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { usePlan } from '../../../stores/plan.js';
 import BeltLadder from './BeltLadder.vue';
@@ -25,7 +26,7 @@ import { useTrain } from './useTrain.js';
 /** Centre distance and length, both ways: whole links or belts that are sold, and what the slack needs. */
 const { stages, stage, parts, link, stageAt, beltsFor, set, shelf } = useTrain();
 const plan = usePlan();
-const { show, say, split, parse } = useDisplay();
+const { show, say } = useDisplay();
 
 const runs = computed(() => stages.value.filter(({ kind }) => kind === 'chain' || kind === 'belt'));
 const run = computed(() => {
@@ -96,10 +97,6 @@ function key(event: KeyboardEvent): void {
   stepTo(by);
 }
 
-function typed(event: Event): void {
-  const read = parse((event.target as HTMLInputElement).value, 'length', split(centre.value, 'length').unit);
-  if (read.ok && read.si > 0) asked.value = read.si;
-}
 /** The wanted distance itself, with the next longer length: a tensioner takes up what is left over. */
 function keepAsked(): void {
   const longer = answers.value.find(({ centre: taut }) => taut >= centre.value);
@@ -188,15 +185,13 @@ const answerName = ({ links, centre: exact }: WholeLinks, i: number) =>
             Its slack strand hangs {{ show(fit.sag, 'length', 2) }} in the middle.
           </p>
           <div class="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 border-t border-hair pt-2 text-sm">
-            <label
-              >wanted apart
-              <input
-                class="figures w-24 border-b border-ink bg-transparent"
-                :value="show(centre, 'length', 5)"
-                autocomplete="off"
-                data-testid="wanted-centre"
-                @change="typed"
-            /></label>
+            <MeasureField
+              :value="centre"
+              dimension="length"
+              label="wanted apart"
+              data-testid="wanted-centre"
+              @read="asked = $event"
+            />
             <span class="text-second">{{ takes }}; whole are</span>
             <button
               v-for="(answer, i) in answers"

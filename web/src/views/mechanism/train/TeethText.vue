@@ -4,7 +4,7 @@ import { readTeeth } from '../panels/readTeeth.js';
 
 /**
  * Teeth as they are written, "18 → 48". Arrow keys step the driven wheel, with Shift the driver; what is typed is read
- * when it is left, and what is no pair of teeth is refused with the old one back.
+ * when it is left, and what is no pair of teeth is refused and stays as it was typed.
  */
 const {
   driver,
@@ -27,11 +27,16 @@ function step(event: KeyboardEvent, by: number): void {
 
 function finish(event: Event): void {
   const input = event.target as HTMLInputElement;
-  if (input.value === written()) return;
+  if (input.value.trim() === '') input.value = written();
+  if (input.value === written()) {
+    said.value = '';
+    return;
+  }
   const read = readTeeth(input.value);
   said.value = read.ok ? '' : read.reason;
-  if (read.ok) emit('change', { driver: read.driver, driven: read.driven });
-  else input.value = written();
+  if (!read.ok) return;
+  input.value = `${read.driver} → ${read.driven}`;
+  emit('change', { driver: read.driver, driven: read.driven });
 }
 </script>
 

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { angleOf, pulseFor, type PulseAtAngle, type Quantity } from '@rough-gear/core';
-import { parseQuantity, refusalText } from '@rough-gear/contract/units';
+import { refusalText } from '@rough-gear/contract/units';
 import { computed, ref } from 'vue';
+import MeasureField from '../../../../components/fields/MeasureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
 
 /** Pulses sent and angles measured: a line through them, what does not fit, and the pulse for any angle. */
 const { path, drive, driveAt, commit } = useServoMechanism();
-const { show } = useDisplay();
+const { show, parse } = useDisplay();
 
 const pairs = computed(() => drive.value.calibration ?? []);
 const line = computed(() => path.value.calibration);
@@ -17,7 +18,7 @@ const pulse = ref('');
 const angle = ref('');
 const refused = ref('');
 function read(text: string, dimension: 'pulse' | 'angle'): Quantity | undefined {
-  const parsed = parseQuantity(text, dimension);
+  const parsed = parse(text, dimension);
   if (parsed.ok) return { si: parsed.si, as: parsed.understood, source: 'measured' };
   refused.value = `${dimension}: ${refusalText(parsed)}`;
   return undefined;
@@ -41,11 +42,9 @@ function add(): void {
   [pulse.value, angle.value] = ['', ''];
 }
 
-const asked = ref(30);
+const asked = ref(30 * DEGREE);
 const micro = (seconds: number): string => String(Math.round(seconds * 1e6));
-const answer = computed(() =>
-  line.value && Number.isFinite(asked.value) ? micro(pulseFor(line.value, asked.value * DEGREE)) : '—',
-);
+const answer = computed(() => (line.value ? micro(pulseFor(line.value, asked.value)) : '—'));
 /** The card: the limits of the servo's travel, and steps of 15° between. */
 const card = computed(() => {
   const fit = line.value;
@@ -115,10 +114,14 @@ const limits = computed(() => {
         <b class="figures">{{ (line.rmsResidual * 1e6).toFixed(1) }} µs</b> as a rule. {{ limits }}
       </p>
       <p class="flex items-baseline gap-2">
-        <label
-          >for
-          <input v-model.number="asked" type="number" class="figures w-16 border-b border-ink bg-transparent" />°</label
-        >
+        <MeasureField
+          :value="asked"
+          dimension="angle"
+          label="for"
+          :least="-2 * Math.PI"
+          :significant="4"
+          @read="asked = $event"
+        />
         send <b class="figures" data-testid="pulse-for">{{ answer }} µs</b>
       </p>
       <p class="figures flex flex-wrap gap-x-4 text-xs" aria-label="Card of pulses">

@@ -13,7 +13,7 @@ const { show } = useDisplay();
 
 const kind = computed(() => path.value.linkage.kind);
 const TURNS = [
-  { value: 'with', text: 'anticlockwise in the drawing' },
+  { value: 'with', text: 'anticlockwise' },
   { value: 'against', text: 'clockwise in the drawing' },
 ] as const;
 const MADE = [

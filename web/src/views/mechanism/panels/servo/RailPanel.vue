@@ -22,7 +22,7 @@ const SOURCES = [
   { value: 'board', text: 'a logic board’s pin' },
 ] as const;
 const GROUNDS = [
-  { value: 'common', text: 'joined to the board’s' },
+  { value: 'common', text: 'joined' },
   { value: 'apart', text: 'apart from the board’s' },
 ] as const;
 

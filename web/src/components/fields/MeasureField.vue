@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { refusalText } from '@rough-gear/contract/units';
+import type { Dimension } from '@rough-gear/core';
+import { computed, ref, useId } from 'vue';
+import { useDisplay } from '../../composables/useDisplay.js';
+
+/**
+ * A measure that is asked and is no figure of the plan: a distance to try, an angle to send. Read as every figure is; what
+ * is refused says why, asks where it is doubtful, and stays in the field as it was typed.
+ */
+const {
+  value,
+  dimension,
+  label,
+  least = 0,
+  significant = 5,
+} = defineProps<{
+  value: number;
+  dimension: Dimension;
+  label: string;
+  /** What is read must be more than this, in SI. */
+  least?: number;
+  significant?: number;
+}>();
+const emit = defineEmits<{ read: [si: number] }>();
+
+const id = useId();
+const { show, split, parse } = useDisplay();
+const text = ref<string>();
+const read = computed(() => {
+  if (text.value === undefined || text.value.trim() === '') return undefined;
+  const parsed = parse(text.value, dimension, split(value, dimension).unit);
+  if (!parsed.ok) return { said: refusalText(parsed), choices: parsed.choices ?? [] };
+  if (parsed.si > least) return parsed;
+  return { said: `${parsed.understood} is not allowed: more than ${show(least, dimension)} is`, choices: [] };
+});
+
+function finish(): void {
+  if (!read.value) text.value = undefined;
+  else if ('si' in read.value) {
+    emit('read', read.value.si);
+    text.value = undefined;
+  }
+}
+function choose(choice: string): void {
+  text.value = choice;
+  finish();
+}
+</script>
+
+<template>
+  <span class="inline-flex flex-wrap items-baseline gap-x-1">
+    <label :for="id">{{ label }}</label>
+    <input
+      :id="id"
+      class="figures w-24 border-b bg-transparent"
+      :class="read && !('si' in read) ? 'border-gives' : 'border-ink'"
+      :value="text ?? show(value, dimension, significant)"
+      :aria-invalid="read !== undefined && !('si' in read)"
+      :aria-describedby="`${id}-said`"
+      autocomplete="off"
+      spellcheck="false"
+      @focus="($event.target as HTMLInputElement).select()"
+      @input="text = ($event.target as HTMLInputElement).value"
+      @keydown.enter.prevent="finish"
+      @keydown.esc.stop="text = undefined"
+      @blur="finish"
+    />
+    <span v-if="read && !('si' in read)" :id="`${id}-said`" role="alert" class="text-xs text-gives"
+      >{{ read.said }}
+      <button
+        v-for="choice in read.choices"
+        :key="choice"
+        type="button"
+        class="act ml-1 underline"
+        @mousedown.prevent="choose(choice)"
+      >
+        {{ choice }}
+      </button></span
+    >
+    <span v-else-if="read" :id="`${id}-said`" class="text-xs text-second">understood: {{ read.understood }}</span>
+  </span>
+</template>
