@@ -21,7 +21,8 @@ function findFaults(): readonly string[] {
   const faults = new Set<string>();
   const boxes: Box[] = [];
   const short = (text: string): string => text.trim().replace(/\s+/g, ' ').slice(0, 60);
-  const IGNORED = 'script, style, noscript, .sr-only, .katex, [aria-hidden="true"] option, datalist, [data-sonner-toaster]';
+  const IGNORED =
+    'script, style, noscript, .sr-only, .katex, [aria-hidden="true"] option, datalist, [data-sonner-toaster]';
 
   const shown = (element: Element): boolean =>
     element.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true }) && !element.closest(IGNORED);
@@ -53,7 +54,8 @@ function findFaults(): readonly string[] {
       [top, bottom] = [Math.max(top, around.top), Math.min(bottom, around.bottom)];
     }
     if (right - left < 1 || bottom - top < 1) return;
-    if (!scrolls && right > document.documentElement.clientWidth + HAIR) faults.add(`beyond the window: ${short(text)}`);
+    if (!scrolls && right > document.documentElement.clientWidth + HAIR)
+      faults.add(`beyond the window: ${short(text)}`);
     boxes.push({ text: short(text), element, left, right, top, bottom });
   }
 
@@ -79,7 +81,8 @@ function findFaults(): readonly string[] {
       const style = getComputedStyle(node);
       const text = node.selectedOptions[0]?.text ?? '';
       // The arrow beside it takes its room.
-      if (shown(node) && widthOf(text, style) > inside(node, style) - 18) faults.add(`cut in its choice: ${short(text)}`);
+      if (shown(node) && widthOf(text, style) > inside(node, style) - 18)
+        faults.add(`cut in its choice: ${short(text)}`);
       continue;
     }
     if (!(node instanceof Text) || node.textContent!.trim() === '') continue;
@@ -87,8 +90,7 @@ function findFaults(): readonly string[] {
     if (parent.closest('select, option') || !shown(parent)) continue;
     const range = document.createRange();
     range.selectNodeContents(node);
-    const rects =
-      parent instanceof SVGElement ? [parent.getBoundingClientRect()] : [...range.getClientRects()];
+    const rects = parent instanceof SVGElement ? [parent.getBoundingClientRect()] : [...range.getClientRects()];
     for (const rect of rects) if (rect.width > 0.5) look(parent, node.textContent!, rect);
   }
 

@@ -13,6 +13,7 @@ import {
   motorCounts,
   operatingAt,
   packCurrentOf,
+  proposeMechanism,
   regearServo,
   resolvePath,
   rollBackOf,
@@ -350,5 +351,23 @@ describe('a speed out of reach', () => {
       const { motorCurrent, supplyCurrent } = operatingAt(path, 150, speed);
       expect(supplyCurrent!).toBeLessThanOrEqual(motorCurrent + 1e-9);
     }
+  });
+});
+
+describe('the servo that is proposed', () => {
+  const { parts } = JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as {
+    parts: Shelved[];
+  };
+  const proposed = (mass: number) => {
+    const values = { mass: typed(mass), length: typed(0.12), time: typed(0.4) };
+    return proposeMechanism(demo, { kind: 'grip', machine: 'servo', name: 'Claw', values }, parts);
+  };
+
+  it('has its margins, or is the nearest that there is, and says so', () => {
+    expect(proposed(0.08).note).toBeUndefined();
+    const note = proposed(40).note!;
+    expect(note).toMatch(
+      /^No servo of the shelf does it with its margins\. The nearest is proposed, .*: it has \d+ % /,
+    );
   });
 });

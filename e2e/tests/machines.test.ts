@@ -39,7 +39,9 @@ test('steps and current are chosen, and the switches show what to set', async ({
   await page.getByRole('combobox', { name: 'steps', exact: true }).selectOption('16 micro-steps');
   await expect(switches).toContainText('4 off, 5 off, 6 on');
   await page.getByRole('combobox', { name: 'current by its switches' }).selectOption({ index: 3 });
-  await expect(field(page, 'set current')).toHaveValue('1.7 A');
+  // The switch is the truth: there is no second field beside it to say something between two switches.
+  await expect(page.getByText('1.63 A flow in each phase')).toBeVisible();
+  await expect(field(page, 'set current')).toHaveCount(0);
   await expect(switches).toContainText('1 on, 2 on, 3 off');
   await expect(answer(page)).toContainText('Tight.');
 });
@@ -155,10 +157,11 @@ test('the tip of a chain has its blob, and a joint more makes it larger', async 
   await expect(inside).toHaveCount(5);
   const first = page.getByRole('textbox', { name: 'Teeth inside, stage 1:' });
   const horn = await inside.last().textContent();
+  const motor = await inside.first().textContent();
   await first.press('ArrowUp');
-  // The sheet says what the horn does; another gear inside moves the motor that would be needed.
-  await expect(inside.last()).toHaveText(horn!);
-  await expect(inside.first()).toContainText('motor');
+  // The same motor behind another gear: the horn pulls harder and turns slower.
+  await expect(inside.last()).not.toHaveText(horn!);
+  await expect(inside.first()).toHaveText(motor!);
 });
 
 test('servos are scored by the school that is chosen', async ({ heron, page }) => {

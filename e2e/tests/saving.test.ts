@@ -80,6 +80,7 @@ test('mine over theirs leaves theirs as a revision; theirs over mine leaves mine
   await page.getByRole('button', { name: 'Revisions' }).click();
   const revisions = page.getByRole('dialog', { name: 'Revisions of this plan' });
   await expect(revisions.getByRole('listitem')).toHaveCount(4);
+  await expect(revisions.getByRole('listitem').nth(1)).toContainText('Mast lift, Raise a crate, mass: 18 kg → 19 kg');
   await revisions.getByRole('listitem').nth(1).getByRole('button', { name: 'Bring back' }).click();
   await expect(page.getByRole('textbox', { name: 'load', exact: true })).toHaveValue('19 kg');
 });

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RevisionSummary } from '@rough-gear/contract/api';
+import { counted } from '@rough-gear/core';
 import { format } from 'date-fns';
 import { ref } from 'vue';
 import { api } from './api/client.js';
@@ -11,6 +12,8 @@ const plan = usePlan();
 const open = ref(false);
 const revisions = ref<readonly RevisionSummary[]>([]);
 const failure = ref('');
+/** So many lines tell what a revision is about. */
+const MOST = 4;
 
 async function show(): Promise<void> {
   open.value = true;
@@ -39,13 +42,18 @@ async function bringBack(revision: number): Promise<void> {
     <p v-if="failure" role="alert" class="text-gives">They could not be fetched: {{ failure }}.</p>
     <ul class="max-h-[55vh] overflow-auto">
       <li
-        v-for="{ revision, savedAt } in revisions"
+        v-for="{ revision, savedAt, changed } in revisions"
         :key="revision"
-        class="flex items-baseline justify-between gap-4 border-b border-hair py-1"
+        class="grid grid-cols-[2.5rem_1fr_auto] items-baseline gap-x-3 border-b border-hair py-1"
       >
-        <span class="figures">{{ revision }}</span><span class="grow text-second">{{
-          format(new Date(savedAt), 'd MMM yyyy, HH:mm:ss')
-        }}</span>
+        <span class="figures">{{ revision }}</span><span>
+          <span class="text-second">{{ format(new Date(savedAt), 'd MMM yyyy, HH:mm:ss') }}</span>
+          <span v-for="line in changed?.slice(0, MOST)" :key="line" class="block text-sm">{{ line }}</span>
+          <span v-if="changed && changed.length > MOST" class="block text-xs text-second"
+            >and {{ counted(changed.length - MOST, 'more change') }}</span
+          >
+          <span v-if="changed?.length === 0" class="block text-xs text-second">saved again, with nothing changed</span>
+        </span>
         <span v-if="revision === plan.revision" class="text-second">open now</span>
         <button v-else type="button" class="act min-h-6" @click="bringBack(revision)">Bring back</button>
       </li>

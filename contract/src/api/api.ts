@@ -61,6 +61,8 @@ export interface PlanSaved {
 export interface RevisionSummary {
   readonly revision: number;
   readonly savedAt: string;
+  /** What was done since the one before, in words; absent of the first, and of those too old to be looked at. */
+  readonly changed?: readonly string[];
 }
 
 /** A generic part that ships with the application, or one of the team's own. */

@@ -1,4 +1,5 @@
 export * from './servoGears.js';
+export * from './changedBetween.js';
 export * from './choices.js';
 export * from './jobs.js';
 export * from './mechanisms.js';

@@ -349,7 +349,7 @@ export const FIGURES = {
     'energy',
     'output',
     'output',
-    typical(2, 'a kilogram from 20 cm: a knock, no harm'),
+    typical(2, 'a knock, and no harm'),
   ),
   'output.springRate': figure('spring', 'c', 'stiffness', 'output', 'load', typical(0, 'no spring helps')),
   'output.springZero': figure(

@@ -55,7 +55,7 @@ export const slide: JobKindSpec<SlideJob, CarriageOutput> = {
   },
   heavy: 'job.mass',
   outputTitle: 'Carriage',
-  outputWord: 'on the nut',
+  outputWord: 'at nut',
   outputDetail: (path) =>
     path.machine === 'servo'
       ? 'on the servo’s rod'

@@ -31,6 +31,8 @@ export interface Shelved {
 export interface Proposal {
   readonly id: string;
   readonly changes: readonly Change[];
+  /** What the person should know of it: that nothing of the shelf quite does it. */
+  readonly note?: string;
 }
 
 /** A part of the shelf as a plan keeps it. */

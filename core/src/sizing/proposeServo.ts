@@ -14,8 +14,8 @@ const RAIL_STEADY = 5;
 const RAIL_BURST = 10;
 
 /**
- * A servo for a wish: the weakest of the shelf with which nothing gives way for want of torque or time, on the robot's
- * servo rail, or a new one of 6 V where there is none.
+ * A servo for a wish: the weakest of the shelf that has its wanted margins in torque and is in time, on the robot's servo
+ * rail, or a new one of 6 V where there is none. Where none does, the one that comes nearest, and a note that says so.
  */
 export function proposeServo(plan: Plan, wish: Wish, wished: WishPlan, shelf: readonly Shelved[]): Proposal {
   const motion = motionFor(wished);
@@ -24,12 +24,18 @@ export function proposeServo(plan: Plan, wish: Wish, wished: WishPlan, shelf: re
     .sort((a, b) => stallOf(a.part) - stallOf(b.part));
   if (servos.length === 0) throw new Error('the shelf has no servo that moves like this');
   const id = freshId(plan, wish.kind);
-  let last: Proposal | undefined;
+  let nearest: { readonly proposal: Proposal; readonly name: string; readonly margin: number } | undefined;
   for (const servo of servos) {
-    last = servoProposal(plan, wish, wished, id, servo, shelf);
-    if (does(plan, last)) return last;
+    const proposal = servoProposal(plan, wish, wished, id, servo, shelf);
+    const margin = marginOf(plan, proposal);
+    if (margin >= 1) return proposal;
+    if (!nearest || margin > nearest.margin) nearest = { proposal, name: servo.part.name, margin };
   }
-  return last!;
+  const { proposal, name, margin } = nearest!;
+  return {
+    ...proposal,
+    note: `No servo of the shelf does it with its margins. The nearest is proposed, ${name}: it has ${Math.floor(100 * margin)} % of what is wanted.`,
+  };
 }
 
 /** What turns without end takes a continuous servo, what goes along a line a linear one. */
@@ -111,15 +117,17 @@ function newRail(
   };
 }
 
-/** Whether neither torque nor time is wanting in any job. */
-function does(plan: Plan, { id, changes }: Proposal): boolean {
+/** The least share of what is wanted that is there: torque over its margin, time allowed over time taken. 1 and over does it. */
+function marginOf(plan: Plan, { id, changes }: Proposal): number {
   const changed = applyChanges(plan, changes);
-  const mechanism = mechanismById(changed, id);
-  return evaluateMechanism(changed, mechanism).jobs.every(
-    (job) =>
-      job.checks.find((check) => check.id === 'in-time')?.verdict !== 'gives way' &&
-      Object.values(job.ladders).every(({ rungs }) =>
-        rungs.every(({ id: rung, verdict }) => (rung !== 'servo' && rung !== 'servo-hold') || verdict === 'enough'),
-      ),
-  );
+  const { jobs } = evaluateMechanism(changed, mechanismById(changed, id));
+  const shares = jobs.flatMap(({ checks, ladders }) => [
+    ...checks.filter((check) => check.id === 'in-time').map(({ multiple = 1 }) => Math.min(1, multiple)),
+    ...Object.values(ladders).flatMap(({ rungs }) =>
+      rungs
+        .filter((rung) => rung.id === 'servo' || rung.id === 'servo-hold')
+        .map(({ multiple = 0, wants }) => multiple / wants),
+    ),
+  ]);
+  return Math.min(...shares);
 }

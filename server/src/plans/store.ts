@@ -1,13 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import type { PlanPage, PlanQuery, PlanSummary, RevisionSummary, StoredPlan } from '@rough-gear/contract';
 import { LONGEST_PAGE } from '@rough-gear/contract';
-import type { Plan } from '@rough-gear/core';
+import { changedBetween, type Plan } from '@rough-gear/core';
 import { IsNull, Not, type EntityManager } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity, type PlanRow, type RevisionRow } from '../db/entities.js';
 import type { Judged } from '../judging/judge.js';
 import { readDocument } from './document.js';
 import { thinned } from './retention.js';
+
+/** Of so many revisions it is told what was done in each: reading them all would take long. */
+const TOLD = 60;
 
 /** What came of a save: the new state, or the one that stands in its way. */
 export type Saved =
@@ -109,14 +112,22 @@ export class PlanStore {
     });
   }
 
+  /** The newest first; of the last of them with what was done in each. */
   async revisions(id: string): Promise<readonly RevisionSummary[]> {
-    return this.data.read((manager) =>
-      manager.find(RevisionEntity, {
+    return this.data.read(async (manager) => {
+      const order = { revision: 'DESC' } as const;
+      const all = await manager.find(RevisionEntity, {
         where: { planId: id },
         select: { revision: true, savedAt: true },
-        order: { revision: 'DESC' },
-      }),
-    );
+        order,
+      });
+      const latest = await manager.find(RevisionEntity, { where: { planId: id }, order, take: TOLD + 1 });
+      const documents = latest.map(({ document }) => documentOrNone(document));
+      return all.map(({ revision, savedAt }, i) => {
+        const [after, before] = [documents[i], documents[i + 1]];
+        return after && before ? { revision, savedAt, changed: changedBetween(before, after) } : { revision, savedAt };
+      });
+    });
   }
 
   async revision(id: string, revision: number): Promise<StoredPlan | undefined> {
@@ -206,4 +217,13 @@ export const soughtOf = ({ name, mechanisms }: Plan): string =>
 function summaryOf({ id, name, revision, savedAt, deletedAt, judged, judgedBy }: PlanRow): PlanSummary {
   const said = judged === null ? { mechanisms: [] } : (JSON.parse(judged) as Omit<Judged, 'worst'>);
   return { id, revision, savedAt, name, deletedAt: deletedAt ?? undefined, judged: judgedBy !== null, ...said };
+}
+
+/** A revision that this version of the program cannot read has nothing to tell. */
+function documentOrNone(text: string): Plan | undefined {
+  try {
+    return readDocument(text);
+  } catch {
+    return undefined;
+  }
 }

@@ -143,7 +143,8 @@ export function loadLinks(path: PowerPath, by: Judged, flow: Operating | undefin
       kind: 'output',
       title: kind.outputTitle,
       detail: kind.outputDetail(path),
-      key: force && { there: force, join: '', word: kind.outputWord },
+      // A torque says by its unit what it is.
+      key: force && { there: force, join: '', word: force.dimension === 'torque' ? undefined : kind.outputWord },
       passes: force,
     },
     {

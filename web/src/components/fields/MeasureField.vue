@@ -8,6 +8,7 @@ import { useDisplay } from '../../composables/useDisplay.js';
  * A measure that is asked and is no figure of the plan: a distance to try, an angle to send. Read as every figure is; what
  * is refused says why, asks where it is doubtful, and stays in the field as it was typed.
  */
+defineOptions({ inheritAttrs: false });
 const {
   value,
   dimension,
@@ -52,6 +53,7 @@ function choose(choice: string): void {
   <span class="inline-flex flex-wrap items-baseline gap-x-1">
     <label :for="id">{{ label }}</label>
     <input
+      v-bind="$attrs"
       :id="id"
       class="figures w-24 border-b bg-transparent"
       :class="read && !('si' in read) ? 'border-gives' : 'border-ink'"

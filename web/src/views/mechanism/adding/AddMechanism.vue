@@ -15,6 +15,7 @@ import {
 } from '@rough-gear/core';
 import { computed, ref, shallowReactive, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { toast } from 'vue-sonner';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import { LOAD_DRAWINGS } from '../../../components/strip/drawings.js';
@@ -103,6 +104,7 @@ async function add(): Promise<void> {
     const packChanges = packChange();
     const proposed = proposeMechanism(applyChanges(document, packChanges), wanted, shelf);
     plan.commit([...packChanges, ...proposed.changes]);
+    if (proposed.note) toast(proposed.note);
     emit('close');
     await router.push({ name: 'mechanism', params: { planId: plan.id, mechanismId: proposed.id } });
   } catch (problem) {
@@ -171,7 +173,7 @@ function packChange(): readonly Change[] {
       <p class="text-xs text-second">
         {{
           machine === 'servo'
-            ? 'The weakest servo that does it is proposed, on the robot’s servo rail; the demands are typical for this use.'
+            ? 'The weakest servo that does it is proposed, or the nearest where none does, on the robot’s servo rail; the demands are typical for this use.'
             : 'Motor, controller or driver, breaker and ratio are proposed, all marked typical.'
         }}
         Each is one click from being replaced.

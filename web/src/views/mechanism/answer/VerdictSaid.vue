@@ -62,7 +62,8 @@ function go(): void {
       <b>{{ here.lead }}</b> {{ say(here.rest) }}
     </p>
     <p v-else data-testid="answer" :class="headline.verdict === 'gives way' ? 'text-second' : ''">
-      <b>{{ capital }} alone it is {{ ladder.verdict }}.</b> {{ say(here.rest) }}
+      <b>{{ capital }} alone {{ ladder.verdict === 'gives way' ? 'it gives way' : `it is ${ladder.verdict}` }}.</b>
+      {{ say(here.rest) }}
     </p>
   </div>
 </template>

@@ -78,7 +78,7 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
       Working
     </button>
   </PanelHead>
-  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-6">
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
     <template v-if="form === 'sheet'">
       <FigureField figure="motor.freeSpeed" />
       <FigureField figure="motor.stallTorque" />

@@ -13,7 +13,7 @@ const id = useId();
 defineExpose({ askForMoney: () => document.getElementById(`${id}-mostPrice`)?.focus() });
 
 const SCOPES: readonly { value: Scope; text: string }[] = [
-  { value: 'everything', text: 'all that could turn it' },
+  { value: 'everything', text: 'everything' },
   { value: 'drop-in', text: 'a motor in its place' },
 ];
 const PACKS: readonly { value: ShortlistQuery['packs']; text: string }[] = [
