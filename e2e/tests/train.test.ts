@@ -175,6 +175,8 @@ test('a chain stops at even links, and says what a wanted distance takes', async
 test('a belt stops at what is sold, and a slack one skips', async ({ heron, page }) => {
   await heron.open('thrower', 's1', '?train=lengths');
   await expect(page.getByTestId('run-length')).toContainText('75 teeth');
+  // The lengths that are sold come with the shelf.
+  await expect(page.getByRole('button', { name: /^belt of/ }).first()).toBeVisible();
   await page.getByTestId('centre-slider').focus();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByTestId('run-length')).toContainText('80 teeth');
