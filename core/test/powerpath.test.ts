@@ -200,7 +200,7 @@ describe('the links of the strip', () => {
       '12 V sealed lead',
       '40 A · 12 AWG',
       'pack-side 40 A',
-      'brushed, one in all',
+      'brushed',
       '16 → 54',
       '18 → 48',
       '⌀ 44 mm',

@@ -8,7 +8,6 @@ import { useDisplay } from '../../composables/useDisplay.js';
  * A measure that is asked and is no figure of the plan: a distance to try, an angle to send. Read as every figure is; what
  * is refused says why, asks where it is doubtful, and stays in the field as it was typed.
  */
-defineOptions({ inheritAttrs: false });
 const {
   value,
   dimension,
@@ -24,7 +23,7 @@ const {
   significant?: number;
 }>();
 const emit = defineEmits<{ read: [si: number] }>();
-
+defineOptions({ inheritAttrs: false });
 const id = useId();
 const { show, split, parse } = useDisplay();
 const text = ref<string>();
