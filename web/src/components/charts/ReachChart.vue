@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { digits, jobKindOf, reachOf, type HeldBy } from '@rough-gear/core';
 import { computed } from 'vue';
-import { useChartInk, MONO, SANS } from '../../composables/useChartInk.js';
+import { useChartInk, MONO } from '../../composables/useChartInk.js';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useMechanism } from '../../composables/useMechanism.js';
 import { useSpread } from '../../composables/useSpread.js';
@@ -10,6 +10,7 @@ import {
   bandSeries,
   forceChartFrame,
   HELD_BY_DASHES,
+  HELD_BY_MARKS,
   HELD_BY_NAMES,
   heldByColours,
   outputUnits,
@@ -40,14 +41,6 @@ const runs = computed(() => {
   return result.filter(({ points }) => points.length > 1);
 });
 
-/** Where a run's name stands: of two places on it the one farther from the load's line; none where the tyres hold it all. */
-function labelPlace(all: readonly (readonly [number, number])[], load: number, carried: number) {
-  const points = all.filter(([, y]) => y < carried * 0.999);
-  if (points.length < 2) return undefined;
-  const [early, late] = [0.35, 0.75].map((share) => points[Math.floor(points.length * share)]!);
-  return Math.abs(late![1] - load) > Math.abs(early![1] - load) ? late : early;
-}
-
 const option = computed(() => {
   const { ink: pen, second, act, sheet, a, b } = ink.value;
   const colours = heldByColours({ a, b, ink: pen });
@@ -58,11 +51,7 @@ const option = computed(() => {
   // A load near the bottom would run into the names down there.
   const low = force(data.load) < 0.2 * top;
   const traction = data.traction !== undefined && force(data.traction) < top ? data.traction : undefined;
-  const level = (value: number, text: string, position: string) => ({
-    yAxis: force(value),
-    name: text,
-    label: { formatter: text, position, color: pen, fontFamily: SANS, fontSize: 11 },
-  });
+  const level = (value: number) => ({ yAxis: force(value), label: { show: false } });
   return {
     ...forceChartFrame(right, top, ink.value, tip),
     series: [
@@ -75,27 +64,6 @@ const option = computed(() => {
         lineStyle: { color: colours[heldBy], width: 2, type: HELD_BY_DASHES[heldBy] },
         itemStyle: { color: colours[heldBy] },
         areaStyle: { color: colours[heldBy], opacity: 0.09 },
-        markPoint: {
-          symbol: 'circle',
-          symbolSize: 1,
-          data: [labelPlace(points, force(data.load), force(data.traction ?? Infinity))].flatMap((coord) =>
-            coord
-              ? [
-                  {
-                    coord,
-                    label: {
-                      formatter: HELD_BY_NAMES[heldBy],
-                      position: 'right',
-                      offset: [4, -9],
-                      color: colours[heldBy],
-                      fontFamily: SANS,
-                      fontSize: 11,
-                    },
-                  },
-                ]
-              : [],
-          ),
-        },
       })),
       {
         type: 'line',
@@ -105,23 +73,14 @@ const option = computed(() => {
           silent: true,
           lineStyle: { color: pen, type: [4, 3], width: 1 },
           data: [
-            level(data.load, `the load, ${show(data.load, units.value.force)}`, 'insideEndTop'),
+            level(data.load),
             ...(traction === undefined
               ? []
-              : [level(traction, `wheels slip, ${show(traction, units.value.force)}`, 'insideEndTop')]),
+              : [{ ...level(traction), lineStyle: { color: pen, type: [1, 3], width: 1.5 } }]),
             {
               xAxis: speed(data.wanted),
               lineStyle: { color: act, type: 'solid', width: 1.5 },
-              label: {
-                formatter: `wanted ${show(data.wanted, units.value.speed)}`,
-                position: low ? 'insideEndTop' : 'insideStartTop',
-                rotate: 0,
-                distance: low ? [4, 2] : [-4, 4],
-                align: speed(data.wanted) > right * 0.5 ? 'right' : 'left',
-                color: act,
-                fontFamily: SANS,
-                fontSize: 11,
-              },
+              label: { show: false },
             },
           ],
         },
@@ -150,6 +109,25 @@ const option = computed(() => {
       },
     ],
   };
+});
+
+/** What each line is, told beside the chart, where nothing runs through it. */
+const names = computed(() => {
+  const { ink: pen, act, a, b } = ink.value;
+  const data = reach.value;
+  if (!data) return [];
+  const colours = heldByColours({ a, b, ink: pen });
+  const held = [...new Set(runs.value.map(({ heldBy }) => heldBy))];
+  const slips =
+    data.traction === undefined
+      ? []
+      : [{ mark: '···', text: `wheels slip, ${show(data.traction, units.value.force)}`, colour: pen }];
+  return [
+    ...held.map((heldBy) => ({ mark: HELD_BY_MARKS[heldBy], text: HELD_BY_NAMES[heldBy], colour: colours[heldBy] })),
+    { mark: '╌', text: `the load, ${show(data.load, units.value.force)}`, colour: pen },
+    ...slips,
+    { mark: '│', text: `wanted ${show(data.wanted, units.value.speed)}`, colour: act },
+  ];
 });
 
 function tip(items: readonly { seriesName: string; data: readonly [number, number] }[]): string {
@@ -183,6 +161,7 @@ const summary = computed(() => {
     :option="option"
     :table="table"
     :summary="summary"
+    :names="names"
     ><template #title><slot name="title" /></template
   ></ChartFrame>
 </template>

@@ -16,6 +16,14 @@ export const HELD_BY_DASHES: Readonly<Record<HeldBy, 'solid' | number[]>> = {
   returned: [7, 4],
 };
 
+/** The same dashes in a line of text. */
+export const HELD_BY_MARKS: Readonly<Record<HeldBy, string>> = {
+  stator: '···',
+  supply: '– –',
+  voltage: '—',
+  returned: '– –',
+};
+
 export const heldByColours = (pens: { a: string; b: string; ink: string }): Readonly<Record<HeldBy, string>> => ({
   stator: pens.a,
   supply: pens.b,
