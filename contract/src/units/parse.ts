@@ -33,10 +33,10 @@ export function parseQuantity(
   const cleaned = clean(text);
   const finish = (si: number, as = text.trim()) => finished(si, as, dimension, system);
   if (cleaned === '') return refuse(dimension, 'nothing was typed');
-  const trade = readTrade(cleaned, dimension);
-  if (trade !== undefined) return finish(trade);
   const doubt = doubtIn(cleaned, dimension);
   if (doubt) return { ...refuse(dimension, doubt.reason), choices: doubt.choices };
+  const trade = readTrade(cleaned, dimension);
+  if (trade !== undefined) return finish(trade);
 
   const read: ReadNumber = readNumber(cleaned);
   if (!read.ok) return { ...refuse(dimension, read.reason), choices: read.choices };
