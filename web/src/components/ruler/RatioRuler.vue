@@ -21,7 +21,10 @@ const total = computed(() => path.value.train.total);
 const known = computed(() => Number.isFinite(total.value));
 /** Where the output goes along a screw a bare ratio says little: how far it goes a turn. */
 const travel = computed(() => (known.value ? travelPerTurn(path.value) : undefined));
-const { show } = useDisplay();
+const { show, parse } = useDisplay();
+/** A total as it is read: so many to one, or behind a screw how far it goes a turn of the motor. */
+const written = (value: number, significant = 4): string =>
+  travel.value === undefined ? digits(value, significant) : show((2 * Math.PI) / value, 'length', significant);
 // The span stays where it was while the handle is dragged.
 const held = ref<readonly [number, number]>();
 const span = computed(() => held.value ?? rulerSpan(known.value ? nice(total.value) : 10));
@@ -36,10 +39,13 @@ const inside = (value: number): boolean => value >= span.value[0] && value <= sp
 const STEPS = [1, 1.5, 2, 3, 4, 5, 6, 8];
 const ticks = computed(() => {
   const result: { value: number; text: string }[] = [];
-  for (let decade = 0.01; decade <= 10000; decade *= 10) {
+  const along = travel.value !== undefined;
+  for (let decade = along ? 1e-6 : 0.01; decade <= 10000; decade *= 10) {
     for (const step of STEPS) {
-      const value = Number((step * decade).toPrecision(3));
-      if (inside(value)) result.push({ value, text: digits(value) });
+      const even = Number((step * decade).toPrecision(3));
+      // Behind a screw the even numbers are those of its travel.
+      const value = along ? (2 * Math.PI) / even : even;
+      if (inside(value)) result.push({ value, text: written(value, 3) });
     }
   }
   return result;
@@ -99,12 +105,13 @@ function typed(): void {
     said.value = '';
     return;
   }
-  const read = parseQuantity(text, 'ratio');
+  const read =
+    travel.value === undefined ? parseQuantity(text, 'ratio') : parse(text.replace(/ a turn$/, ''), 'length');
   if (!read.ok || read.si <= 0) {
-    said.value = read.ok ? 'a total is more than 0' : refusalText(read);
+    said.value = read.ok ? 'more than 0 is' : refusalText(read);
     return;
   }
-  const next = change(read.si);
+  const next = change(travel.value === undefined ? read.si : (2 * Math.PI) / read.si);
   if (next) plan.commit([next]);
   typing.value = undefined;
   said.value = '';
@@ -114,11 +121,11 @@ function typed(): void {
 <template>
   <div>
     <div class="flex items-baseline gap-2">
-      <h3>Total reduction</h3>
+      <h3>{{ travel === undefined ? 'Total reduction' : 'Total, a turn' }}</h3>
       <input
         class="figures w-24 border-b border-ink bg-transparent font-semibold"
         aria-label="Total reduction"
-        :value="typing ?? (known ? `${digits(total, 4)}:1` : 'not known')"
+        :value="typing ?? (known ? (travel === undefined ? `${written(total)}:1` : written(total)) : 'not known')"
         :disabled="!canTune"
         :aria-invalid="said !== ''"
         autocomplete="off"
@@ -131,11 +138,12 @@ function typed(): void {
         "
         @blur="typed"
       />
-      <span v-if="travel !== undefined" class="figures text-xs">{{ show(travel, 'length') }} a turn of the motor</span>
       <button type="button" class="act text-xs" @click="$emit('working')">working</button>
       <span v-if="said" class="text-xs text-gives" role="alert">{{ said }}</span>
       <span v-else-if="!canTune" class="text-xs text-second">add a stage to move it</span>
-      <span v-else class="text-xs text-second max-sm:hidden">drag, or type 35:12</span>
+      <span v-else class="text-xs text-second max-sm:hidden">{{
+        travel === undefined ? 'drag, or type 35:12' : 'of the motor; drag, or type 8 mm'
+      }}</span>
       <span v-if="progress < 1" class="ml-auto text-xs text-second">
         marks {{ Math.round(progress * 100) }} %
         <button type="button" class="act min-h-6" @click="$emit('stop')">stop</button>
@@ -181,7 +189,7 @@ function typed(): void {
         :aria-valuemin="Number(span[0].toPrecision(3))"
         :aria-valuemax="Number(span[1].toPrecision(3))"
         :aria-valuenow="Number(total.toPrecision(4))"
-        :aria-valuetext="`${digits(total, 4)} to 1`"
+        :aria-valuetext="travel === undefined ? `${written(total)} to 1` : `${written(total)} a turn of the motor`"
         :disabled="!canTune"
         data-testid="ratio-handle"
         @keydown="key"

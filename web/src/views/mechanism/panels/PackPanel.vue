@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CELLS, supplyAt, type PackNode, type PackPart, type WorkingRef } from '@rough-gear/core';
+import { CELLS, counted, supplyAt, type PackNode, type PackPart, type WorkingRef } from '@rough-gear/core';
 import { computed } from 'vue';
 import CountField from '../../../components/fields/CountField.vue';
 import FigureField from '../../../components/fields/FigureField.vue';
@@ -24,7 +24,7 @@ const lithium = computed(() => ['lipo', 'liion', 'lifepo4'].includes(part.value.
 </script>
 
 <template>
-  <PanelHead title="Pack" :detail="`${part.name}, for the whole robot`">
+  <PanelHead title="Pack" :detail="`${part.name}: ${counted(part.series, 'cell')} in series, for the whole robot`">
     <PartPicker kind="pack" :at="[...supplyAt(plan, node.id), 'part']" title="A pack off the shelf" />
     <button
       type="button"
