@@ -13,6 +13,7 @@ import {
   motorCounts,
   operatingAt,
   packCurrentOf,
+  proposeBeside,
   proposeMechanism,
   regearServo,
   resolvePath,
@@ -369,5 +370,30 @@ describe('the servo that is proposed', () => {
     expect(note).toMatch(
       /^No servo of the shelf does it with its margins\. The nearest is proposed, .*: it has \d+ % /,
     );
+  });
+});
+
+describe('another machine before a screw', () => {
+  it('is geared for the turns of the screw, and not for metres a second taken as turns', () => {
+    const { parts } = JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as {
+      parts: Shelved[];
+    };
+    const changes = proposeBeside(limpet, 'sled', 'dc', parts);
+    const tried = changes.reduce(
+      (plan, { at: place, to }) => withChange(plan, place as (string | number)[], to),
+      limpet,
+    );
+    const sled = mechanismOf(tried, 'sled');
+    const beside = sled.choices.at(-1)!;
+    const own = { ...sled, current: beside.id };
+    const path = resolvePath(
+      { ...tried, mechanisms: tried.mechanisms.map((one) => (one.id === 'sled' ? own : one)) },
+      own,
+      sled.jobs[0]!.id,
+    );
+    const screw = beside.stages.findIndex(({ kind }) => kind === 'screw');
+    const before = path.train.total / path.train.stages[screw]!.ratio;
+    expect(before).toBeGreaterThan(0.5);
+    expect(before).toBeLessThan(60);
   });
 });

@@ -8,6 +8,7 @@ import { resolvePath } from '../resolve/resolvePath.js';
 import type { Shelved } from './proposal.js';
 import type { WishMachine } from './wishMachine.js';
 import { proposeFor } from './propose.js';
+import { usualScrew } from './wish.js';
 
 /**
  * Another way to turn a mechanism that is there, tried at once: put beside the others, and in force.
@@ -42,12 +43,17 @@ export function proposeBeside(
   const choice = currentChoice(mechanism);
   const path = resolvePath(plan, mechanism, mechanism.jobs[0]!.id);
   const { demand, speed } = situationOf(path, 'working');
-  const shaftSpeed = (1.5 * speed) / path.radius;
+  // What turns a nut stays, and a motor that finds none gets one; a linear servo moves the carriage itself.
+  const screws = choice.stages.filter((stage) => stage.kind === 'screw');
+  const behind =
+    machine === 'servo' || choice.output.kind !== 'carriage' ? [] : screws.length > 0 ? screws : [usualScrew()];
+  // A screw's shaft turns as often as its lead goes into the way.
+  const perTurn = behind[0]?.lead?.si;
+  const shaftSpeed = ((1.5 * speed) / path.radius) * (perTurn === undefined ? 1 : (2 * Math.PI) / perTurn);
   const wished = {
     jobs: mechanism.jobs,
     output: choice.output,
-    // What turns a nut stays; a linear servo moves it itself.
-    behind: machine === 'servo' ? [] : choice.stages.filter(({ kind }) => kind === 'screw'),
+    behind,
     shaftSpeed: Number.isFinite(shaftSpeed) && shaftSpeed > 0 ? shaftSpeed : 1,
     power: Number.isFinite(demand * speed) && demand * speed > 0 ? 1.5 * demand * speed : 1,
     motors: 1,

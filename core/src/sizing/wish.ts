@@ -9,7 +9,7 @@ import type { Job } from '../plan/job.js';
 import type { MechanismKind, Output } from '../plan/plan.js';
 import type { Quantity } from '../plan/quantity.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import type { Stage } from '../plan/stage.js';
+import type { ScrewStage, Stage } from '../plan/stage.js';
 
 /** A number asked for when a mechanism is added. */
 export interface WishField {
@@ -210,21 +210,22 @@ function turning(values: WishValues): WishPlan {
 const LEAD = 0.008;
 const SCREW = 0.008;
 
+/** The screw of a carriage that has none yet, 8 mm of lead on 9 mm. */
+export const usualScrew = (): ScrewStage => ({
+  id: 's2',
+  kind: 'screw',
+  lead: millimetres(LEAD),
+  pitchDiameter: millimetres(SCREW + 0.001),
+  friction: typicalOf(0.15, '0.15'),
+});
+
 function sliding(values: WishValues): WishPlan {
   const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
   const speed = distance.si / need(values, 'time').si;
   return {
     jobs: [{ id: 'slide', kind: 'slide', name: 'Move along', mass, distance, profile: 'stop', ...timing(values) }],
     output: { kind: 'carriage', screwDiameter: millimetres(SCREW), freeLength: distance, holder: 'nothing' },
-    behind: [
-      {
-        id: 's2',
-        kind: 'screw',
-        lead: millimetres(LEAD),
-        pitchDiameter: millimetres(SCREW + 0.001),
-        friction: typicalOf(0.15, '0.15'),
-      },
-    ],
+    behind: [usualScrew()],
     shaftSpeed: (1.5 * 2 * Math.PI * speed) / LEAD,
     power: 3 * (0.05 * mass.si * GRAVITY + (mass.si * 2 * distance.si) / need(values, 'time').si ** 2) * speed,
     motors: 1,
