@@ -1,5 +1,4 @@
 import { mechanismById } from '../plan/place.js';
-import { creepBackSpeed } from '../controller/leastSpeed.js';
 import type { Headline } from '../evaluate/mechanism.js';
 import { freshId } from '../plan/freshId.js';
 import { leastOutputSpeed } from '../limits/checks/slowControl.js';
@@ -15,7 +14,7 @@ import { resolveDcPath } from '../resolve/resolvePath.js';
 import { constantsOf } from '../sizing/constantsOf.js';
 import type { Shelved } from '../sizing/propose.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
-import { judgedOver } from './judgedOver.js';
+import { judgedOver } from '../evaluate/judgedOver.js';
 import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
@@ -118,7 +117,6 @@ export interface CandidateScore {
     readonly wear?: number;
     readonly torquePerMass?: number;
     readonly freeSpeed?: number;
-    readonly creepBack?: number;
   };
   readonly scores: Readonly<Partial<Record<ScoreFactor, number>>>;
 }
@@ -198,7 +196,7 @@ export function scoreCard(
 ): readonly CandidateScore[] {
   const measured = candidates.map((candidate) => {
     const changed = applyChanges(plan, candidate.changes);
-    const { headline, path } = judgedOver(changed, mechanismId, jobId);
+    const { headline, path } = judgedOver(changed, mechanismById(changed, mechanismId), jobId);
     if (path.machine !== 'dc') throw new Error(`${candidate.motor.name} is no plain motor`);
     return { candidate, path, headline, numbers: numbersOf(candidate, path) };
   });
@@ -268,7 +266,6 @@ function numbersOf({ motor, controller }: Candidate, path: DcPath): CandidateSco
     ...(Number.isNaN(wear) ? {} : { wear }),
     ...(motor.mass ? { torquePerMass: motorConstant(drive.motor) / motor.mass.si } : {}),
     freeSpeed: free,
-    creepBack: (creepBackSpeed(drive, flow.motorTorque) * path.radius) / path.train.total,
   };
 }
 

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import type { Headline } from '../evaluate/mechanism.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { ServoCase, ServoGears, ServoPart } from '../plan/part.js';
@@ -6,7 +7,7 @@ import type { ServoPath } from '../powerpath/servoPath.js';
 import { freshId } from '../plan/freshId.js';
 import { deadbandAngle } from '../servo/precision.js';
 import type { Shelved } from '../sizing/proposal.js';
-import { judgedOver } from './judgedOver.js';
+import { judgedOver } from '../evaluate/judgedOver.js';
 import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
@@ -195,7 +196,7 @@ export function servoScores(
   ];
   const measured = candidates.map((candidate) => {
     const changed = applyChanges(plan, candidate.changes);
-    const { headline, path, result } = judgedOver(changed, mechanismId, jobId);
+    const { headline, path, result } = judgedOver(changed, mechanismById(changed, mechanismId), jobId);
     if (path.machine !== 'servo') throw new Error(`${candidate.part.name} is no servo`);
     return { candidate, path, result, headline };
   });

@@ -1,3 +1,4 @@
+import { mechanismById } from '../plan/place.js';
 import type { Headline } from '../evaluate/mechanism.js';
 import { lagAtOutput, pulseAtOutput } from '../limits/checks/step/resolves.js';
 import { mostRate, rateOf } from '../limits/checks/step/pulseRate.js';
@@ -11,7 +12,7 @@ import type { Stage } from '../plan/stage.js';
 import { freshId } from '../plan/freshId.js';
 import { packOf, type Shelved } from '../sizing/proposal.js';
 import { driverFor } from '../sizing/proposeStep.js';
-import { judgedOver } from './judgedOver.js';
+import { judgedOver } from '../evaluate/judgedOver.js';
 import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
@@ -129,7 +130,8 @@ function rowOf(
   pulleys: number,
 ): StepMachineRow {
   const changed = applyChanges(plan, changes);
-  const { mechanism, headline, path, result } = judgedOver(changed, mechanismId, jobId);
+  const mechanism = mechanismById(changed, mechanismId);
+  const { headline, path, result } = judgedOver(changed, mechanism, jobId);
   if (path.machine !== 'step') throw new Error(`${label} takes no pulses`);
   const { drive } = currentChoice(mechanism);
   const parts = drive.kind === 'step' ? [drive.motor, drive.driver].map((part) => changed.parts[part]?.part) : [];

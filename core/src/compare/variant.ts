@@ -11,7 +11,7 @@ import { countOf, currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
 import { operatingAt } from '../powerpath/operating.js';
 import { lacksOf, motorSpeed } from '../powerpath/path.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
-import { judgedOver } from './judgedOver.js';
+import { judgedOver } from '../evaluate/judgedOver.js';
 import { stillToPay } from '../wants/stockOf.js';
 
 /** One way to change a design, to be compared with others. */
@@ -57,7 +57,8 @@ export interface VariantResult {
 /** Judges a variant over all jobs of the mechanism; the numbers are those of one job. */
 export function compareVariant(plan: Plan, mechanismId: string, jobId: string, variant: Variant): VariantResult {
   const changed = applyChanges(plan, variant.changes);
-  const { mechanism, headline, path, result } = judgedOver(changed, mechanismId, jobId);
+  const mechanism = mechanismById(changed, mechanismId);
+  const { headline, path, result } = judgedOver(changed, mechanism, jobId);
   if (variant.dead) return deadResult(variant, jobId, path, costOf(changed, mechanism.id));
   return {
     id: variant.id,

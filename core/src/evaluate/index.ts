@@ -7,6 +7,7 @@ export * from './stageStrengthOf.js';
 export { type Link } from './links/link.js';
 export * from './mechanism.js';
 export * from './plan.js';
+export * from './judgedOver.js';
 export * from './reach.js';
 export * from './brakeReach.js';
 export * from './endurance.js';

@@ -1,5 +1,5 @@
 import type { Lack } from '../figures/figure.js';
-import { amount, say, type Words } from '../words/phrase.js';
+import { amount, capitalised, say, type Words } from '../words/phrase.js';
 import { showMultiple } from '../words/show.js';
 import type { Headline, Judgement } from './mechanism.js';
 import type { Idle, Ladder, Rung } from './rung.js';
@@ -71,7 +71,7 @@ export function ladderSentence(ladder: Ladder): { readonly lead: string; readonl
     const names = [...new Set(ladder.lacks.map((lack) => lack.label))];
     const least = ladder.rungs.find(({ outOfReach, multiple }) => !outOfReach && multiple !== undefined);
     const known = least ? ` What is known gives at ${showMultiple(least.multiple!)}: ${least.name}.` : '';
-    const missing = names.length === 1 ? `${capital(names[0]!)} is missing.` : `Missing: ${names.join(', ')}.`;
+    const missing = names.length === 1 ? `${capitalised(names[0]!)} is missing.` : `Missing: ${names.join(', ')}.`;
     return { lead: WORD[ladder.verdict], rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
   }
   return {
@@ -130,11 +130,9 @@ function besides(ladder: Ladder, first: Rung): string {
     (rung) => rung !== first && !rung.outOfReach && rung.verdict === ladder.verdict && rung.verdict !== first.verdict,
   );
   return other && other.multiple !== undefined
-    ? ` ${capital(other.name)} is ${other.verdict} at ${showMultiple(other.multiple)}.`
+    ? ` ${capitalised(other.name)} is ${other.verdict} at ${showMultiple(other.multiple)}.`
     : '';
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What is missing, and why nothing stands in for it where there is more to say. */
 const lackWords = (lacks: readonly Lack[]): string =>

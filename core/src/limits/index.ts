@@ -16,5 +16,5 @@ export { inputDrive, signalHelp } from './checks/step/signal.js';
 export { idleShareNeeded, standingTemperature } from './checks/step/standingHeat.js';
 export { wantedMargin } from './checks/step/keepsStep.js';
 export { tipErrors } from './checks/servo/tip.js';
-export { leastMotorSpeed, leastOutputSpeed as leastOutputSpeedOf } from './checks/slowControl.js';
+export { leastOutputSpeed as leastOutputSpeedOf } from './checks/slowControl.js';
 export { hornTurn } from './checks/servo/travel.js';

@@ -42,5 +42,3 @@ export function roundOutwards(value: number, up: boolean): number {
 }
 
 export const driveAt = ({ plan, mechanism }: LeverContext): Place => [...choiceAt(plan, mechanism), 'drive'];
-
-export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,4 +1,4 @@
-import { amount, say } from '../words/phrase.js';
+import { amount, capitalised, say } from '../words/phrase.js';
 import { mechanismById, choiceAt, supplyAt } from '../plan/place.js';
 import { digits, show } from '../words/show.js';
 import { GRAVITY } from '../load/gravity.js';
@@ -16,7 +16,7 @@ import { worstHoldingPlace } from '../powerpath/path.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import type { Lever, LeverContext } from './lever.js';
 import type { LeverId } from '../limits/leverId.js';
-import { capital, driveAt, figureLever, roundOutwards } from './leverTools.js';
+import { driveAt, figureLever, roundOutwards } from './leverTools.js';
 import { freshId } from '../plan/freshId.js';
 import { SERVO_LEVERS } from './servoLevers.js';
 import { STAGE_LEVERS } from './stageLevers.js';
@@ -69,7 +69,7 @@ const lighter: Lever = {
     const rounded = roundOutwards(value, false);
     return {
       changes: [{ at: figure.at, to: quantityOf(rounded, show(rounded, figure.dimension)) }],
-      label: say`${figure.dimension === 'mass' ? '' : `${capital(figure.label)} `}${amount(figure.value!, figure.dimension)} down to ${amount(rounded, figure.dimension)}`,
+      label: say`${figure.dimension === 'mass' ? '' : `${capitalised(figure.label)} `}${amount(figure.value!, figure.dimension)} down to ${amount(rounded, figure.dimension)}`,
     };
   },
 };
@@ -159,7 +159,7 @@ function limitLever(id: LeverId, key: LimitKey, up: boolean): Lever {
       if (breakerToo) changes.push(...breakerToo.changes);
       const what = beyond
         ? `A controller of ${amperes(rounded)} ${words}`
-        : `${capital(words)} limit ${amperes(rounded)}`;
+        : `${capitalised(words)} limit ${amperes(rounded)}`;
       return { changes, label: breakerToo ? `${what}, breaker ${amperes(breakerToo.rated)}` : what };
     },
   };

@@ -1,4 +1,4 @@
-import { amount, say } from '../words/phrase.js';
+import { amount, capitalised, say } from '../words/phrase.js';
 import { choiceAt } from '../plan/place.js';
 import { digits } from '../words/show.js';
 import type { Change } from '../plan/change.js';
@@ -12,7 +12,7 @@ import { SHAFT_ALLOWABLE, type ShaftMaterial } from '../reduction/shaft.js';
 import { withoutLength } from '../sizing/tuneTotal.js';
 import type { Lever, LeverContext } from './lever.js';
 import type { LeverId } from '../limits/leverId.js';
-import { capital, roundOutwards } from './leverTools.js';
+import { roundOutwards } from './leverTools.js';
 
 /** Ways to change the one stage that gives. */
 
@@ -193,7 +193,7 @@ const thickerShaft: Lever = {
     const form = here.parts.shaft!.form;
     return {
       changes: [{ at: [...here.at, 'shaft', 'size'], to: quantityOf(size, millimetres(size)) }],
-      label: say`${capital(form)} shaft ${amount(size, 'length')}`,
+      label: say`${capitalised(form)} shaft ${amount(size, 'length')}`,
     };
   },
 };

@@ -5,7 +5,7 @@ import { pitchesAround } from '../reduction/runLength.js';
 import type { BeltParts, ChainParts } from './stageParts.js';
 
 /** Shafts this far too wide can still be closed: less than a hand feels. */
-const TIGHT_BY = 0.0002;
+export const TIGHT_BY = 0.0002;
 /** A slack strand hanging more than this share of its span jumps. */
 const MOST_SAG = 0.04;
 /** A belt on fixed shafts bears this much slack before it jumps. */

@@ -12,14 +12,13 @@ import { hangingTension } from '../reduction/chainSkip.js';
 import { GEAR_ALLOWABLE, gearCentre } from '../reduction/gearPair.js';
 import { centreForPitches, pitchesAround, runRadius, strandLength } from '../reduction/runLength.js';
 import { SHAFT_ALLOWABLE } from '../reduction/shaft.js';
+import { TIGHT_BY } from '../powerpath/lengthFit.js';
 import type { ShaftParts, StageParts } from '../powerpath/stageParts.js';
 
 /** Typical centre where nobody gave one, in pitches. */
 const TYPICAL_CENTRE = 30;
 const TENSIONER_PULL = 20;
 const SAG = 0.02;
-/** Shafts this far too wide can still be closed, m. */
-const CLOSES = 0.0002;
 const TYPICAL_FACE_MODULES = 10;
 /** Steeper than this the lower wheel's slack strand hangs beside it and pulls next to nothing. */
 const STEEP = Math.PI / 4;
@@ -109,7 +108,7 @@ function linksOf(stage: ChainStage, pitch: number, wanted: number): number {
   if (stage.links !== undefined) return stage.links;
   const { below, above } = chainRun(pitch, stage.driver, stage.driven, wanted);
   const stands = stage.centre !== undefined && stage.takeUp !== undefined && stage.takeUp !== 'slide';
-  if (!below || (stands && wanted - below.centre > CLOSES)) return above.links;
+  if (!below || (stands && wanted - below.centre > TIGHT_BY)) return above.links;
   return wanted - below.centre <= above.centre - wanted ? below.links : above.links;
 }
 

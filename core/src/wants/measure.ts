@@ -1,4 +1,6 @@
-import { headlineOf, judge, type Headline, type Judgement } from '../evaluate/mechanism.js';
+import { judgedOver } from '../evaluate/judgedOver.js';
+import type { Headline, Judgement } from '../evaluate/mechanism.js';
+import { CONTROL_PERIOD } from '../controller/leastSpeed.js';
 import { ifFinite } from '../figures/ifFinite.js';
 import { leastOutputSpeed } from '../limits/checks/slowControl.js';
 import { pulseAtOutput } from '../limits/checks/step/resolves.js';
@@ -6,7 +8,6 @@ import { deadbandAngle } from '../servo/precision.js';
 import { SITUATIONS } from '../limits/situation.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { Stage } from '../plan/stage.js';
-import { resolvePath } from '../resolve/resolvePath.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
 import { lacksOf } from '../powerpath/path.js';
 import { piecesOf, sameKey, stillToPay, type CommonHere, toBuy, usedElsewhere } from './stockOf.js';
@@ -33,20 +34,14 @@ export function measure(
   commonHere: CommonHere = new Set(),
   used: ReadonlyMap<string, number> = usedElsewhere(plan, mechanism.id),
 ): MeasuredDesign {
-  const judged = mechanism.jobs.map((job) => {
-    const path = resolvePath(plan, mechanism, job.id);
-    return { path, result: judge(path) };
-  });
-  const asked = judged.find(({ path }) => path.job.id === jobId);
-  if (!asked) throw new Error(`mechanism ${mechanism.name} has no job ${jobId}`);
-  const results = judged.map(({ result }) => result);
-  const unknown = results
+  const { headline, path, result, all } = judgedOver(plan, mechanism, jobId);
+  const unknown = all
     .flatMap(({ ladders }) => SITUATIONS.map((id) => ladders[id]))
     .find(({ verdict }) => verdict === 'not known');
   return {
-    headline: headlineOf(results),
+    headline,
     figures: {
-      ...motionFigures(asked.path, asked.result, results),
+      ...motionFigures(path, result, all),
       ...stockFigures(plan, mechanism, commonHere, used),
     },
     unknown: unknown ? (unknown.lacks[0]?.label ?? 'a figure') : undefined,
@@ -66,9 +61,6 @@ function motionFigures(path: AnyPath, { run }: Judgement, all: readonly Judgemen
   };
 }
 
-/** How often a board sends a new command, s, typical: a pulse or a dead band a period is the slowest that is steady. */
-const COMMAND_PERIOD = 0.02;
-
 /**
  * The slowest speed kept steadily, of the load itself, m/s or rad/s; never 0. What takes pulses goes by one a period of
  * its commands, a servo by its dead band.
@@ -82,11 +74,11 @@ export function slowestOf(path: AnyPath): number | undefined {
       return lacks.length > 0 ? undefined : leastOutputSpeed(path) * path.asked.perCoordinate;
     }
     case 'step':
-      return ifFinite((pulseAtOutput(path) * path.asked.perCoordinate) / COMMAND_PERIOD);
+      return ifFinite((pulseAtOutput(path) * path.asked.perCoordinate) / CONTROL_PERIOD);
     case 'servo': {
       const { travel, longestPulse, shortestPulse, deadband } = path.servo;
       const angle = deadbandAngle(travel, longestPulse - shortestPulse, deadband);
-      return ifFinite(((path.linked?.ratioAt(0) ?? NaN) * angle * path.asked.perCoordinate) / COMMAND_PERIOD);
+      return ifFinite(((path.linked?.ratioAt(0) ?? NaN) * angle * path.asked.perCoordinate) / CONTROL_PERIOD);
     }
   }
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, rulerSpan, travelPerTurn, type RatioMarks } from '@rough-gear/core';
+import { digits, rulerSpan, travelOfTotal, travelPerTurn, type RatioMarks } from '@rough-gear/core';
 import { computed, ref, watch } from 'vue';
 import { useElementSize } from '@vueuse/core';
 import { parseQuantity, refusalText } from '@rough-gear/contract/units';
@@ -24,7 +24,7 @@ const travel = computed(() => (known.value ? travelPerTurn(path.value) : undefin
 const { show, parse } = useDisplay();
 /** A total as it is read: so many to one, or behind a screw how far it goes a turn of the motor. */
 const written = (value: number, significant = 4): string =>
-  travel.value === undefined ? digits(value, significant) : show((2 * Math.PI) / value, 'length', significant);
+  travel.value === undefined ? digits(value, significant) : show(travelOfTotal(value), 'length', significant);
 // The span stays where it was while the handle is dragged.
 const held = ref<readonly [number, number]>();
 const span = computed(() => held.value ?? rulerSpan(known.value ? nice(total.value) : 10));
@@ -44,7 +44,7 @@ const ticks = computed(() => {
     for (const step of STEPS) {
       const even = Number((step * decade).toPrecision(3));
       // Behind a screw the even numbers are those of its travel.
-      const value = along ? (2 * Math.PI) / even : even;
+      const value = along ? travelOfTotal(even) : even;
       if (inside(value)) result.push({ value, text: written(value, 3) });
     }
   }
@@ -111,7 +111,7 @@ function typed(): void {
     said.value = read.ok ? 'more than 0 is' : refusalText(read);
     return;
   }
-  const next = change(travel.value === undefined ? read.si : (2 * Math.PI) / read.si);
+  const next = change(travel.value === undefined ? read.si : travelOfTotal(read.si));
   if (next) plan.commit([next]);
   typing.value = undefined;
   said.value = '';

@@ -1,4 +1,4 @@
-import { amount, say, type Words } from '../../../words/phrase.js';
+import { amount, capitalised, say, type Words } from '../../../words/phrase.js';
 import type { StepPath } from '../../../powerpath/stepPath.js';
 import { optoCurrent, signalFit } from '../../../signal/optoInput.js';
 import { resistorAtLeast, transistorStage } from '../../../signal/transistorStage.js';
@@ -70,7 +70,7 @@ export const signal: CheckRule<StepPath> = {
       outcome: { holds: lights && pinStands },
       asked: { value: driver.input.needCurrent, dimension: 'pin current' },
       there: { value: current, dimension: 'pin current' },
-      sentence: say`${pin}; ${wants}. ${capital(through)}, ${amount(current, 'pin current')} flow: ${outcome}.`,
+      sentence: say`${pin}; ${wants}. ${capitalised(through)}, ${amount(current, 'pin current')} flow: ${outcome}.`,
       hint: lights && pinStands ? undefined : signalHelp(path),
       working: () =>
         named(
@@ -85,5 +85,3 @@ export const signal: CheckRule<StepPath> = {
     };
   },
 };
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

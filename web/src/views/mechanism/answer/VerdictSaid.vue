@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { headlineSentence, ladderSentence, rungSentence, type Rung, type Verdict } from '@rough-gear/core';
+import { capitalised, headlineSentence, ladderSentence, rungSentence, type Rung, type Verdict } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
@@ -23,8 +23,6 @@ const alsoFailing = computed(() =>
       verdict === 'gives way' && !(headline.value.jobId === jobId.value && headline.value.check === id),
   ),
 );
-
-const capital = computed(() => situation.value.charAt(0).toUpperCase() + situation.value.slice(1));
 
 const EDGES: Readonly<Record<Verdict, string>> = {
   enough: 'border-enough',
@@ -62,7 +60,10 @@ function go(): void {
       <b>{{ here.lead }}</b> {{ say(here.rest) }}
     </p>
     <p v-else data-testid="answer" :class="headline.verdict === 'gives way' ? 'text-second' : ''">
-      <b>{{ capital }} alone {{ ladder.verdict === 'gives way' ? 'it gives way' : `it is ${ladder.verdict}` }}.</b>
+      <b
+        >{{ capitalised(situation) }} alone
+        {{ ladder.verdict === 'gives way' ? 'it gives way' : `it is ${ladder.verdict}` }}.</b
+      >
       {{ say(here.rest) }}
     </p>
   </div>
