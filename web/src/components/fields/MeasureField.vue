@@ -3,6 +3,7 @@ import { refusalText } from '@rough-gear/contract/units';
 import type { Dimension } from '@rough-gear/core';
 import { computed, ref, useId } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
+import ReadChoices from './ReadChoices.vue';
 
 /**
  * A measure that is asked and is no figure of the plan: a distance to try, an angle to send. Read as every figure is; what
@@ -68,17 +69,8 @@ function choose(choice: string): void {
       @blur="finish"
     />
     <span v-if="read && !('si' in read)" :id="`${id}-said`" role="alert" class="text-xs text-gives"
-      >{{ read.said }}
-      <button
-        v-for="choice in read.choices"
-        :key="choice"
-        type="button"
-        class="act ml-1 underline"
-        @mousedown.prevent="choose(choice)"
-      >
-        {{ choice }}
-      </button></span
-    >
+      >{{ read.said }} <ReadChoices :choices="read.choices" @choose="choose"
+    /></span>
     <span v-else-if="read" :id="`${id}-said`" class="text-xs text-second">understood: {{ read.understood }}</span>
   </span>
 </template>

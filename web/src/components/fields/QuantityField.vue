@@ -4,6 +4,7 @@ import { refusalText, withUnit } from '@rough-gear/contract/units';
 import { computed, nextTick, ref, useId } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { refusalOf, type Allowance } from './allowance.js';
+import ReadChoices from './ReadChoices.vue';
 import SourceTag from './SourceTag.vue';
 import SourcePicker from './SourcePicker.vue';
 
@@ -156,15 +157,7 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
       <template v-if="editing && read?.ok">understood: {{ read.understood }}</template>
       <template v-else-if="editing && read && !read.ok">
         {{ name }}: {{ read.said }}
-        <button
-          v-for="choice in read.choices"
-          :key="choice"
-          type="button"
-          class="act ml-1 underline"
-          @mousedown.prevent="choose(choice)"
-        >
-          {{ choice }}
-        </button>
+        <ReadChoices :choices="read.choices" @choose="choose" />
       </template>
       <template v-else-if="figure.from">{{ figure.source }}: {{ figure.from }}</template>
     </p>

@@ -3,6 +3,7 @@ import type { Amount, Dimension, Quantity, Words } from '@rough-gear/core';
 import { refusalText } from '@rough-gear/contract/units';
 import { computed, ref, useId, watch } from 'vue';
 import { refusalOf } from '../../../components/fields/allowance.js';
+import ReadChoices from '../../../components/fields/ReadChoices.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 
 /** A figure that is not in the plan yet: the same reading as everywhere, without a source. */
@@ -54,15 +55,7 @@ watch(model, (value) => {
     <p :id="`${id}-said`" class="min-h-4 text-xs" :class="refusal ? 'text-gives' : 'text-second'">
       <template v-if="refusal">
         {{ label }}: {{ refusal }}
-        <button
-          v-for="choice in choices"
-          :key="choice"
-          type="button"
-          class="act ml-1 min-h-6 underline"
-          @click="text = choice"
-        >
-          {{ choice }}
-        </button>
+        <ReadChoices :choices="choices" @choose="text = $event" />
       </template>
       <template v-else-if="read?.ok">understood: {{ read.understood }}</template>
     </p>
