@@ -11,9 +11,12 @@ import {
   mergeShortlists,
   rankByOrder,
   rankByWeights,
+  resolveDcPath,
   searchShortlist,
   totalsBetween,
+  type DcDrive,
   type Found,
+  type MotorPart,
   type Plan,
   type Shelved,
   type Shortlist,
@@ -111,6 +114,64 @@ describe('The shortlist', () => {
 
     it('does not depend on the order of the shelf', () => {
       expect(numbersOf(searched(query, [...small].reverse()))).toEqual(numbersOf(found));
+    });
+  });
+
+  describe('like for like', () => {
+    const brushless = [...SMALL, 'motor-brushless-42', 'controller-brushless-60-sensors', 'motor-outrunner-190'];
+    const parts = shelf.filter(({ id }) => brushless.includes(id));
+    const choice = mechanismOf(heron, 'lift').choices[0]!;
+    const today = heron.parts[(choice.drive as DcDrive).motor]!.part as MotorPart;
+    const partOf = (name: string) => shelf.find(({ part }) => part.name === name)!.part as MotorPart;
+    /** Unloaded speed on the pack by hand: (V − R·I0)/Ke from the sheet's own numbers. */
+    const freeByHand = ({ data }: MotorPart, volts: number): number => {
+      if (data.form !== 'sheet') return Number.NaN;
+      const [rated, speed] = [data.ratedVoltage!.si, data.freeSpeed!.si];
+      const [free, stall] = [data.freeCurrent!.si, data.stallCurrent!.si];
+      const resistance = rated / stall;
+      const ke = (rated - free * resistance) / speed;
+      return (volts - free * resistance) / ke;
+    };
+
+    it('gears each motor to today’s wheel speed, and to no other', () => {
+      const path = resolveDcPath(heron, mechanismOf(heron, 'lift'), 'raise');
+      const volts = path.drive.restVoltage;
+      const wheel = freeByHand(today, volts) / path.train.total;
+      const list = searched(queryFor('lift', { like: 'speed' }), parts);
+      const sheets = list.front.filter(({ motor }) => partOf(motor).data.form === 'sheet');
+      expect(sheets.length).toBeGreaterThan(0);
+      for (const { motor, total, key } of sheets)
+        expect(freeByHand(partOf(motor), volts) / total / wheel, key).toBeCloseTo(1, 2);
+      expect(new Set(list.front.map(({ motor, total }) => `${motor} ${total}`)).size).toBe(
+        new Set(list.front.map(({ motor }) => motor)).size,
+      );
+    });
+
+    it('takes only cans as wide as today’s', () => {
+      const drives = drivesOf(heron, mechanismOf(heron, 'lift'), queryFor('lift', { like: 'can' }), shelf);
+      const widths = drives.map(({ motor }) => partOf(motor).canDiameter!.si / today.canDiameter!.si);
+      expect(Math.min(...widths)).toBeGreaterThanOrEqual(0.9);
+      expect(Math.max(...widths)).toBeLessThanOrEqual(1 / 0.9);
+      expect(new Set(drives.map(({ motor }) => partOf(motor).type))).toEqual(new Set(['brushed', 'brushless']));
+      // A motor whose width nobody knows is like no other.
+      const unknown = withChange(heron, ['parts', (choice.drive as DcDrive).motor, 'part', 'canDiameter'], undefined);
+      expect(drivesOf(unknown, mechanismOf(unknown, 'lift'), queryFor('lift', { like: 'can' }), shelf)).toEqual([]);
+    });
+
+    it('keeps the best of each kind of motor, where one kind alone would win', () => {
+      const wants = ['price'] as const;
+      const [mixed, apart] = [false, true].map((eachType) => searched(queryFor('lift', { wants, eachType }), parts));
+      const types = (list: Shortlist) => new Set(list.front.map(({ motor }) => partOf(motor).type));
+      expect(types(mixed!).size).toBe(1);
+      expect(types(apart!)).toEqual(new Set(['brushed', 'brushless']));
+      for (const type of ['brushed', 'brushless'] as const) {
+        const cheapest = apart!.front.filter(({ group }) => group === type);
+        const alone = searched(
+          queryFor('lift', { wants }),
+          parts.filter(({ part }) => part.kind !== 'motor' || part.type === type),
+        );
+        expect(cheapest.map(({ figures }) => figures.price)).toEqual(alone.front.map(({ figures }) => figures.price));
+      }
     });
   });
 

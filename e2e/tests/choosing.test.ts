@@ -334,3 +334,26 @@ test('what is owned and what others here use can lead the choice', async ({ hero
   await expect(page.getByTestId('reasons')).toContainText('price 0 then, now 0');
   await expect(page.getByTestId('reasons')).toContainText('pieces to buy 0 then, now 0');
 });
+
+test('slow work is compared like with like: every motor geared to today’s wheel speed, and both kinds kept', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift', 'motor', '?choose=shortlist');
+  await page.getByRole('button', { name: /^Slow work/ }).click();
+  const form = page.getByRole('form', { name: 'Search the shelf' });
+  await expect(form.getByRole('combobox', { name: 'alike in' })).toHaveValue('speed');
+  await expect(form.getByRole('textbox', { name: 'total from' })).toBeDisabled();
+  const found = page.getByTestId('found');
+  await expect(found).toContainText('(brushed)', { timeout: 60_000 });
+  await expect(found).toContainText('(brushless)');
+  // Today’s own motor turns the wheel as fast as today at today’s total only.
+  await expect(found.getByRole('row', { name: /2 × brushed 12 V, 64 mm can \(brushed\)/ }).first()).toContainText(
+    '9:1',
+  );
+  // A servo has no kind to ask for.
+  await heron.open('grip', 'servo', '?choose=shortlist');
+  await expect(page.getByRole('button', { name: /^The job first/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Slow work/ })).toHaveCount(0);
+  await expect(form.getByRole('combobox', { name: 'alike in' })).toHaveCount(0);
+});

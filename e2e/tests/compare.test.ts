@@ -55,6 +55,14 @@ test('brushed or brushless: weights are the person’s, and stay', async ({ hero
   expect(await weighted.innerText()).not.toBe(precise);
   await page.getByRole('slider', { name: 'weight of cost with controller' }).press('ArrowRight');
   await expect(page.getByText('your own')).toBeVisible();
+  // Like for like: with the same wheel speed each is geared anew; with the same can only cans as wide are there.
+  const onThisJob = page.getByTestId('scores').getByRole('row', { name: /^on this job/ });
+  const suited = await onThisJob.innerText();
+  await page.getByRole('button', { name: 'the same wheel speed' }).click();
+  await expect(page.getByText('as fast as today')).toBeVisible();
+  expect(await onThisJob.innerText()).not.toBe(suited);
+  await page.getByRole('button', { name: 'the same can' }).click();
+  await expect(page.getByTestId('scores').getByRole('columnheader', { name: '45 mm can' })).toHaveCount(0);
   await page.getByRole('button', { name: 'all ten factors' }).click();
   await expect(page.getByTestId('scores')).toContainText('torque per mass');
   await page.keyboard.press('Escape');

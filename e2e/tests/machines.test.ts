@@ -67,10 +67,12 @@ test('pulses and speed are asked both ways, and a shaft is locked to another', a
   await page.getByRole('group', { name: 'Driver' }).getByRole('button', { name: 'Pulses' }).click();
   const sums = page.getByTestId('pulse-sums');
   await expect(sums).toContainText('4800 pulses per turn of the output');
-  await page.getByLabel('pulses a second').fill('4800');
+  await type(page, 'pulses a second', '4.8 kHz');
   await expect(page.getByTestId('from-pulses')).toHaveText('60 rpm');
-  await page.getByLabel('pulses a second').fill('');
-  await expect(page.getByTestId('from-pulses')).toHaveText('—');
+  await type(page, 'pulses a second', 'many');
+  await expect(field(page, 'pulses a second')).toHaveValue('many');
+  await expect(sums.getByRole('alert')).toContainText('For example 20000 /s or 20 kHz');
+  await expect(page.getByTestId('from-pulses')).toHaveText('60 rpm');
   await type(page, 'turns per turn of the leading shaft', '90°');
   await expect(page.getByTestId('leading')).toContainText('2400 counts a turn, 0.5 pulses for each');
 });
@@ -83,7 +85,10 @@ test('stepper and step servo stand side by side on this axis, with what trying b
   await expect(rows.nth(2)).toContainText('on the shaft');
   await expect(rows.nth(2)).toContainText('loses steps, silently');
   await expect(rows.nth(4)).toContainText('4:1');
-  await page.getByLabel('one pulley set costs').fill('25');
+  await type(page, 'one pulley set costs', '25');
+  await type(page, 'and at', '0.5');
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('is not allowed: 1:1 to 100:1 is');
+  await type(page, 'and at', '12:48');
   await expect(page.getByTestId('both-sets')).toHaveText('50');
   await rows.nth(4).getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('Step servo');

@@ -3,7 +3,7 @@ import type { Headline } from '../evaluate/mechanism.js';
 import { freshId } from '../plan/freshId.js';
 import { leastOutputSpeed } from '../limits/checks/slowControl.js';
 import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
-import { motorConstant } from '../motor/constants.js';
+import { motorConstant, type MotorConstants } from '../motor/constants.js';
 import { freeSpeedAt } from '../motor/peaks.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { ControllerPart, MotorPart } from '../plan/part.js';
@@ -15,6 +15,7 @@ import { constantsOf } from '../sizing/constantsOf.js';
 import type { Shelved } from '../sizing/propose.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
 import { judgedOver } from '../evaluate/judgedOver.js';
+import { sameCan, totalForSpeed, unloadedOutput, type Like } from '../wants/likeForLike.js';
 import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
@@ -125,12 +126,17 @@ const HAPPY = 0.65;
 /** A least speed of 2 % of the job's halves the score. */
 const SLOW_SCALE = 50;
 
-/** The design's own pair, and shelf motors of both kinds rated near its volts, each with a controller to suit. */
+/**
+ * The design's own pair, and shelf motors of both kinds with a motor constant near its own, each with a controller to suit.
+ * Alike in the job, each comes to a fast share of its speed on it; alike in speed, each turns the output as fast as today
+ * with nothing to move; alike in the can, only motors as wide as today's are taken.
+ */
 export function candidatesFor(
   plan: Plan,
   mechanismId: string,
   jobId: string,
   shelf: readonly Shelved[],
+  like: Like = 'job',
   most = 5,
 ): readonly Candidate[] {
   const design = designOf(plan, mechanismId);
@@ -144,10 +150,16 @@ export function candidatesFor(
   const found: Candidate[] = [];
   if (own.motor?.kind === 'motor' && own.controller?.kind === 'controller')
     found.push({ id: 'own', motor: own.motor, controller: own.controller, changes: [] });
+  const today = like === 'speed' ? unloadedOutput(path) : undefined;
+  const totalOf = (constants: MotorConstants) =>
+    today === undefined
+      ? (HAPPY * freeSpeedAt(constants, volts) * path.radius) / path.asked.speed
+      : totalForSpeed(constants, volts, today);
   const near = shelf
     .flatMap(({ part }) => {
       const constants = part.kind === 'motor' ? constantsOf(part) : undefined;
       if (part.kind !== 'motor' || !constants || part.name === own.motor?.name) return [];
+      if (like === 'can' && !(own.motor?.kind === 'motor' && sameCan(own.motor, part))) return [];
       const km = motorConstant(constants);
       return [{ part, constants, apart: Math.abs(Math.log(km / (wanted || km))) }];
     })
@@ -156,14 +168,13 @@ export function candidatesFor(
     for (const { part, constants } of near.filter(({ part: one }) => one.type === type).slice(0, Math.ceil(most / 2))) {
       const controller = controllerFor(part, shelf, path.pack.full);
       if (!controller) continue;
-      const speed = HAPPY * freeSpeedAt(constants, volts);
       const changes: Change[] = [
         { at: ['parts', ids.motor], to: { part } },
         { at: ['parts', ids.controller], to: { part: controller } },
         { at: [...design.choiceAt, 'drive', 'motor'], to: ids.motor },
         { at: [...design.choiceAt, 'drive', 'controller'], to: ids.controller },
       ];
-      const total = (speed * path.radius) / path.asked.speed;
+      const total = totalOf(constants);
       const changed = applyChanges(plan, changes);
       const mechanism = mechanismById(changed, mechanismId);
       const tuned = Number.isFinite(total) ? tuneTotal(changed, mechanism, path, total) : undefined;

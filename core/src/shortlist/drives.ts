@@ -21,6 +21,7 @@ import {
 import type { Quantity } from '../plan/quantity.js';
 import type { Shelved } from '../sizing/proposal.js';
 import { copyOf } from '../sizing/proposal.js';
+import { sameCan } from '../wants/likeForLike.js';
 import { sameKey, toBuy, usedElsewhere } from '../wants/stockOf.js';
 import type { ShortlistQuery } from './query.js';
 
@@ -29,6 +30,8 @@ export interface DriveOption {
   /** The same for the same parts, whatever order the shelf is in. */
   readonly key: string;
   readonly motor: string;
+  /** Designs are compared with those of their own group only: the kind of motor, where the best of each kind is asked. */
+  readonly group?: string;
   readonly motors: number;
   /** Controller or driver; absent for a servo, which has its own. */
   readonly controller?: string;
@@ -83,7 +86,7 @@ function machines(bench: Bench, drive: MachineDrive): readonly DriveOption[] {
   switch (drive.kind) {
     case 'dc':
       return counts(bench).flatMap((motors) =>
-        ofKind<MotorPart>(bench.shelf, 'motor').flatMap((motor) =>
+        motorsAlike(bench, drive).flatMap((motor) =>
           ofKind<ControllerPart>(bench.shelf, 'controller').map((controller) =>
             optionOf(bench, motors, motor, controller, dcDrive(bench, drive, motors, controller)),
           ),
@@ -107,6 +110,14 @@ function machines(bench: Bench, drive: MachineDrive): readonly DriveOption[] {
       );
     }
   }
+}
+
+/** Motors of the shelf; only those with the can of the one that is there, where that is asked. */
+function motorsAlike({ plan, query, shelf }: Bench, drive: DcDrive): readonly Of<MotorPart>[] {
+  const now = plan.parts[drive.motor]?.part;
+  return ofKind<MotorPart>(shelf, 'motor').filter(
+    ({ part }) => query.like !== 'can' || (now?.kind === 'motor' && sameCan(now, part) === true),
+  );
 }
 
 /** What is set for this mechanism stays set; a limit that the controller does not reach, or does not have, is its own. */
@@ -170,7 +181,7 @@ function ratedFor(part: Part): number | undefined {
 }
 
 function optionOf(
-  { driveAt, ids }: Bench,
+  { driveAt, ids, query }: Bench,
   motors: number,
   motor: Shelved,
   controller: Shelved | undefined,
@@ -179,6 +190,7 @@ function optionOf(
   return {
     key: [keyOf(motor), motors, controller ? keyOf(controller) : ''].join('\n'),
     motor: motor.part.name,
+    group: query.eachType && motor.part.kind === 'motor' ? motor.part.type : undefined,
     motors,
     controller: controller?.part.name,
     changes: [

@@ -28,7 +28,7 @@ export function everyCandidate(
       if ('fell' in answer) continue;
       if (overCeiling(answer.holds.figures, query) !== undefined) continue;
       held++;
-      front.offer(answer.holds, costsOf(query.wants, answer.holds.figures));
+      front.offer(answer.holds, costsOf(query.wants, answer.holds.figures), answer.holds.group);
     }
   }
   return { front: front.items(), held, tried };

@@ -10,6 +10,7 @@ import { totalChanges, type Trial } from './trial.js';
 /** A design that holds: what it is made of, what puts it into the plan, and what it measures. */
 export interface Found {
   readonly key: string;
+  readonly group?: string;
   readonly motor: string;
   readonly motors: number;
   readonly controller?: string;
@@ -45,10 +46,11 @@ export function judgeChanges(
     return { fell: headline.situation ? `${headline.name}, ${headline.situation}` : headline.name };
   if (unknown !== undefined || headline.verdict === 'not known')
     return { fell: `not known: ${unknown ?? headline.name}` };
-  const { motor, motors, controller, pack } = option;
+  const { group, motor, motors, controller, pack } = option;
   return {
     holds: {
       key: `${option.key}\n${total}`,
+      group,
       motor,
       motors,
       controller,

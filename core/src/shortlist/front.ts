@@ -9,22 +9,22 @@ import type { WantId } from '../plan/want.js';
 export const costsOf = (wants: readonly WantId[], figures: Figures): readonly number[] =>
   wants.map((want) => costOf(want, figures));
 
-/** Designs of which none is beaten by another: a new one throws out what it beats. */
+/** Designs of which none is beaten by another of its group: a new one throws out what it beats there. */
 export class Front<T> {
-  private members: { readonly item: T; readonly costs: readonly number[] }[] = [];
+  private members: { readonly item: T; readonly costs: readonly number[]; readonly group: string | undefined }[] = [];
 
   /** Whether some member is at least as good in everything, and better in something. */
-  beats(costs: readonly number[]): boolean {
-    return this.members.some((member) => dominates(member.costs, costs));
+  beats(costs: readonly number[], group?: string): boolean {
+    return this.members.some((member) => member.group === group && dominates(member.costs, costs));
   }
 
   /** Takes an item in. Gives back how many it threw out; `undefined` where it is beaten itself. */
-  offer(item: T, costs: readonly number[]): number | undefined {
-    if (this.beats(costs)) return undefined;
+  offer(item: T, costs: readonly number[], group?: string): number | undefined {
+    if (this.beats(costs, group)) return undefined;
     const before = this.members.length;
-    this.members = this.members.filter((member) => !dominates(costs, member.costs));
+    this.members = this.members.filter((member) => member.group !== group || !dominates(costs, member.costs));
     const out = before - this.members.length;
-    this.members.push({ item, costs });
+    this.members.push({ item, costs, group });
     return out;
   }
 

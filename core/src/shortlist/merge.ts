@@ -9,7 +9,7 @@ export function mergeShortlists(lots: readonly Shortlist[], wants: readonly Want
   const front = new Front<Found>();
   let beaten = 0;
   const all = lots.flatMap((lot) => lot.front).sort((a, b) => (a.key < b.key ? -1 : 1));
-  for (const one of all) beaten += front.offer(one, costsOf(wants, one.figures)) ?? 1;
+  for (const one of all) beaten += front.offer(one, costsOf(wants, one.figures), one.group) ?? 1;
   const sum = (of: (lot: Shortlist) => number) => lots.reduce((total, lot) => total + of(lot), 0);
   return {
     front: [...front.items()].sort((a, b) => (a.key < b.key ? -1 : 1)),

@@ -1,4 +1,5 @@
 import type { WantId } from '../plan/want.js';
+import type { Like } from '../wants/likeForLike.js';
 import type { Figures } from '../wants/wants.js';
 
 /** Everything on the shelf that could turn it, or only a motor that takes the place of the one that is there. */
@@ -15,6 +16,10 @@ export interface ShortlistQuery {
   readonly mostMotors: number;
   /** The robot's own pack, or every pack on the shelf: another pack is another for all its mechanisms. */
   readonly packs: 'mine' | 'shelf';
+  /** What plain motors are alike in; the total is not searched where they are alike in speed. */
+  readonly like?: Like;
+  /** Designs are beaten only by those of their own kind of motor, so that the best of each kind are found. */
+  readonly eachType?: boolean;
   /** Least and greatest total that is tried. */
   readonly from: number;
   readonly to: number;

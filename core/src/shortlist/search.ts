@@ -1,5 +1,6 @@
 import type { Plan } from '../plan/plan.js';
 import type { Shelved } from '../sizing/proposal.js';
+import { outputSpeedNow, totalForSpeed } from '../wants/likeForLike.js';
 import { stockFigures } from '../wants/measure.js';
 import { commonOn, usedElsewhere } from '../wants/stockOf.js';
 import { costOf, type Figures } from '../wants/wants.js';
@@ -9,7 +10,7 @@ import { Fallen, type FallenGroup } from './fallen.js';
 import { costsOf, Front } from './front.js';
 import { atBest, othersFail, runCompared, type Fails } from './optimist.js';
 import { overCeiling, type ShortlistQuery } from './query.js';
-import { between, totalsBetween, tryTotals } from './ratios.js';
+import { between, totalsBetween, tryTotals, writtenTotal } from './ratios.js';
 import { glance, neverBecause, trialOf, type Glance, type Trial } from './trial.js';
 
 /** What a search has found so far. */
@@ -95,6 +96,13 @@ export function* searchShortlist(
   const common = commonOn(shelf);
   const used = usedElsewhere(plan, mechanism.id);
   const grid = totalsBetween(query.from, query.to);
+  const today = query.like === 'speed' ? outputSpeedNow(plan, mechanism) : undefined;
+  /** The one total at which a drive is as fast as today, where that is asked. */
+  const alikeTotal = ({ jobs }: Trial): readonly number[] | undefined => {
+    const { path } = jobs[0]!;
+    if (today === undefined || path.machine !== 'dc' || path.lacks.motor) return undefined;
+    return [writtenTotal(totalForSpeed(path.drive.motor, path.drive.restVoltage, today))];
+  };
   const front = new Front<Found>();
   const fallen = new Fallen();
   /** Totals tried of each drive that some bound did not exclude at every total. */
@@ -120,7 +128,7 @@ export function* searchShortlist(
   /** Looks at all totals of a drive by its bounds; gives back what may hold. */
   const lookAt = (option: DriveOption): readonly Hopeful[] => {
     const trial = trialOf(plan, mechanism, query, option);
-    const totals = trial.open ? grid : [trial.jobs[0]!.path.train.total];
+    const totals = trial.open ? (alikeTotal(trial) ?? grid) : [trial.jobs[0]!.path.train.total];
     const stock = stockFigures(trial.plan, trial.mechanism, common, used);
     // What a drive weighs and costs is the same at every total: past a ceiling none will do.
     const never = overCeiling(stock, query) ?? neverBecause(trial);
@@ -148,14 +156,14 @@ export function* searchShortlist(
       fallen.add(gives, trial.option.key, 1);
       return { fellAt: nearly };
     };
-    if (front.beats(costs)) {
+    if (front.beats(costs, trial.option.group)) {
       beaten++;
       return 'holds or is beaten';
     }
     const ran = runCompared(trial, total, jobId);
     if ('gives' in ran) return fell(ran);
     const best = { ...atBest(trial, total, jobId, multiple, stock), ...ran.figures };
-    if (front.beats(costsOf(wants, best))) {
+    if (front.beats(costsOf(wants, best), trial.option.group)) {
       beaten++;
       return 'holds or is beaten';
     }
@@ -164,7 +172,7 @@ export function* searchShortlist(
     judged++;
     const answer = judgeAt(trial, total, jobId, common, used);
     if ('fell' in answer) return fell({ gives: answer.fell, multiple: 0 });
-    beaten += front.offer(answer.holds, costsOf(wants, answer.holds.figures)) ?? 1;
+    beaten += front.offer(answer.holds, costsOf(wants, answer.holds.figures), answer.holds.group) ?? 1;
     return 'holds or is beaten';
   };
 

@@ -1,3 +1,4 @@
+export * from './likeForLike.js';
 export * from './measure.js';
 export * from './stockOf.js';
 export * from './wants.js';

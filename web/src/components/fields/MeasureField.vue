@@ -14,6 +14,8 @@ const {
   dimension,
   label,
   least = 0,
+  atLeast,
+  most = Infinity,
   significant = 5,
 } = defineProps<{
   value: number;
@@ -21,7 +23,13 @@ const {
   label: string;
   /** What is read must be more than this, in SI. */
   least?: number;
+  /** What is read must be this or more, in place of more than `least`. */
+  atLeast?: number;
+  /** What is read may be this at most, in SI. */
+  most?: number;
   significant?: number;
+  /** The label is for a reader of screens only: a heading says it to the others. */
+  labelHidden?: boolean;
 }>();
 const emit = defineEmits<{ read: [si: number] }>();
 defineOptions({ inheritAttrs: false });
@@ -32,9 +40,15 @@ const read = computed(() => {
   if (text.value === undefined || text.value.trim() === '') return undefined;
   const parsed = parse(text.value, dimension, split(value, dimension).unit);
   if (!parsed.ok) return { said: refusalText(parsed), choices: parsed.choices ?? [] };
-  if (parsed.si > least) return parsed;
-  return { said: `${parsed.understood} is not allowed: more than ${show(least, dimension)} is`, choices: [] };
+  const enough = atLeast === undefined ? parsed.si > least : parsed.si >= atLeast;
+  if (enough && parsed.si <= most) return parsed;
+  return { said: `${parsed.understood} is not allowed: ${allowed()} is`, choices: [] };
 });
+function allowed(): string {
+  const low = atLeast === undefined ? `more than ${show(least, dimension)}` : show(atLeast, dimension);
+  if (most === Infinity) return atLeast === undefined ? low : `${low} or more`;
+  return `${low} to ${show(most, dimension)}`;
+}
 
 function finish(): void {
   if (!read.value) text.value = undefined;
@@ -51,7 +65,7 @@ function choose(choice: string): void {
 
 <template>
   <span class="inline-flex flex-wrap items-baseline gap-x-1">
-    <label :for="id">{{ label }}</label>
+    <label :for="id" :class="labelHidden ? 'sr-only' : ''">{{ label }}</label>
     <input
       v-bind="$attrs"
       :id="id"

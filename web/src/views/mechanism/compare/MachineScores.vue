@@ -3,12 +3,14 @@ import {
   candidatesFor,
   DECIDING_FACTORS,
   digits,
+  LIKES,
   SCORE_FACTORS,
   SCORE_WORDS,
   scoreCard,
   WEIGHT_SETS,
   weighted,
   type CandidateScore,
+  type Like,
   type ScoreFactor,
 } from '@rough-gear/core';
 import { useStorage } from '@vueuse/core';
@@ -31,6 +33,8 @@ void controllers.load();
 
 /** The person's own, kept in the browser as a preference is. */
 const weights = useStorage<Record<ScoreFactor, number>>('rough-gear:weights', { ...WEIGHT_SETS[0]!.weights });
+/** What the others are alike in: the job alone, or more. */
+const like = ref<Like>('job');
 const all = ref(false);
 const factors = computed(() => (all.value ? SCORE_FACTORS : SCORE_FACTORS.slice(0, DECIDING_FACTORS)));
 const school = computed(() =>
@@ -39,7 +43,7 @@ const school = computed(() =>
 
 const card = computed(() => {
   const shelf = [...motors.shelf.value.parts, ...controllers.shelf.value.parts];
-  const candidates = candidatesFor(plan.value, mechanism.value.id, jobId.value, shelf);
+  const candidates = candidatesFor(plan.value, mechanism.value.id, jobId.value, shelf, like.value);
   return scoreCard(plan.value, mechanism.value.id, jobId.value, candidates)
     .map((score) => ({ ...score, total: weighted(score, weights.value), reduction: score.total }))
     .sort((a, b) => b.total - a.total);
@@ -94,6 +98,19 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
     </button>
   </div>
   <p v-if="school" class="mb-2 max-w-3xl border-l-3 border-line pl-2 text-sm text-second">{{ school.reasons }}</p>
+  <div class="mb-2 flex flex-wrap items-baseline gap-x-4">
+    <span>Alike in:</span>
+    <ChoiceTabs
+      v-model="like"
+      :options="LIKES.map(({ id, name }) => ({ value: id, text: name }))"
+      label="What is kept alike"
+      class="flex-wrap gap-x-4"
+    />
+    <span class="text-xs text-second">{{ LIKES.find(({ id }) => id === like)!.says }}</span>
+  </div>
+  <p v-if="card.length < 2" class="mb-2 text-sm text-tight">
+    Nothing else on the shelf is alike in that{{ like === 'can' ? ', or the width of this motor’s can is not known' : '' }}.
+  </p>
   <div class="overflow-x-auto">
     <table class="w-full text-sm" data-testid="scores">
       <thead>

@@ -17,6 +17,7 @@ import {
 import { useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import MeasureField from '../../../components/fields/MeasureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
@@ -134,13 +135,15 @@ function take(score: ServoScore): void {
             :title="SERVO_WORDS[factor].says"
           >
             {{ SERVO_WORDS[factor].name }}
-            <input
-              v-model.number="weights[factor]"
-              type="number"
-              min="0"
-              max="9"
-              class="figures block w-10 border-b border-ink bg-transparent text-ink"
-              :aria-label="`Weight of ${SERVO_WORDS[factor].name}: ${SERVO_WORDS[factor].says}`"
+            <MeasureField
+              :value="weights[factor]"
+              dimension="number"
+              :label="`Weight of ${SERVO_WORDS[factor].name}: ${SERVO_WORDS[factor].says}`"
+              label-hidden
+              :at-least="0"
+              :most="9"
+              class="w-10! text-ink"
+              @read="weights[factor] = $event"
             />
           </th>
           <th scope="col" class="pr-2 text-right">score</th>

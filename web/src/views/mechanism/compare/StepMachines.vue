@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { digits, showMultiple, stepMachines, type StepMachineRow } from '@rough-gear/core';
 import { computed, ref } from 'vue';
+import MeasureField from '../../../components/fields/MeasureField.vue';
 import FirstToGive from './FirstToGive.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../composables/useMechanism.js';
@@ -13,18 +14,16 @@ const { show } = useDisplay();
 const shelves = (['stepper', 'step-servo', 'driver'] as const).map((kind) => useShelf(kind));
 shelves.forEach(({ load }) => void load());
 
-const [first, second, pulleys] = [ref(2), ref(4), ref(18)];
-const ready = computed(() => [first.value, second.value].every((total) => total >= 1 && total <= 100));
+const totals = ref<[number, number]>([2, 4]);
+const pulleys = ref(18);
 const rows = computed(() =>
-  ready.value
-    ? stepMachines(
-        plan.value,
-        mechanism.value.id,
-        jobId.value,
-        shelves.flatMap(({ shelf }) => shelf.value.parts),
-        { reductions: [first.value, second.value], pulleyPrice: Math.max(0, Number(pulleys.value) || 0) },
-      )
-    : [],
+  stepMachines(
+    plan.value,
+    mechanism.value.id,
+    jobId.value,
+    shelves.flatMap(({ shelf }) => shelf.value.parts),
+    { reductions: totals.value, pulleyPrice: pulleys.value },
+  ),
 );
 const distance = computed(() => (path.value.load.unit === 'm' ? ('length' as const) : ('angle' as const)));
 const k = computed(() => path.value.asked.perCoordinate);
@@ -44,38 +43,30 @@ function take(row: StepMachineRow): void {
     more pulses.
   </p>
   <p class="mb-2 flex flex-wrap gap-x-6 gap-y-1">
-    <label
-      >step servo at
-      <input
-        v-model.number="first"
-        type="number"
-        min="1"
-        max="100"
-        step="0.5"
-        class="figures w-16 border-b border-ink bg-transparent"
-      />:1</label
-    >
-    <label
-      >and at
-      <input
-        v-model.number="second"
-        type="number"
-        min="1"
-        max="100"
-        step="0.5"
-        class="figures w-16 border-b border-ink bg-transparent"
-      />:1</label
-    >
-    <label
-      >one pulley set costs
-      <input v-model.number="pulleys" type="number" min="0" class="figures w-16 border-b border-ink bg-transparent"
-    /></label>
+    <MeasureField
+      v-for="(total, i) in totals"
+      :key="i"
+      :value="total"
+      dimension="ratio"
+      :label="i === 0 ? 'step servo at' : 'and at'"
+      :at-least="1"
+      :most="100"
+      class="w-16!"
+      @read="totals[i] = $event"
+    />
+    <MeasureField
+      :value="pulleys"
+      dimension="number"
+      label="one pulley set costs"
+      :at-least="0"
+      class="w-16!"
+      @read="pulleys = $event"
+    />
     <span class="text-second"
       >both sets to try:
-      <b class="figures text-ink" data-testid="both-sets">{{ digits(2 * (Number(pulleys) || 0)) }}</b></span
+      <b class="figures text-ink" data-testid="both-sets">{{ digits(2 * pulleys) }}</b></span
     >
   </p>
-  <p v-if="!ready" role="alert" class="text-gives">Reductions of 1 to 100 are allowed.</p>
   <div class="overflow-x-auto">
     <table class="w-full text-sm" data-testid="step-machines">
       <thead class="text-left">

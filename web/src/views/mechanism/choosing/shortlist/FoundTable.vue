@@ -59,6 +59,7 @@ const isChosen = (found: Found) => chosen !== undefined && driveOf(chosen) === d
               >
               <span
                 ><span class="act">{{ found.motors > 1 ? `${found.motors} × ` : '' }}{{ found.motor }}</span
+                ><span v-if="found.group" class="text-xs"> ({{ found.group }})</span
                 ><span class="text-second"
                   >{{ found.controller ? `, ${found.controller}` : '' }}{{ found.pack ? `, ${found.pack}` : '' }}</span
                 ></span

@@ -1,12 +1,17 @@
 <script setup lang="ts">
-import type { Scope, ShortlistQuery } from '@rough-gear/core';
+import { LIKES, type Scope, type ShortlistQuery } from '@rough-gear/core';
 import { useId } from 'vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import CountField from '../../../../components/fields/CountField.vue';
 import type { Asked } from './useQuery.js';
 
 /** Where to search, and what may not be passed: money first, for those who begin there. */
-const { running, ready, open } = defineProps<{ running: boolean; ready: boolean; open: boolean }>();
+const { running, ready, open, comparable } = defineProps<{
+  running: boolean;
+  ready: boolean;
+  open: boolean;
+  comparable: boolean;
+}>();
 const emit = defineEmits<{ search: []; stop: [] }>();
 const asked = defineModel<Asked>({ required: true });
 const id = useId();
@@ -75,8 +80,23 @@ const PACKS: readonly { value: ShortlistQuery['packs']; text: string }[] = [
     </div>
     <button v-if="running" type="button" class="button" @click="emit('stop')">Stop</button>
     <button v-else type="submit" class="button main disabled:opacity-50" :disabled="!ready">Search</button>
-    <label class="col-span-full flex min-h-6 items-center gap-1 text-sm"
-      ><input v-model="asked.ownedOnly" type="checkbox" />only what lies on the shelf unused: nothing to buy</label
-    >
+    <div class="col-span-full flex flex-wrap items-center gap-x-5 text-sm">
+      <label class="flex min-h-6 items-center gap-1"
+        ><input v-model="asked.ownedOnly" type="checkbox" />only what lies on the shelf unused: nothing to buy</label
+      >
+      <template v-if="comparable">
+        <label class="flex min-h-6 items-center gap-1" :title="LIKES.find(({ id: one }) => one === asked.like)!.says"
+          >alike in
+          <select v-model="asked.like" class="border-b border-ink bg-transparent">
+            <option v-for="like in LIKES" :key="like.id" :value="like.id">{{ like.name }}</option>
+          </select></label
+        >
+        <label
+          class="flex min-h-6 items-center gap-1"
+          title="the best with brushes and the best without: a design is beaten only by one of its own kind"
+          ><input v-model="asked.eachType" type="checkbox" />best of each kind</label
+        >
+      </template>
+    </div>
   </form>
 </template>

@@ -33,7 +33,7 @@ const { say } = useDisplay();
 /** Out of everything on the shelf: what does this job, which are the sensible few, and why the others are not. */
 const { plan, mechanism, choice, jobId, link, commit } = useMechanism();
 const shelf = useWholeShelf();
-const { asked, rankBy, numbers, wants, open, problem, query, begin } = useQuery();
+const { asked, rankBy, numbers, wants, open, comparable, problem, query, begin } = useQuery();
 const { found, searched, running, failure, search, stop } = useShortlist();
 onMounted(() => void shelf.load());
 
@@ -130,6 +130,7 @@ function adopt(as: 'replace' | 'beside', why: string): void {
     :running="running"
     :ready="query !== undefined && shelf.state === 'there'"
     :open="open"
+    :comparable="comparable"
     @search="start"
     @stop="stop"
   />

@@ -1,7 +1,10 @@
 import {
+  outputSpeedNow,
+  sameCan,
   totalIsOpen,
   WANT_IDS,
   type ChoosingSchool,
+  type Like,
   type Scope,
   type ShortlistQuery,
   type WantId,
@@ -18,11 +21,13 @@ export type RankBy = ChoosingSchool['rankBy'];
 
 /** What is asked of the search, as it is typed; and the query where all of it is understood. */
 export function useQuery() {
-  const { mechanism, jobId } = useMechanism();
+  const { plan, mechanism, choice, jobId } = useMechanism();
   const { parse } = useDisplay();
   const asked = reactive({
     scope: 'everything' as Scope,
     ownedOnly: false,
+    like: 'job' as Like,
+    eachType: false,
     mostMotors: 4,
     packs: 'mine' as ShortlistQuery['packs'],
     from: TOTALS.from as string,
@@ -58,8 +63,21 @@ export function useQuery() {
     mostPrice: read(asked.mostPrice, 'number', 'most money'),
     mostMass: read(asked.mostMass, 'mass', 'most mass'),
   }));
-  const open = computed(() => totalIsOpen(mechanism.value, asked));
+  /** Whether drives may be alike in more than the job: plain motors, out of everything. */
+  const comparable = computed(() => choice.value.drive.kind === 'dc' && asked.scope === 'everything');
+  const like = computed(() => (comparable.value ? asked.like : 'job'));
+  const open = computed(() => like.value !== 'speed' && totalIsOpen(mechanism.value, asked));
   const wants = computed(() => WANT_IDS.filter((want) => numbers[want] > 0));
+  /** Why the drive that is there is nothing to be alike to. */
+  const unlike = computed(() => {
+    if (like.value === 'speed' && outputSpeedNow(plan.value, mechanism.value) === undefined)
+      return 'alike in wheel speed: today’s is not known, for a figure of the motor, the pack or the reduction is missing';
+    const { drive } = choice.value;
+    const motor = drive.kind === 'dc' ? plan.value.parts[drive.motor]?.part : undefined;
+    if (like.value === 'can' && !(motor?.kind === 'motor' && sameCan(motor, motor)))
+      return 'alike in the can: the width of today’s motor is not known; type it in the motor’s panel';
+    return undefined;
+  });
   const problem = computed(() => {
     const said = Object.values(fields.value).find((field) => field.problem)?.problem;
     if (said) return said;
@@ -67,6 +85,7 @@ export function useQuery() {
     if (open.value && (from.si === undefined || to.si === undefined)) return 'total: a least and a greatest are wanted';
     if (open.value && !(to.si! > from.si!)) return `total: ${asked.from} to ${asked.to} is no range`;
     if (open.value && to.si! > 5000) return 'total to: up to 5000 is allowed';
+    if (unlike.value) return unlike.value;
     return wants.value.length === 0 ? 'Choose at least one want.' : undefined;
   });
   const query = computed((): ShortlistQuery | undefined => {
@@ -79,6 +98,8 @@ export function useQuery() {
       ownedOnly: asked.ownedOnly,
       mostMotors: asked.mostMotors,
       packs: asked.packs,
+      like: like.value,
+      eachType: comparable.value && asked.eachType,
       from: from.si ?? 1,
       to: to.si ?? 1.1,
       mostPrice: mostPrice.si,
@@ -90,11 +111,13 @@ export function useQuery() {
   function begin(school: ChoosingSchool): void {
     asked.scope = school.scope;
     asked.ownedOnly = school.ownedOnly;
+    asked.like = school.like;
+    asked.eachType = school.eachType;
     rankBy.value = school.rankBy;
     for (const want of WANT_IDS) numbers[want] = school.wants[want] ?? 0;
   }
 
-  return { asked, rankBy, numbers, wants, open, problem, query, begin };
+  return { asked, rankBy, numbers, wants, open, comparable, problem, query, begin };
 }
 
 export type Asked = ReturnType<typeof useQuery>['asked'];

@@ -3,6 +3,7 @@ import { loadSpeedAt, motorSpeed, pulseSumsOf, rateOf } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
+import MeasureField from '../../../../components/fields/MeasureField.vue';
 import { outputUnits } from '../../../../components/charts/forceChart.js';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
@@ -36,16 +37,9 @@ const fromPulses = computed(() => show(loadSpeedAt(path.value, pulses.value), un
       {{ sums.most.by }}.
     </p>
     <p class="flex flex-wrap items-center gap-x-2">
-      <label for="pulses">pulses a second</label>
-      <input
-        id="pulses"
-        v-model.number="pulses"
-        type="number"
-        min="1"
-        class="figures w-24 border-b border-ink bg-transparent"
-      />
+      <MeasureField :value="pulses" dimension="rate" label="pulses a second" @read="pulses = $event" />
       are
-      <b class="figures" data-testid="from-pulses">{{ Number.isFinite(pulses) && pulses > 0 ? fromPulses : '—' }}</b>
+      <b class="figures" data-testid="from-pulses">{{ fromPulses }}</b>
     </p>
     <p v-if="sums.gearing">
       The encoder counts {{ sums.gearing.counts }} a turn: {{ Number(sums.gearing.perPulse.toPrecision(3)) }} counts for
