@@ -42,16 +42,17 @@ def shaken(plan, seed):
             node["charge"] = quantity(rng.choice([0.1, 0.35, 0.5, 0.8, 1.0]))
             node["others"] = quantity(rng.choice([0.0, 4.0, 12.0]))
     for mechanism in plan["mechanisms"]:
-        plain = [c for c in mechanism["choices"] if c["drive"]["kind"] == "dc"]
-        if plain:
-            mechanism["current"] = plain[0]["id"]
+        mechanism["current"] = rng.choice(mechanism["choices"])["id"]
         choice = next(c for c in mechanism["choices"] if c["id"] == mechanism["current"])
         for record in [choice["output"], *mechanism["jobs"]]:
             for key, value in record.items():
                 # An angle may pass nought, a share and a number of turns keep their meaning.
                 if isinstance(value, dict) and "si" in value and key not in ("drivenShare", "efficiency", "slope", "from", "to", "holdAngle", "loadPerRope"):
                     value["si"] *= rng.uniform(0.75, 1.3)
+        for stage in choice["stages"]:
+            shake_stage(stage, rng)
         if choice["drive"]["kind"] != "dc":
+            shake_machine(choice["drive"], rng)
             continue
         choice["drive"]["motors"] = rng.choice([choice["drive"]["motors"], rng.randint(1, 3)])
         for job in mechanism["jobs"]:
@@ -69,6 +70,38 @@ def shaken(plan, seed):
         elif extra == "worm" and mechanism["kind"] in ("roller", "turntable"):
             choice["stages"].append({"id": "extra", "kind": "worm", "starts": 2, "teeth": 8, "leadAngle": quantity(math.radians(rng.uniform(9, 25)))})
     return plan
+
+
+def shake_stage(stage, rng):
+    """Other teeth, materials, widths and shafts; a chain or belt keeps the length that suits its wheels."""
+    if stage["kind"] not in ("teeth", "chain", "belt"):
+        return
+    stage["driver"] = max(12, stage["driver"] + rng.randint(-2, 6))
+    stage["driven"] = max(12, stage["driven"] + rng.randint(-6, 10))
+    for length in ("links", "beltTeeth"):
+        stage.pop(length, None)
+    if stage["kind"] == "teeth":
+        stage["material"] = rng.choice(["hardened steel", "plain steel", "7075 aluminium", "brass", "nylon or acetal", "printed"])
+        if rng.random() < 0.3:
+            stage["idler"] = rng.randint(14, 40)
+    if stage["kind"] == "chain":
+        stage["wear"] = quantity(rng.uniform(0, 0.03))
+        stage["takeUp"] = rng.choice(["slide", "tensioner"])
+    if stage["kind"] == "belt":
+        stage["profile"] = rng.choice(["round", "modified round"])
+        stage["face"] = quantity(rng.uniform(0.006, 0.02))
+        stage["idler"] = rng.random() < 0.3
+    if rng.random() < 0.6:
+        stage["shaft"] = {"form": rng.choice(["round", "hexagon", "keyed"]), "size": quantity(rng.uniform(0.005, 0.012)), "material": rng.choice(["hardened steel", "mild steel", "7075 aluminium", "6061 aluminium"])}
+
+
+def shake_machine(drive, rng):
+    if drive["kind"] == "step":
+        drive["motors"] = rng.randint(1, 2)
+        drive["ramp"] = rng.choice(["ramp", "at once"])
+        drive["idleShare"] = quantity(rng.uniform(0.3, 1))
+    else:
+        drive["servos"] = rng.randint(1, 3)
 
 
 def sled(seed):
@@ -93,9 +126,12 @@ def sled(seed):
 
 
 def with_sled(plan, seed):
-    lift = next((m for m in plan["mechanisms"] if m["choices"][0]["drive"]["kind"] == "dc"), None)
     own = sled(seed)
-    own["choices"][0]["drive"] = {**copy.deepcopy(lift["choices"][0]["drive"]), "motors": 1}
+    drives = [c["drive"] for m in plan["mechanisms"] for c in m["choices"] if c["drive"]["kind"] in ("dc", "step")]
+    pulsed = [drive for drive in drives if drive["kind"] == "step"]
+    # Every other one by a motor that takes pulses, where the robot has one: it holds on its slope.
+    drive = pulsed[seed % len(pulsed)] if pulsed and seed % 2 else next(d for d in drives if d["kind"] == "dc")
+    own["choices"][0]["drive"] = {**copy.deepcopy(drive), "motors": 1}
     plan["mechanisms"].append(own)
     return plan
 
@@ -130,6 +166,8 @@ def compare(name, plan, report, differ, counts):
                     hold(f"{situation}: demand", "demands", mine["demands"][situation], its_ladder["demand"]["value"])
                 for rung in its_ladder["rungs"]:
                     own = mine["rungs"].get(situation, {}).get(rung["id"])
+                    if rung.get("capacity"):
+                        counts[f"rung {rung['id']}{'' if own is not None else ', left out'}"] += 1
                     if own is not None and rung.get("capacity"):
                         hold(f"{situation}: {rung['id']}", "limits", own, rung["capacity"]["value"])
             run = its.get("run")
@@ -152,6 +190,8 @@ def main():
             path.write_text(json.dumps(plan))
             compare(name, plan, evaluated(path), differ, counts)
             print(name, dict(counts), len(differ), flush=True)
+    for kind in sorted(key for key in counts if key.startswith('rung ')):
+        print(kind, counts[kind])
     for where, what, own, there in differ:
         print(f"{where}: {what}: {own:.6g} here, {there:.6g} there")
     total = sum(counts[kind] for kind in ("demands", "limits", "runs"))
@@ -174,9 +214,12 @@ def write(total, differ, counts):
         f"| time, energy and current of runs | {counts['runs']} |",
         f"| **agree within {100 * WITHIN} %** | **{total - len(differ)} of {total}** |",
         "",
-        f"Jobs left out for want of a figure: {counts['not known']}. Recomputed whole are plain motors at full effort; of drives that take",
-        "pulses and of position servos the demand on them only. Teeth, chains, belts and shafts are not in it: those stand against plain",
-        "mechanics of their own in `core/test/mechanics`.",
+        f"Jobs left out for want of a figure: {counts['not known']}. The plans cover every load, machine and stage; limits by kind:",
+        "",
+        ", ".join(f"{key[5:]} {counts[key]}" for key in sorted(counts) if key.startswith("rung ")) + ".",
+        "",
+        "Runs are those of plain motors at full effort. Braking, the heat of a match and the checks are not in it: those stand against",
+        "plain mechanics of their own in `core/test/mechanics`.",
     ]
     if differ:
         lines += ["", "Differing:", "", "| where | what | here | program |", "| --- | --- | --- | --- |"]

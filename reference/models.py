@@ -1,14 +1,15 @@
 """The models once more, from docs/models.md and docs/figures.md alone: nothing of the program is imported here.
 
 A plan is read as the JSON it is. What a plan does not hold stands at its typical value, as docs/figures.md lists them.
-Everything is in SI. Plain direct-current drives are recomputed whole; drives that take pulses and position servos by the
-torque they give and the demand on them.
+Everything is in SI. Loads, packs and plain direct-current drives stand here, teeth, chains, belts and shafts in stages.py,
+motors that take pulses and position servos in machines.py.
 """
 
 import math
 
 import numpy as np
 from scipy.integrate import solve_ivp
+from scipy.linalg import expm
 from scipy.optimize import brentq
 
 G = 9.80665
@@ -135,6 +136,24 @@ def steady_current(part, motor):
     return math.sqrt((limit - 25) / (motor["r"] * (1 + 0.00393 * (limit - 20)) * (winding + case)))
 
 
+def current_for(part, motor, seconds):
+    """The current that takes a winding at rest from 25 °C to its limit in a time, by the two lumps."""
+    limit = si(part, "windingLimit", 120 if part["type"] == "brushed" else 150)
+    cw, cc = 0.15 * motor["mass"] * 385, 0.85 * motor["mass"] * 460
+    to_case, to_air = cw / 60, cc / 900
+
+    def rise(current):
+        copper = current**2 * motor["r"]
+        # Rises over 25 °C of winding and case, and a 1 that carries what is steady.
+        rates = np.array([[(0.00393 * copper - to_case) / cw, to_case / cw, copper * (1 + 0.00393 * 5) / cw], [to_case / cc, -(to_case + to_air) / cc, 0], [0, 0, 0]])
+        return (expm(rates * seconds) @ [0, 0, 1])[0] - (limit - 25)
+
+    high = 1.0
+    while rise(high) < 0:
+        high *= 2
+    return brentq(rise, 0, high)
+
+
 # --- train
 
 
@@ -149,7 +168,7 @@ def stage_of(stage):
             ratio, angle = 2 * math.pi / lead, math.atan(lead / (math.pi * si(stage, "pitchDiameter")))
         c, t = math.cos(flank), math.tan(angle)
         return ratio, (c - mu * t) / (c + mu / t), max(0.0, (c - mu / t) / (c + mu * t))
-    typical = EFFICIENCY[kind] ** (2 if stage.get("idler") is not None else 1)
+    typical = EFFICIENCY[kind] ** (2 if kind == "teeth" and stage.get("idler") is not None else 1)
     eta = si(stage, "efficiency", typical)
     ratio = si(stage, "ratio") if kind in ("ratio", "planetary") else stage["driven"] / stage["driver"]
     return ratio, eta, max(0.0, 2 - 1 / eta)
@@ -290,6 +309,12 @@ def situations(job, load, asked):
     }
 
 
+def of_output(load, name):
+    """What the output itself stands, whatever turns it."""
+    found = {"rope": load["strength"], "buckling": load["buckling"], "slip": None if name == "holding" else load["traction"]}
+    return {key: force for key, force in found.items() if force is not None}
+
+
 # --- a plain direct-current drive
 
 
@@ -384,14 +409,10 @@ class Drive:
         if steady is not None and name != "starting":
             rest = 0.71 if self.part["type"] == "brushless" else 1.0
             found["continuous"] = steady * rest if name == "holding" else steady / math.sqrt(self.asked["duty"])
+        if name == "holding" and self.motor["mass"] is not None:
+            found["heat"] = current_for(self.part, self.motor, seconds)
         forces = {key: max(0.0, self.force(current, situation)) for key, current in found.items()}
-        if name != "holding" and self.load["traction"] is not None:
-            forces["slip"] = self.load["traction"]
-        if self.load["strength"] is not None:
-            forces["rope"] = self.load["strength"]
-        if self.load["buckling"] is not None:
-            forces["buckling"] = self.load["buckling"]
-        return forces
+        return forces | of_output(self.load, name)
 
     def trips(self, where, share, others, seconds):
         holds, tau = self.supply[f"{where} breaker"]
@@ -467,17 +488,21 @@ class Drive:
 
 
 def recompute(plan, mechanism, job):
-    """Demands, what each limit stands and the run, of the choice in force. Machines other than plain motors: demands."""
+    """Demands, what each limit stands, and of plain motors the run, of the choice in force."""
     choice = next(c for c in mechanism["choices"] if c["id"] == mechanism["current"])
     kind = choice["drive"]["kind"]
     if kind != "dc":
-        load = load_of(job, choice["output"], None)
-        asked = asked_of(job, load)
-        if kind == "step" and load["travel"] and choice["drive"].get("ramp", "ramp") == "ramp" and not job.get("speed"):
-            # Pulses command a third of the time each for speeding up, going and slowing down.
-            asked["acceleration"] = 4.5 * load["travel"] / asked["time"] ** 2
-        return {"demands": {name: s[0] for name, s in situations(job, load, asked).items()}, "rungs": {}, "run": None}
+        import machines
+
+        return machines.recompute(plan, mechanism, choice, job)
     drive = Drive(plan, choice, job)
     found = situations(job, drive.load, drive.asked)
-    rungs = {name: drive.rungs(name, s) for name, s in found.items() if s[0] > 0}
+    import stages
+
+    apart = drive.n if choice["drive"].get("apart") and drive.n > 1 else None
+    rungs = {}
+    for name, s in found.items():
+        if s[0] > 0:
+            built = stages.rungs(choice["stages"], drive.load, drive.n, apart, s[1] * drive.lever, s[4])
+            rungs[name] = drive.rungs(name, s) | built
     return {"demands": {name: s[0] for name, s in found.items()}, "rungs": rungs, "run": drive.run()}

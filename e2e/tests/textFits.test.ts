@@ -7,13 +7,16 @@ import { textFaults } from '../textFaults.js';
 
 /** Every view and panel of both demo robots: no text is cut, runs out of its box or the window, or crosses another. */
 
-/** How a page may be looked at; each width in one of either theme and either system of units. */
+const WIDTHS = [1280, 1024, 390] as const;
+
+/** How a page is looked at in each width. */
 const LOOKS = [
-  { width: 1280, units: 'metric', theme: 'light' },
-  { width: 1280, units: 'inch', theme: 'dark' },
-  { width: 1024, units: 'inch', theme: 'light' },
-  { width: 390, units: 'metric', theme: 'dark' },
+  { units: 'metric', theme: 'light' },
+  { units: 'metric', theme: 'dark' },
+  { units: 'inch', theme: 'dark' },
+  { units: 'inch', theme: 'light' },
 ] as const;
+type Look = (typeof LOOKS)[number];
 
 /** What may be so, each with its reason. */
 const ALLOWED: readonly RegExp[] = [
@@ -31,6 +34,44 @@ async function faultsOn(page: Page): Promise<readonly string[]> {
   if ((await measured(page)).length === 0) return [];
   await settled(page, 800);
   return measured(page);
+}
+
+/** Chosen as in another window of the browser: the page follows without being loaded again. */
+const choose = (page: Page, look: Look): Promise<void> =>
+  page.evaluate(({ units, theme }) => {
+    for (const [key, newValue] of [
+      ['rough-gear:units', units],
+      ['rough-gear:theme', theme],
+    ] as const) {
+      localStorage.setItem(key, newValue);
+      dispatchEvent(new StorageEvent('storage', { key, newValue, storageArea: localStorage }));
+    }
+  }, look);
+
+type Faults = Record<string, readonly string[]>;
+
+/** What cannot be read on the page that is open, in every look or in some. */
+async function lookAt(page: Page, name: string, found: Faults, looks: readonly Look[] = LOOKS): Promise<void> {
+  for (const look of looks) {
+    await choose(page, look);
+    await expect(page.locator('html')).toHaveAttribute('data-theme', look.theme);
+    await settled(page, 60);
+    const faults = await faultsOn(page);
+    if (faults.length > 0) found[`${name}, ${look.units}, ${look.theme}`] = faults;
+  }
+}
+
+/** Everything folded is opened; menus and lists of choices stay shut. */
+async function unfold(page: Page): Promise<void> {
+  const folded = page.locator('main').locator('[aria-expanded="false"]:not([aria-haspopup]):not(input):visible');
+  for (let left = 12; left > 0 && (await folded.count()) > 0; left--) await folded.first().click({ timeout: 5000 });
+}
+
+/** The other chart of each side, where there is one. */
+async function otherCharts(page: Page): Promise<void> {
+  for (const side of ['Chart of what it can do', 'Chart over time'])
+    for (const tab of await page.getByRole('group', { name: side }).locator('[aria-pressed="false"]').all())
+      await tab.click({ timeout: 5000 });
 }
 
 function linksOf(mechanism: Mechanism): readonly string[] {
@@ -54,40 +95,73 @@ const go = (page: Page, path: string): Promise<void> =>
     dispatchEvent(new PopStateEvent('popstate', { state: {} }));
   }, path);
 
-for (const { width, units, theme } of LOOKS) {
-  test.describe(`${width} wide, ${units}, ${theme}`, () => {
+/** What opens over a page, by what is clicked there one after the other. */
+const OPENED: readonly { readonly at: string; readonly click: readonly (string | RegExp)[] }[] = [
+  { at: '/shelf/motor', click: ['Import a file'] },
+  { at: '/shelf/motor', click: ['Earlier imports'] },
+  { at: '/lift/motor', click: ['Working'] },
+  { at: '/lift/motor', click: ['Demand'] },
+  { at: '/lift/motor', click: ['what the rings mean'] },
+  { at: '/lift/motor', click: ['Add a mechanism'] },
+  { at: '/lift/motor', click: ['Try another machine'] },
+  { at: '/lift/motor', click: ['How far they vary'] },
+  { at: '/lift/motor', click: ['Revisions'] },
+  { at: '/lift/motor', click: ['Shortcuts'] },
+  { at: '/lift/motor', click: [/^Parts, 1 newer/] },
+  { at: '/lift/motor', click: ['From the shelf'] },
+  { at: '/lift/controller', click: ['From the shelf'] },
+  { at: '/lift/load', click: ['Another job'] },
+  ...['How many', 'Which winding', 'Volts and speed', 'Brushed or brushless'].map((tab) => ({
+    at: '/lift/motor',
+    click: ['Compare', tab],
+  })),
+  { at: '/turntable/motor', click: ['Compare'] },
+  { at: '/grip/motor', click: ['Compare'] },
+  { at: '/lift/motor', click: ['table'] },
+];
+
+for (const width of WIDTHS) {
+  test.describe(`${width} wide`, () => {
     test.use({ viewport: { width, height: 800 } });
     test.beforeEach(async ({ page }) => {
-      await page.addInitScript(
-        ([chosen, system]) => {
-          localStorage.setItem('rough-gear:theme', chosen!);
-          localStorage.setItem('rough-gear:units', system!);
-          localStorage.setItem('rough-gear:rings-known', 'true');
-        },
-        [theme, units],
-      );
+      await page.addInitScript(() => localStorage.setItem('rough-gear:rings-known', 'true'));
     });
 
     for (const robot of ['Heron', 'Limpet'])
       test(`every text of ${robot} can be read whole`, async ({ page, server }) => {
-        test.setTimeout(300_000);
+        test.setTimeout(600_000);
         const id = await planIdOf(server, robot);
         const { document } = (await (await fetch(`${server.url}/api/plans/${id}`)).json()) as StoredPlan;
         await page.goto(`${server.url}/robots/${id}/${document.mechanisms[0]!.id}/motor`);
         await page.locator('#gauge').getByTestId('gauge').waitFor();
-        const found: Record<string, readonly string[]> = {};
-        for (const mechanism of document.mechanisms)
-          for (const link of linksOf(mechanism)) {
+        const found: Faults = {};
+        // Each link in two of the looks, by turns: over a mechanism all of them, and in each both units and both themes.
+        const byTurns = [
+          [LOOKS[0], LOOKS[2]],
+          [LOOKS[1], LOOKS[3]],
+        ];
+        let turn = 0;
+        for (const [i, mechanism] of document.mechanisms.entries()) {
+          // Pack and branch are the same for all.
+          for (const link of linksOf(mechanism).filter((one) => i < 2 || (one !== 'pack' && one !== 'branch'))) {
             await go(page, `/robots/${id}/${mechanism.id}/${link}`);
             await settled(page, 120);
+            await lookAt(page, `${mechanism.name}, ${link}`, found, byTurns[turn++ % 2]);
+            await unfold(page);
+            await settled(page, 60);
             const faults = await faultsOn(page);
-            if (faults.length > 0) found[`${mechanism.name}, ${link}`] = faults;
+            if (faults.length > 0) found[`${mechanism.name}, ${link}, unfolded`] = faults;
           }
+          await otherCharts(page);
+          await settled(page, 300);
+          await lookAt(page, `${mechanism.name}, other charts`, found);
+          await otherCharts(page);
+        }
         expect(found).toEqual({});
       });
 
     test('every text of the other pages can be read whole', async ({ page, server }) => {
-      test.setTimeout(180_000);
+      test.setTimeout(300_000);
       const id = await planIdOf(server, 'Heron');
       const paths = [
         '/robots',
@@ -101,13 +175,33 @@ for (const { width, units, theme } of LOOKS) {
         `/robots/${id}/lift/motor?choose=ratio`,
         `/robots/${id}/lift/motor?choose=side`,
         `/robots/${id}/lift/motor?choose=shortlist`,
+        `/robots/${id}/lift/motor?choose=reasons`,
       ];
-      const found: Record<string, readonly string[]> = {};
+      const found: Faults = {};
       for (const path of paths) {
         await page.goto(`${server.url}${path}`);
         await settled(page, 500);
-        const faults = await faultsOn(page);
-        if (faults.length > 0) found[path.replace(id, 'heron')] = faults;
+        await lookAt(page, path.replace(id, 'heron'), found);
+      }
+      expect(found).toEqual({});
+    });
+
+    test('every text of what opens over a page can be read whole', async ({ page, server }) => {
+      test.setTimeout(300_000);
+      const id = await planIdOf(server, 'Heron');
+      const found: Faults = {};
+      for (const { at, click } of OPENED) {
+        await page.goto(`${server.url}${/^.(robots|shelf)/.test(at) ? at : `/robots/${id}${at}`}`);
+        await settled(page, 200);
+        for (const name of click) {
+          const what = page.getByRole('button', { name }).or(page.getByRole('tab', { name, exact: true }));
+          // On a phone some of it is behind the menu.
+          const menu = page.getByRole('button', { name: /^Mechanisms of/ });
+          if (!(await what.first().isVisible()) && (await menu.isVisible())) await menu.click();
+          await what.first().click({ timeout: 5000 });
+        }
+        await settled(page, 400);
+        await lookAt(page, `${at}, ${click.join(', ')}`, found);
       }
       expect(found).toEqual({});
     });

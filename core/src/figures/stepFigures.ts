@@ -20,7 +20,7 @@ export const STEP_FIGURES = {
     'inertia',
     'motor',
     'rotor',
-    rule('0.25 kg·cm² for each N·m of holding torque'),
+    rule('0.195 kg·cm² × the holding torque in N·m to the power of 4/3'),
   ),
   'stepServo.ratedVoltage': figure('rated voltage', 'V_{r}', 'voltage', 'motor', 'motor'),
   'stepServo.ratedTorque': figure('rated torque', 'T_{r}', 'torque', 'motor', 'motor'),

@@ -5,7 +5,14 @@ import { SANS, useChartInk } from '../../composables/useChartInk.js';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useDcMechanism } from '../../composables/useMechanism.js';
 import ChartFrame from './ChartFrame.vue';
-import { forceChartFrame, HELD_BY_DASHES, HELD_BY_NAMES, heldByColours, outputUnits } from './forceChart.js';
+import {
+  forceChartFrame,
+  HELD_BY_DASHES,
+  HELD_BY_MARKS,
+  HELD_BY_NAMES,
+  heldByColours,
+  outputUnits,
+} from './forceChart.js';
 
 /** Braking force against speed with its two limits: why it fades when fast, and what a pack that takes more would give. */
 const { path } = useDcMechanism();
@@ -40,16 +47,6 @@ const option = computed(() => {
   const all = [...data.points, ...(data.open ?? [])].map(place);
   const [right, top] = [Math.max(...all.map(([x]) => x)) * 1.06, Math.max(...all.map(([, y]) => y)) * 1.14];
   const from = place({ speed: data.from, force: 0, heldBy: 'voltage' })[0];
-  const label = (text: string, colour: string, at: readonly [number, number]) => ({
-    symbol: 'circle',
-    symbolSize: 1,
-    data: [
-      {
-        coord: at,
-        label: { formatter: text, position: 'right', offset: [4, -9], color: colour, fontFamily: SANS, fontSize: 11 },
-      },
-    ],
-  });
   return {
     ...forceChartFrame(right, top, ink.value, tip),
     series: [
@@ -62,11 +59,6 @@ const option = computed(() => {
               showSymbol: false,
               lineStyle: { color: act, width: 1.2, type: [3, 3] },
               itemStyle: { color: act },
-              markPoint: label(
-                'a pack that takes twice as much',
-                act,
-                place(data.open[Math.floor(data.open.length * 0.5)]!),
-              ),
             },
           ]
         : []),
@@ -78,7 +70,6 @@ const option = computed(() => {
         lineStyle: { color: colours[heldBy], width: 2, type: HELD_BY_DASHES[heldBy] },
         itemStyle: { color: colours[heldBy] },
         areaStyle: { color: colours[heldBy], opacity: 0.09 },
-        markPoint: label(HELD_BY_NAMES[heldBy], colours[heldBy], points[Math.floor(points.length * 0.3)]!),
       })),
       {
         type: 'line',
@@ -127,6 +118,16 @@ const summary = computed(() => {
     : ', and coasting it does not stop';
   return `${braked}${rolled}.`;
 });
+const names = computed(() => {
+  const colours = heldByColours(ink.value);
+  const held = [...new Set(runs.value.map(({ heldBy }) => heldBy))].map((heldBy) => ({
+    mark: HELD_BY_MARKS[heldBy],
+    text: HELD_BY_NAMES[heldBy],
+    colour: colours[heldBy],
+  }));
+  const open = { mark: '···', text: 'a pack that takes twice as much', colour: ink.value.act };
+  return brake.value?.open ? [...held, open] : held;
+});
 const table = computed(() => ({
   head: [`speed, ${split(1, units.value.speed).unit}`, `braking, ${split(1, units.value.force).unit}`, 'held by'],
   rows: (brake.value?.points ?? [])
@@ -136,7 +137,14 @@ const table = computed(() => ({
 </script>
 
 <template>
-  <ChartFrame v-if="brake" title="Brake" :caption="summary" :option="option" :table="table" :summary="summary"
+  <ChartFrame
+    v-if="brake"
+    title="Brake"
+    :caption="summary"
+    :option="option"
+    :table="table"
+    :summary="summary"
+    :names="names"
     ><template #title><slot name="title" /></template
   ></ChartFrame>
 </template>

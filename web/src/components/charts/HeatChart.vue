@@ -23,12 +23,11 @@ const option = computed(() => {
   if (!data) return {};
   const axis = {
     type: 'value',
-    axisLabel: { color: second, fontFamily: MONO, fontSize: 11, showMaxLabel: false },
+    axisLabel: { color: second, fontFamily: MONO, fontSize: 11, showMinLabel: false, showMaxLabel: false },
     axisLine: { show: true, lineStyle: { color: second } },
     splitLine: { lineStyle: { color: hair } },
   };
   const end = samples.value.at(-1)!.time;
-  const last = samples.value[Math.floor(samples.value.length * 0.62)]!;
   const near = data.peak > 0.55 * limit.value;
   const line = (name: string, colour: string, dash: 'solid' | number[], of: (sample: DaySample) => number) => ({
     type: 'line',
@@ -37,23 +36,6 @@ const option = computed(() => {
     data: samples.value.map((sample) => [sample.time / 60, degrees(of(sample))]),
     lineStyle: { color: colour, width: 1.8, type: dash },
     itemStyle: { color: colour },
-    markPoint: {
-      symbol: 'circle',
-      symbolSize: 1,
-      silent: true,
-      data: [
-        {
-          coord: [last.time / 60, degrees(of(last))],
-          label: {
-            formatter: name,
-            position: name === 'case' ? 'bottom' : 'top',
-            color: colour,
-            fontFamily: SANS,
-            fontSize: 11,
-          },
-        },
-      ],
-    },
   });
   return {
     animation: false,
@@ -64,7 +46,7 @@ const option = computed(() => {
       ...axis,
       min: 0,
       max: end / 60,
-      axisLabel: { ...axis.axisLabel, formatter: (t: number) => `${digits(t)} min` },
+      axisLabel: { ...axis.axisLabel, showMinLabel: true, formatter: (t: number) => `${digits(t)} min` },
     },
     yAxis: {
       ...axis,
@@ -111,6 +93,10 @@ function tip(items: readonly { seriesName: string; data: readonly [number, numbe
   ].join('\n');
 }
 
+const names = computed(() => [
+  { mark: '—', text: 'winding', colour: ink.value.a },
+  { mark: '– –', text: 'case', colour: ink.value.b },
+]);
 const until = (seconds: number | null): string => (seconds === null ? 'over an hour' : show(seconds, 'time', 2));
 const summary = computed(() => {
   const data = endurance.value;
@@ -129,7 +115,14 @@ const table = computed(() => ({
 </script>
 
 <template>
-  <ChartFrame v-if="heat" title="Heat" :caption="summary" :option="option" :table="table" :summary="summary"
+  <ChartFrame
+    v-if="heat"
+    title="Heat"
+    :caption="summary"
+    :option="option"
+    :table="table"
+    :summary="summary"
+    :names="names"
     ><template #title><slot name="title" /></template
   ></ChartFrame>
   <p v-else class="text-second"><slot name="title" />Not known: the motor’s mass is missing.</p>

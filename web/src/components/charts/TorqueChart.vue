@@ -46,9 +46,6 @@ const curve = (of: (omega: number) => number) =>
     const omega = (fastest.value * i) / POINTS;
     return [speed(omega), torque(of(omega))] as const;
   });
-/** A curve is named where it has fallen to a share of its height: beside it nothing else is drawn. */
-const labelPlace = (points: readonly (readonly [number, number])[], share: number) =>
-  points.find(([, y]) => y <= share * points[0]![1]) ?? points[Math.floor(POINTS * 0.8)]!;
 const names = computed(() =>
   open.value
     ? { most: 'pull-out', design: 'half of it, the design line' }
@@ -80,10 +77,6 @@ const option = computed(() => {
     lineStyle: { color: colour, width, type },
     itemStyle: { color: colour },
   });
-  const label = (text: string, coord: readonly [number, number], colour: string, position: string) => ({
-    coord,
-    label: { formatter: text, position, color: colour, fontFamily: SANS, fontSize: 11, offset: [2, 0] },
-  });
   const short = marginOf(worst.value) < 1;
   return {
     ...forceChartFrame(right, top, ink.value, tip),
@@ -106,20 +99,8 @@ const option = computed(() => {
               data: [[{ xAxis: bandAt(band.from) }, { xAxis: Math.min(right, bandAt(band.to)) }]],
             }
           : undefined,
-        markPoint: {
-          symbol: 'circle',
-          symbolSize: 1,
-          data: [label(names.value.most, labelPlace(most, 0.72), a, 'right')],
-        },
       },
-      {
-        ...line(names.value.design, design, b, [7, 4]),
-        markPoint: {
-          symbol: 'circle',
-          symbolSize: 1,
-          data: [label(names.value.design, labelPlace(design, 0.6), b, 'right')],
-        },
-      },
+      line(names.value.design, design, b, [7, 4]),
       {
         ...line('the job', way, pen, 'solid', 2.2),
         markPoint: {
@@ -157,6 +138,11 @@ function tip(items: readonly { seriesName: string; data: readonly [number, numbe
     : '';
 }
 
+const beside = computed(() => [
+  { mark: '—', text: names.value.most, colour: ink.value.a },
+  { mark: '– –', text: names.value.design, colour: ink.value.b },
+  { mark: '—', text: 'the job', colour: ink.value.ink },
+]);
 const table = computed(() => ({
   head: [`motor, ${split(1, 'speed').unit}`, `taken, ${split(1, 'torque').unit}`, 'there', 'times'],
   rows: moments.value
@@ -183,6 +169,7 @@ const summary = computed(() => {
     :option="option"
     :table="table"
     :summary="summary"
+    :names="beside"
     ><template #title><slot name="title" /></template
   ></ChartFrame>
 </template>

@@ -9,14 +9,15 @@ const { figure } = defineProps<{ figure: Figure }>();
 const emit = defineEmits<{ pick: [source: Source, from: string | undefined]; clear: [] }>();
 
 const id = useId();
-const from = ref(figure.from ?? '');
 const CHOICES: { source: Source; means: string }[] = [
   { source: 'sheet', means: 'read off a data sheet' },
   { source: 'typed', means: 'a decision, or known' },
   { source: 'measured', means: 'measured on the bench' },
   { source: 'estimated', means: 'worked out roughly' },
 ];
+/** Why a guess stands is no note of where a figure was read. */
 const isGuess = () => figure.source === 'typical' || (figure.source === 'estimated' && figure.as === undefined);
+const from = ref(isGuess() ? '' : (figure.from ?? ''));
 </script>
 
 <template>

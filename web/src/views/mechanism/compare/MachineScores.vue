@@ -109,7 +109,9 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
     <span class="text-xs text-second">{{ LIKES.find(({ id }) => id === like)!.says }}</span>
   </div>
   <p v-if="card.length < 2" class="mb-2 text-sm text-tight">
-    Nothing else on the shelf is alike in that{{ like === 'can' ? ', or the width of this motor’s can is not known' : '' }}.
+    Nothing else on the shelf is alike in that{{
+      like === 'can' ? ', or the width of this motor’s can is not known' : ''
+    }}.
   </p>
   <div class="overflow-x-auto">
     <table class="w-full text-sm" data-testid="scores">

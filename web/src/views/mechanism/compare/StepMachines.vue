@@ -63,8 +63,7 @@ function take(row: StepMachineRow): void {
       @read="pulleys = $event"
     />
     <span class="text-second"
-      >both sets to try:
-      <b class="figures text-ink" data-testid="both-sets">{{ digits(2 * pulleys) }}</b></span
+      >both sets to try: <b class="figures text-ink" data-testid="both-sets">{{ digits(2 * pulleys) }}</b></span
     >
   </p>
   <div class="overflow-x-auto">

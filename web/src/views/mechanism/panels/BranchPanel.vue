@@ -65,7 +65,7 @@ const several = computed(() => path.value.motors > 1);
     <FigureField figure="main.gauge" allow="not negative" />
     <FigureField figure="main.length" label="main, one way" allow="not negative" />
   </div>
-  <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-6">
+  <div v-if="more" class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3">
     <FigureField figure="branch.connectors" allow="not negative" />
     <FigureField figure="branch.connectorResistance" allow="not negative" />
     <FigureField figure="branch.connectorRated" />

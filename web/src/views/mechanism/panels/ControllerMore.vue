@@ -31,7 +31,7 @@ const k = computed(() => path.value.asked.perCoordinate);
 
 const STARTS: readonly { value: StartStyle; text: string }[] = [
   { value: 'sensors', text: 'sensors' },
-  { value: 'forced', text: 'stepped blindly up to speed' },
+  { value: 'forced', text: 'stepped up blindly' },
   { value: 'bump', text: 'bumped until it catches' },
 ];
 const IDLE = [
