@@ -22,7 +22,7 @@ function findFaults(): readonly string[] {
   const boxes: Box[] = [];
   const short = (text: string): string => text.trim().replace(/\s+/g, ' ').slice(0, 60);
   const IGNORED =
-    'script, style, noscript, .sr-only, .katex, [aria-hidden="true"] option, datalist, [data-sonner-toaster]';
+    'script, style, noscript, .sr-only, .katex, [aria-hidden="true"] option, datalist, [data-sonner-toaster], [inert]';
 
   const shown = (element: Element): boolean =>
     element.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true }) && !element.closest(IGNORED);

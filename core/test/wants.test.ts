@@ -19,6 +19,7 @@ import {
   WANT_IDS,
   WANTS,
   withChoice,
+  type DcDrive,
   type Part,
 } from '../src/index.js';
 import { demoPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
@@ -136,6 +137,20 @@ describe('Mass, money and what lies on the shelf', () => {
     expect(figuresOf(withChange(heron, ['parts', motor, 'part', 'mass'], undefined)).mass).toBeUndefined();
     const owned = withChange(heron, ['parts', motor, 'part', 'owned'], 99);
     expect(figuresOf(owned).bought).toBe(before.bought! - 1);
+  });
+
+  it('counts the wheels of a train once for all motors, and once each where every motor has its own', () => {
+    const at = ['mechanisms', 0, 'choices', 0];
+    const drive = currentChoice(heron.mechanisms[0]!).drive as DcDrive;
+    const weighed = applyChanges(heron, [
+      { at: [...at, 'stages', 0, 'mass'], to: typed(0.4) },
+      { at: [...at, 'stages', 0, 'price'], to: typed(11) },
+      { at: [...at, 'drive'], to: { ...drive, motors: 4, apart: false } },
+    ]);
+    const apart = withChange(weighed, [...at, 'drive', 'apart'], true);
+    const [one, each] = [weighed, apart].map((plan) => measure(plan, plan.mechanisms[0]!, 'sprint').figures);
+    expect(each!.mass! - one!.mass!).toBeCloseTo(3 * 0.4, 6);
+    expect(each!.price! - one!.price!).toBeCloseTo(3 * 11, 6);
   });
 });
 

@@ -63,7 +63,9 @@ async function lookAt(page: Page, name: string, found: Faults, looks: readonly L
 
 /** Everything folded is opened; menus and lists of choices stay shut. */
 async function unfold(page: Page): Promise<void> {
-  const folded = page.locator('main').locator('[aria-expanded="false"]:not([aria-haspopup]):not(input):visible');
+  const folded = page
+    .locator('main')
+    .locator('[aria-expanded="false"]:not([aria-haspopup]):not([data-headlessui-state]):not(input):visible');
   for (let left = 12; left > 0 && (await folded.count()) > 0; left--) await folded.first().click({ timeout: 5000 });
 }
 
@@ -108,9 +110,9 @@ const OPENED: readonly { readonly at: string; readonly click: readonly (string |
   { at: '/lift/motor', click: ['Revisions'] },
   { at: '/lift/motor', click: ['Shortcuts'] },
   { at: '/lift/motor', click: [/^Parts, 1 newer/] },
-  { at: '/lift/motor', click: ['From the shelf'] },
-  { at: '/lift/controller', click: ['From the shelf'] },
-  { at: '/lift/load', click: ['Another job'] },
+  { at: '/lift/motor', click: [/^Change$/] },
+  { at: '/lift/controller', click: [/^Change$/] },
+  { at: '/lift/load', click: ['Add a job'] },
   ...['How many', 'Which winding', 'Volts and speed', 'Brushed or brushless'].map((tab) => ({
     at: '/lift/motor',
     click: ['Compare', tab],
@@ -174,6 +176,7 @@ for (const width of WIDTHS) {
         `/robots/${id}/drive/s2?train=layout`,
         `/robots/${id}/lift/motor?choose=ratio`,
         `/robots/${id}/lift/motor?choose=side`,
+        `/robots/${id}/turntable/motor?choose=side`,
         `/robots/${id}/lift/motor?choose=shortlist`,
         `/robots/${id}/lift/motor?choose=reasons`,
       ];
@@ -194,10 +197,16 @@ for (const width of WIDTHS) {
         await page.goto(`${server.url}${/^.(robots|shelf)/.test(at) ? at : `/robots/${id}${at}`}`);
         await settled(page, 200);
         for (const name of click) {
-          const what = page.getByRole('button', { name }).or(page.getByRole('tab', { name, exact: true }));
+          const what = page.getByRole('button', { name, exact: true }).or(page.getByRole('tab', { name, exact: true }));
           // On a phone some of it is behind the menu.
-          const menu = page.getByRole('button', { name: /^Mechanisms of/ });
-          if (!(await what.first().isVisible()) && (await menu.isVisible())) await menu.click();
+          const there = await what
+            .first()
+            .waitFor({ timeout: 2000 })
+            .then(
+              () => true,
+              () => false,
+            );
+          if (!there) await page.getByRole('button', { name: /^Mechanisms of/ }).click({ timeout: 5000 });
           await what.first().click({ timeout: 5000 });
         }
         await settled(page, 400);

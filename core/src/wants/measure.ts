@@ -6,7 +6,7 @@ import { leastOutputSpeed } from '../limits/checks/slowControl.js';
 import { pulseAtOutput } from '../limits/checks/step/resolves.js';
 import { deadbandAngle } from '../servo/precision.js';
 import { SITUATIONS } from '../limits/situation.js';
-import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
+import { currentChoice, type MachineDrive, type Mechanism, type Plan } from '../plan/plan.js';
 import type { Stage } from '../plan/stage.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
 import { lacksOf } from '../powerpath/path.js';
@@ -105,8 +105,8 @@ export function stockFigures(
     price = plus(price, stillToPay(copy.part, pieces, used.get(key)));
   });
   const stages = wheelsOf(choice.stages);
-  mass = plus(mass, stages.mass);
-  price = plus(price, stages.price);
+  mass = plus(mass, trainsOf(choice.drive) * stages.mass);
+  price = plus(price, trainsOf(choice.drive) * stages.price);
   return {
     mass,
     price,
@@ -116,6 +116,10 @@ export function stockFigures(
 }
 
 const plus = (a: number | undefined, b: number | undefined) => (a === undefined || b === undefined ? undefined : a + b);
+
+/** How many trains there are: one for all motors, or one each where they drive apart. */
+export const trainsOf = (drive: MachineDrive): number =>
+  drive.kind !== 'servo' && drive.apart === true ? drive.motors : 1;
 
 /** Wheels bought with a train say what they weigh and cost; others are not counted. */
 const wheelsOf = (stages: readonly Stage[]): { readonly mass: number; readonly price: number } => ({

@@ -1,4 +1,4 @@
-import { type BandPoint, type Dimension, type HeldBy, type PowerPath } from '@rough-gear/core';
+import { digits, type BandPoint, type Dimension, type HeldBy, type PowerPath } from '@rough-gear/core';
 import { MONO, SANS, tipLook, type ChartInk } from '../../composables/useChartInk.js';
 
 /** What charts of force over speed share. */
@@ -13,7 +13,7 @@ export const HELD_BY_DASHES: Readonly<Record<HeldBy, 'solid' | number[]>> = {
   stator: [2, 3],
   supply: [7, 4],
   voltage: 'solid',
-  returned: [7, 4],
+  returned: [7, 3, 2, 3],
 };
 
 /** The same dashes in a line of text. */
@@ -21,7 +21,7 @@ export const HELD_BY_MARKS: Readonly<Record<HeldBy, string>> = {
   stator: '···',
   supply: '– –',
   voltage: '—',
-  returned: '– –',
+  returned: '– ·',
 };
 
 export const heldByColours = (pens: { a: string; b: string; ink: string }): Readonly<Record<HeldBy, string>> => ({
@@ -42,7 +42,13 @@ function chartAxis(max: number, second: string, hair: string) {
     min: 0,
     max,
     splitNumber: 4,
-    axisLabel: { color: second, fontFamily: MONO, fontSize: 11, showMaxLabel: false },
+    axisLabel: {
+      color: second,
+      fontFamily: MONO,
+      fontSize: 11,
+      showMaxLabel: false,
+      formatter: (value: number) => digits(value, 3),
+    },
     axisLine: { show: true, lineStyle: { color: second } },
     splitLine: { lineStyle: { color: hair } },
   };

@@ -36,6 +36,8 @@ const place = (value: number): number =>
   MARGIN + ((width.value - 2 * MARGIN) * Math.log(value / span.value[0])) / Math.log(span.value[1] / span.value[0]);
 const inside = (value: number): boolean => value >= span.value[0] && value <= span.value[1];
 
+/** Half the width of a digit on the ruler. */
+const DIGIT = 3.4;
 const STEPS = [1, 1.5, 2, 3, 4, 5, 6, 8];
 const ticks = computed(() => {
   const result: { value: number; text: string }[] = [];
@@ -48,7 +50,17 @@ const ticks = computed(() => {
       if (inside(value)) result.push({ value, text: written(value, 3) });
     }
   }
-  return result;
+  // A number is written where it does not run into the one before it; its stroke stays.
+  let right = -Infinity;
+  return result
+    .map((tick) => ({ ...tick, x: place(tick.value) }))
+    .sort((a, b) => a.x - b.x)
+    .map((tick) => {
+      const half = tick.text.length * DIGIT;
+      if (tick.x - half < right + 6) return { ...tick, text: '' };
+      right = tick.x + half;
+      return tick;
+    });
 });
 const named = computed(() =>
   [
@@ -161,8 +173,8 @@ function typed(): void {
       <svg v-if="known && width > 0" class="absolute inset-0 size-full overflow-visible" aria-hidden="true">
         <path :d="`M${MARGIN} 36H${width - MARGIN}`" stroke="var(--ink)" stroke-width="1.5" />
         <g v-for="tick in ticks" :key="tick.value">
-          <path :d="`M${place(tick.value)} 36v7`" stroke="var(--ink)" />
-          <text :x="place(tick.value)" y="55" text-anchor="middle" class="figures" font-size="11" fill="var(--second)">
+          <path :d="`M${tick.x} 36v7`" stroke="var(--ink)" />
+          <text :x="tick.x" y="55" text-anchor="middle" class="figures" font-size="11" fill="var(--second)">
             {{ tick.text }}
           </text>
         </g>
