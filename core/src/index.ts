@@ -35,6 +35,7 @@ export * from './duty/index.js';
 export * from './limits/index.js';
 export * from './machine/index.js';
 export * from './evaluate/index.js';
+export * from './match/index.js';
 export * from './worked/index.js';
 
 // Deciding: amounts, changes that help, builds that vary, wants, comparisons, the search, and why.
@@ -42,6 +43,7 @@ export * from './sizing/index.js';
 export * from './mends/index.js';
 export * from './spread/index.js';
 export * from './wants/index.js';
+export * from './robot/index.js';
 export * from './compare/index.js';
 export * from './shortlist/index.js';
 export * from './reasons/index.js';

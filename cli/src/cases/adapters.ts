@@ -44,7 +44,9 @@ import {
   type ThrowFigures,
 } from '@rough-gear/core';
 import type { Got } from './got.js';
+import { driveOf, type DriveGiven } from './driveOf.js';
 import { REDUCTION } from './reduction.js';
+import { ROBOT } from './robot.js';
 import { STEP_AND_SERVO } from './stepAndServo.js';
 
 type Given = Readonly<Record<string, unknown>>;
@@ -57,35 +59,6 @@ const HELD_BY: Readonly<Record<HeldBy, string>> = {
 };
 
 type ThrownGiven = Omit<ThrowFigures, 'pieceMass'> & { readonly shotMass: number; readonly targetSpeed: number };
-
-interface DriveGiven {
-  readonly motor: {
-    readonly resistance: number;
-    readonly torqueConstant: number;
-    readonly backEmfConstant: number;
-    readonly freeCurrent: number;
-  };
-  readonly rotorInertia?: number;
-  readonly controllerResistance: number;
-  readonly motors: number;
-  readonly pack: { readonly voltage: number; readonly resistance: number };
-  readonly limitsPerMotor: { readonly stator?: number; readonly supply?: number; readonly returned?: number };
-}
-
-function driveOf(given: DriveGiven): Drive {
-  const { stator, supply } = given.limitsPerMotor;
-  return {
-    motor: { ...given.motor, freeCurrentPerSpeed: 0 },
-    motors: given.motors,
-    rotorInertia: given.rotorInertia ?? 0,
-    controllerResistance: given.controllerResistance,
-    restVoltage: given.pack.voltage,
-    supplyResistance: given.motors * given.pack.resistance,
-    greatestDuty: 1,
-    statorLimit: stator,
-    supplyLimit: supply,
-  };
-}
 
 interface RunGiven extends DriveGiven {
   readonly reduction: number;
@@ -147,7 +120,10 @@ const adapter =
 /** One small adapter a kind of reference case: from what is given to the core's own functions. */
 export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
   ...Object.fromEntries(
-    Object.entries({ ...REDUCTION, ...STEP_AND_SERVO }).map(([kind, run]) => [kind, run as (given: Given) => Got]),
+    Object.entries({ ...REDUCTION, ...STEP_AND_SERVO, ...ROBOT }).map(([kind, run]) => [
+      kind,
+      run as (given: Given) => Got,
+    ]),
   ),
   'motor-from-sheet': adapter((given: MotorSheet) => {
     const motor = motorFromSheet(given);

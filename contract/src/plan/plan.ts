@@ -15,6 +15,7 @@ import {
   type Job,
   type LegOutput,
   type MatchPlan,
+  type MatchScript,
   type Mechanism,
   type Output,
   type Plan,
@@ -31,6 +32,7 @@ import { drive } from './drive.js';
 import { job } from './job.js';
 import { partCopy } from './part.js';
 import { bearing, efficiency, notNegative, positive, rounds, share, withinAnHour } from './quantity.js';
+import { script } from './script.js';
 import { stage } from './stage.js';
 import { supplyNode } from './supply.js';
 import type { Writable } from './writable.js';
@@ -184,6 +186,7 @@ export const planSchema = Joi.object<Writable<Plan>, true>({
   note: Joi.string().max(2000).allow(''),
   match,
   spread,
+  scripts: Joi.array<MatchScript[]>().items(script).max(MOST.scripts),
   parts: Joi.object()
     .pattern(/^(?!__proto__$).{1,40}$/, partCopy)
     .required(),

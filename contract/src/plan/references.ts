@@ -17,6 +17,7 @@ export function checkReferences(plan: Plan): readonly Problem[] {
   };
   unique(plan.supply, 'supply', say);
   unique(plan.mechanisms, 'mechanisms', say);
+  unique(plan.scripts ?? [], 'scripts', say);
 
   plan.supply.forEach((node, i) => {
     const field = `supply[${i}]`;

@@ -3,3 +3,4 @@ export * from './currents.js';
 export * from './drive.js';
 export * from './drivePoint.js';
 export * from './leastSpeed.js';
+export * from './sharedPack.js';

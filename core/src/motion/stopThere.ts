@@ -73,7 +73,7 @@ function cruise(system: MotionSystem, watch: Watch, from: State, since: number, 
   });
 }
 
-interface BrakingCurve {
+export interface BrakingCurve {
   /** Place from which full braking at a speed just stands at the end. */
   placeFor(speed: number): number;
   /** Beyond this speed the brakes would not hold what pushes. */
@@ -81,7 +81,7 @@ interface BrakingCurve {
 }
 
 /** The braking curve to `travel`, from standing there backwards; `undefined` where it does not brake at all. */
-function brakingCurve(system: MotionSystem, travel: number): BrakingCurve | undefined {
+export function brakingCurve(system: MotionSystem, travel: number): BrakingCurve | undefined {
   const top = topSpeed(system, travel);
   const step = top / CURVE_POINTS;
   const places = [travel];

@@ -6,6 +6,7 @@ export * from './part.js';
 export * from './place.js';
 export * from './plan.js';
 export * from './quantity.js';
+export * from './script.js';
 export * from './stage.js';
 export * from './supply.js';
 export * from './want.js';

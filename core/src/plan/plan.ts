@@ -2,6 +2,7 @@ import type { Job } from './job.js';
 import type { PartCopy } from './part.js';
 import type { Quantity } from './quantity.js';
 import type { Stage } from './stage.js';
+import type { MatchScript } from './script.js';
 import type { SupplyNode } from './supply.js';
 import type { WantId } from './want.js';
 
@@ -317,6 +318,8 @@ export interface Plan {
   readonly note?: string;
   readonly match?: MatchPlan;
   readonly spread?: SpreadPlan;
+  /** What the robot does in a match; several ways of playing it are kept. */
+  readonly scripts?: readonly MatchScript[];
   readonly parts: Readonly<Record<string, PartCopy>>;
   readonly supply: readonly SupplyNode[];
   readonly mechanisms: readonly Mechanism[];

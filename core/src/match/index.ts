@@ -1,0 +1,5 @@
+export * from './march.js';
+export * from './onPack.js';
+export * from './propose.js';
+export * from './result.js';
+export { duesOf } from './schedule.js';

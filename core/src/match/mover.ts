@@ -1,0 +1,135 @@
+import { supplyForMotorCurrent } from '../controller/currents.js';
+import type { Drive } from '../controller/drive.js';
+import { driveInto } from '../controller/drivePoint.js';
+import { brakeAt, coastAt, newPull, pullAt, type Pull } from '../motion/acceleration.js';
+import { flowFor } from '../motion/flowFor.js';
+import type { BrakingCurve } from '../motion/stopThere.js';
+import type { MotionSystem } from '../motion/system.js';
+
+/** What a mover is told to do. Speeds on q. */
+export type Command =
+  | { readonly kind: 'effort' }
+  /** At full effort until the brakes must go on, then braking to a stand there; never faster than the brakes hold. */
+  | { readonly kind: 'stop'; readonly curve: BrakingCurve }
+  /** A speed to keep to, told for each moment since it began. */
+  | { readonly kind: 'follow'; readonly speedAt: (time: number) => number; readonly rateAt: (time: number) => number }
+  /** A current that holds a load at rest. */
+  | { readonly kind: 'hold'; readonly current: number }
+  | { readonly kind: 'coast' };
+
+/** How fast a commanded speed is caught up with, s. */
+const CATCH_UP = 0.02;
+
+/** Motors behind speed controllers in a match: where they are, and what they draw at the volts that are there. */
+export class Mover {
+  place = 0;
+  speed = 0;
+  command: Command = { kind: 'coast' };
+  /** When the command was given, s. */
+  since = 0;
+  /** Of a stop: the brakes are on, and stay on until it stands. */
+  brakes = false;
+  /** Of a stop: it goes as fast as its brakes may still hold, and no faster. */
+  capped = false;
+  /** The pull at the state and the volts that were asked last. */
+  readonly pull: Pull = newPull();
+  private readonly drive: { -readonly [K in keyof Drive]: Drive[K] };
+  private readonly system: MotionSystem;
+
+  /** @param branch Ω in front of one motor's controller that it shares with none but its own */
+  constructor(system: MotionSystem, branch: number) {
+    this.drive = { ...system.drive, supplyResistance: branch };
+    this.system = { ...system, drive: this.drive };
+  }
+
+  tell(command: Command, time: number): void {
+    this.command = command;
+    this.brakes = false;
+    this.capped = false;
+    this.since = time;
+  }
+
+  /** What all its motors draw at some volts, A. */
+  drawn(volts: number, place: number, speed: number, time: number): number {
+    this.drive.restVoltage = Math.max(volts, 1e-3);
+    const { command, drive, pull, system } = this;
+    switch (command.kind) {
+      case 'coast':
+        return 0;
+      case 'hold':
+        return drive.motors * (supplyForMotorCurrent(drive, 0, command.current) ?? mostOf(drive));
+      case 'effort': {
+        // The load does not matter to what flows: only the speed does.
+        const ramp = system.rampTime ?? 0;
+        const since = time - this.since;
+        const duty = since < ramp ? Math.max(1e-9, drive.greatestDuty * (since / ramp)) : drive.greatestDuty;
+        driveInto(pull, drive, (Math.max(0, speed) * system.total) / system.radius, duty);
+        return drive.motors * pull.supplyCurrent;
+      }
+      default:
+        return drive.motors * this.at(volts, place, speed, time).supplyCurrent;
+    }
+  }
+
+  /** Acceleration and currents of one motor at some volts. */
+  at(volts: number, place: number, speed: number, time: number): Pull {
+    this.drive.restVoltage = Math.max(volts, 1e-3);
+    const { command, drive, pull, system } = this;
+    const forwards = Math.max(0, speed);
+    switch (command.kind) {
+      case 'effort':
+        return pullAt(system, place, forwards, time - this.since, pull);
+      case 'stop':
+        if (this.brakes) return brakeAt(system, place, forwards, pull);
+        return this.capped
+          ? this.follow(command.curve.fastest, 0, place, forwards)
+          : pullAt(system, place, forwards, time - this.since, pull);
+      case 'follow':
+        return this.follow(command.speedAt(time - this.since), command.rateAt(time - this.since), place, forwards);
+      case 'coast':
+        return coastAt(system, place, forwards, 0, pull);
+      case 'hold':
+        pull.acceleration = 0;
+        pull.motorCurrent = command.current;
+        pull.supplyCurrent = supplyForMotorCurrent(drive, 0, command.current) ?? mostOf(drive);
+        return pull;
+    }
+  }
+
+  private follow(wanted: number, rate: number, place: number, speed: number): Pull {
+    const asked = rate + (wanted - speed) / CATCH_UP;
+    const { pull, multiple } = flowFor(this.system, place, speed, asked);
+    if (multiple >= 1) return Object.assign(this.pull, pull);
+    return asked > 0
+      ? pullAt(this.system, place, speed, Infinity, this.pull)
+      : brakeAt(this.system, place, speed, this.pull);
+  }
+
+  /** Friction and iron of one motor at the speed it has, W. */
+  frictionAt(motorCurrent: number): number {
+    const { motor } = this.drive;
+    const omega = (this.speed * this.system.total) / this.system.radius;
+    const { torqueConstant, backEmfConstant, freeCurrent } = motor;
+    return Math.max(0, (torqueConstant * freeCurrent + (backEmfConstant - torqueConstant) * motorCurrent) * omega);
+  }
+
+  /** From 0 on a stop must do something else: how far past the place of its brakes it is, or how much too fast. */
+  overrun(place: number, speed: number): number {
+    const { command } = this;
+    if (command.kind !== 'stop' || this.brakes || !(speed > 0)) return -Infinity;
+    const past = place - command.curve.placeFor(speed);
+    return this.capped ? past : Math.max(past, speed - command.curve.fastest);
+  }
+
+  /** Does what a stop must do where it is now. */
+  heed(place: number, speed: number): void {
+    const { command } = this;
+    if (command.kind !== 'stop' || this.overrun(place, speed) < 0) return;
+    if (place >= command.curve.placeFor(speed)) this.brakes = true;
+    else this.capped = true;
+  }
+}
+
+/** The most a pack can give through the wires of one motor. */
+const mostOf = ({ restVoltage, supplyResistance }: Drive): number =>
+  supplyResistance > 0 ? restVoltage / (2 * supplyResistance) : Infinity;

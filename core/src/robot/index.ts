@@ -1,0 +1,3 @@
+export * from './judge.js';
+export * from './ledger.js';
+export * from './matchRungs.js';

@@ -1,0 +1,172 @@
+import { compareVerdicts, verdictOf, type Verdict } from '../evaluate/verdict.js';
+import type { LaneOn, RobotOnPack } from '../match/onPack.js';
+import type { Dip, GoResult, MatchResult } from '../match/result.js';
+import type { MatchScript } from '../plan/script.js';
+import { amount, say, type Words } from '../words/phrase.js';
+import { showMultiple } from '../words/show.js';
+
+/** What may give first on a whole robot. */
+export type RobotRungId = 'dip' | 'main-breaker' | 'branch' | 'charge' | 'heat' | 'late';
+
+/** One limit of the whole robot in a match. */
+export interface RobotRung {
+  readonly id: RobotRungId;
+  /** The mechanism it is about; absent where it is about all. */
+  readonly mechanism?: string;
+  readonly name: string;
+  readonly multiple: number;
+  readonly wants: number;
+  readonly verdict: Verdict;
+  /** What stands behind it, with its numbers. */
+  readonly sentence: Words;
+  /** When it is at its worst, s. */
+  readonly time?: number;
+}
+
+/** Margins wanted of a match; each is a choice. */
+export const ROBOT_WANTS: Readonly<Record<RobotRungId, number>> = {
+  dip: 1.2,
+  'main-breaker': 1.2,
+  branch: 1.2,
+  charge: 1.3,
+  heat: 1.1,
+  late: 1,
+};
+
+const DIP_OF: Readonly<Record<Dip['of'], { readonly name: string; readonly gives: string }>> = {
+  cells: { name: 'cells dip', gives: 'the cells are harmed under' },
+  boards: { name: 'pack dips', gives: 'the boards reset under' },
+  controller: { name: 'controller dips', gives: 'its controller gives up under' },
+};
+
+/** Names of who was on, the greatest draw first. */
+export const whoWasOn = ({ who }: Pick<Dip, 'who'>, lanes: readonly Pick<LaneOn, 'name'>[]): string =>
+  who.map((i) => lanes[i]?.name ?? 'what stands').join(' + ') || 'nothing';
+
+/**
+ * Every limit of a match, the first to give in front: dips of the volts, breakers, charge, heat, and goes that come late
+ * because others draw.
+ */
+export function matchRungs(robot: RobotOnPack, script: MatchScript, result: MatchResult): readonly RobotRung[] {
+  const rungs = [
+    ...dipRungs(robot, result),
+    ...breakerRungs(robot, result),
+    ...chargeRungs(robot, result),
+    ...heatRungs(result),
+    ...lateRungs(robot, script, result),
+  ];
+  return rungs.sort((a, b) => compareVerdicts(b.verdict, a.verdict) || a.multiple / a.wants - b.multiple / b.wants);
+}
+
+type Stated = Omit<RobotRung, 'wants' | 'verdict'>;
+const rung = (stated: Stated): RobotRung => ({
+  ...stated,
+  wants: ROBOT_WANTS[stated.id],
+  verdict: verdictOf(stated.multiple, ROBOT_WANTS[stated.id]),
+});
+
+/** Only the worst of the controllers is told: they hang on the same volts. */
+function dipRungs({ lanes }: RobotOnPack, { dips }: MatchResult): readonly RobotRung[] {
+  const worst = (of: Dip['of']) => dips.find((dip) => dip.of === of);
+  return (['boards', 'cells', 'controller'] as const).flatMap((of) => {
+    const dip = worst(of);
+    if (!dip || !Number.isFinite(dip.multiple)) return [];
+    const lane = dip.lane === undefined ? undefined : lanes[dip.lane];
+    const { name, gives } = DIP_OF[of];
+    return rung({
+      id: 'dip',
+      mechanism: lane?.mechanism,
+      name: lane ? `${lane.name}: ${name}` : name,
+      multiple: dip.multiple,
+      time: dip.time,
+      sentence: say`At ${amount(dip.time, 'time')} ${whoWasOn(dip, lanes)} ${dip.who.length > 1 ? 'together pull' : 'pulls'} it to ${amount(dip.volts, 'voltage')}; ${gives} ${amount(dip.floor, 'voltage')}. ${showMultiple(dip.multiple)} the current of that instant would reach it.`,
+    });
+  });
+}
+
+function breakerRungs({ lanes }: RobotOnPack, { main, lanes: results }: MatchResult): readonly RobotRung[] {
+  const told = (
+    id: 'main-breaker' | 'branch',
+    name: string,
+    heat: { peak: number; tripsAt?: number },
+    mechanism?: string,
+  ) =>
+    heat.peak > 0
+      ? [
+          rung({
+            id,
+            mechanism,
+            name,
+            multiple: 1 / Math.sqrt(heat.peak),
+            time: heat.tripsAt,
+            sentence:
+              heat.tripsAt === undefined
+                ? say`It comes to ${amount(heat.peak, 'share')} of the heat at which it trips.`
+                : say`It trips at ${amount(heat.tripsAt, 'time')}.`,
+          }),
+        ]
+      : [];
+  return [
+    ...(main ? told('main-breaker', 'main breaker', main) : []),
+    ...results.flatMap(({ branch, mechanism }, i) =>
+      branch ? told('branch', `${lanes[i]!.name}: breaker`, branch, mechanism) : [],
+    ),
+  ];
+}
+
+function chargeRungs({ pack }: RobotOnPack, { charge }: MatchResult): readonly RobotRung[] {
+  if (pack.capacity === undefined || !(charge > 0)) return [];
+  const usable = pack.usable * pack.capacity;
+  return [
+    rung({
+      id: 'charge',
+      name: 'charge',
+      multiple: usable / charge,
+      sentence: say`A match takes ${amount(charge, 'charge')} of the ${amount(usable, 'charge')} that are usable.`,
+    }),
+  ];
+}
+
+function heatRungs({ lanes }: MatchResult): readonly RobotRung[] {
+  return lanes.flatMap(({ heat, name, mechanism }) => {
+    if (!heat || !(heat.peak > heat.ambient)) return [];
+    return rung({
+      id: 'heat',
+      mechanism,
+      name: `${name}: winding`,
+      multiple: Math.sqrt((heat.limit - heat.ambient) / (heat.peak - heat.ambient)),
+      sentence: say`Its winding comes to ${amount(heat.peak, 'temperature')} of the ${amount(heat.limit, 'temperature')} it stands.`,
+    });
+  });
+}
+
+/** Of each lane the go that is furthest behind what is wanted. */
+function lateRungs({ lanes }: RobotOnPack, _script: MatchScript, { goes }: MatchResult): readonly RobotRung[] {
+  return lanes.flatMap(({ name, mechanism }, i) => {
+    const worst = goes
+      .filter(({ lane, wanted, outcome }) => lane === i && wanted !== undefined && outcome !== 'cut off')
+      .map((go) => ({ go, multiple: inTimeOf(go) }))
+      .sort((a, b) => a.multiple - b.multiple)[0];
+    if (!worst) return [];
+    const { go, multiple } = worst;
+    const took = (go.ended ?? NaN) - (go.began ?? NaN);
+    const alone = go.alone === undefined ? '' : say`, ${amount(go.alone, 'time')} alone`;
+    return rung({
+      id: 'late',
+      mechanism,
+      name: `${name}: in time`,
+      multiple,
+      time: go.began,
+      sentence:
+        go.outcome === 'arrived'
+          ? say`The go at ${amount(go.began ?? 0, 'time')} takes ${amount(took, 'time')}${alone}; ${amount(go.wanted!, 'time')} is wanted.`
+          : say`The go planned for ${amount(go.planned, 'time')} does not get there: ${go.outcome}.`,
+    });
+  });
+}
+
+/** A go wanted over taken; 0 where it never gets there. */
+export const inTimeOf = ({ wanted, began, ended, outcome }: GoResult): number =>
+  outcome === 'arrived' && wanted !== undefined && began !== undefined && ended !== undefined
+    ? wanted / Math.max(1e-9, ended - began)
+    : 0;
