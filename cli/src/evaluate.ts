@@ -3,6 +3,7 @@ import { evaluate } from '@rough-gear/core';
 import { Command as Options, CommanderError } from 'commander';
 import { Stop, stopping, type Command, type Terminal } from './command.js';
 import { reportOf } from './report/report.js';
+import { robotReport } from './report/robotReport.js';
 
 /** Judges every mechanism of a plan file: one JSON document; 0, or with `--strict` 1 where something gives way; 2 for no plan. */
 export const evaluateCommand: Command = stopping((args, terminal) => {
@@ -21,9 +22,11 @@ export const evaluateCommand: Command = stopping((args, terminal) => {
   }
   const read = readPlanText(textOf(options.args[0] ?? '-', terminal));
   if (!read.ok) throw new Stop(problemText(read.problems));
-  const report = reportOf(read.plan, evaluate(read.plan));
+  const report = { ...reportOf(read.plan, evaluate(read.plan)), robot: robotReport(read.plan) };
   terminal.out(`${JSON.stringify(report, null, 2)}\n`);
-  const givesWay = report.mechanisms.some((mechanism) => mechanism.headline.verdict === 'gives way');
+  const givesWay =
+    report.mechanisms.some((mechanism) => mechanism.headline.verdict === 'gives way') ||
+    report.robot.matches.some(({ verdict }) => verdict === 'gives way');
   return options.opts<{ strict?: boolean }>().strict && givesWay ? 1 : 0;
 });
 

@@ -18,20 +18,25 @@ const id = Joi.string().trim().min(1).max(80).required();
 const name = Joi.string().trim().min(1).max(60).required();
 const seconds = Joi.number().min(0).max(LONGEST);
 
-const when = Joi.alternatives<When>().try(
-  Joi.object({ kind: Joi.string().valid('at').required(), time: seconds.required() }),
-  Joi.object({
-    kind: Joi.string().valid('every').required(),
-    time: Joi.number().min(0.1).max(LONGEST).required(),
-    from: seconds.required(),
-    to: seconds.required(),
-  }),
-  Joi.object({
-    kind: Joi.string().valid('after', 'with').required(),
-    go: id,
-    wait: seconds.required(),
-  }),
-);
+const kind = (...kinds: readonly string[]) =>
+  Joi.string()
+    .valid(...kinds)
+    .required();
+const every = Joi.object({
+  kind: kind('every'),
+  time: Joi.number().min(0.1).max(LONGEST).required(),
+  from: seconds.required(),
+  to: seconds.required(),
+});
+const beside = Joi.object({ kind: kind('after', 'with'), go: id, wait: seconds.required() });
+/** By its kind, so that a fault is told of the very figure. */
+const when = Joi.alternatives<When>().conditional('.kind', {
+  switch: [
+    { is: 'every', then: every },
+    { is: Joi.valid('after', 'with'), then: beside },
+  ],
+  otherwise: Joi.object({ kind: kind('at', 'every', 'after', 'with'), time: seconds.required() }),
+});
 
 const go = Joi.object<Go, true>({
   id,

@@ -8,3 +8,4 @@ export * from './parts.js';
 export * from './stageKinds.js';
 export * from './stages.js';
 export * from './unused.js';
+export * from './scripts.js';

@@ -5,6 +5,7 @@ import { MOST } from '../plan/most.js';
 import { mechanismAt, mechanismById } from '../plan/place.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { MECHANISM_JOBS } from '../job/table.js';
+import { withoutGoesOf } from './scripts.js';
 
 /**
  * Another job of a mechanism, begun as a copy of one it has.
@@ -36,12 +37,15 @@ export function jobIsNeeded({ kind, jobs }: Mechanism, jobId: string): boolean {
 }
 
 /**
- * A job taken away.
+ * A job taken away, and its goes in every script.
  *
  * @throws where the mechanism cannot do without it
  */
 export function removeJob(plan: Plan, mechanismId: string, jobId: string): readonly Change[] {
   const mechanism = mechanismById(plan, mechanismId);
   if (jobIsNeeded(mechanism, jobId)) throw new Error('a mechanism keeps one job of each kind');
-  return [{ at: [...mechanismAt(plan, mechanismId), 'jobs'], to: mechanism.jobs.filter(({ id }) => id !== jobId) }];
+  return [
+    { at: [...mechanismAt(plan, mechanismId), 'jobs'], to: mechanism.jobs.filter(({ id }) => id !== jobId) },
+    ...withoutGoesOf(plan, mechanismId, jobId),
+  ];
 }

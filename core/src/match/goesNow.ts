@@ -154,7 +154,8 @@ function move(lane: LaneNow, job: MovedJob, spun: number | undefined, time: numb
   const mover = new Mover(system, lane.on.branchResistance);
   const { travel, target } = asked;
   lane.mover = mover;
-  lane.told = { ...lane.told, wanted: asked.time, alone };
+  const byClock = travel === undefined && target === undefined;
+  lane.told = byClock ? lane.told : { ...lane.told, wanted: asked.time, alone };
   if (target !== undefined && spun !== undefined && spun >= AT_SPEED * target && thrown) {
     const { speedAfter, recovery } = throwAt(system, thrown, target);
     mover.speed = speedAfter;
@@ -163,7 +164,7 @@ function move(lane: LaneNow, job: MovedJob, spun: number | undefined, time: numb
   if (curve) mover.tell({ kind: 'stop', curve }, time);
   else if (travel !== undefined && trapezoid) mover.tell(along(trapezoid, travel), time);
   else mover.tell({ kind: 'effort' }, time);
-  if (travel === undefined && target === undefined) lane.until = time + asked.time;
+  if (byClock) lane.until = time + asked.time;
 }
 
 /** A share of the greatest speed at which a commanded motion creeps in at its end: what lagged behind still comes there. */

@@ -13,6 +13,7 @@ import { mechanismById } from '../plan/place.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { MatchScript } from '../plan/script.js';
 import type { PackNode } from '../plan/supply.js';
+import type { AnyPath } from '../powerpath/anyPath.js';
 import type { DcPath } from '../powerpath/path.js';
 import { holdingCurrent } from '../protection/breaker.js';
 import { resolvePath } from '../resolve/resolvePath.js';
@@ -62,7 +63,8 @@ export interface MovedJob {
 export interface TimedJob {
   readonly kind: 'timed';
   readonly run: Pick<Run, 'time' | 'samples'>;
-  readonly wanted: number;
+  /** Seconds it may take; absent where pulses command it to take just that long. */
+  readonly wanted?: number;
 }
 
 export type JobOn = MovedJob | TimedJob;
@@ -122,10 +124,12 @@ export function packOn(plan: Plan): PackOn | undefined {
 export function robotOnPack(plan: Plan, script: Pick<MatchScript, 'lanes'>): RobotOnPack | undefined {
   const pack = packOn(plan);
   if (!pack) return undefined;
-  const lanes = script.lanes.flatMap(({ mechanism }) => {
-    const there = plan.mechanisms.some(({ id }) => id === mechanism);
-    return there ? [laneOn(plan, mechanismById(plan, mechanism))] : [];
-  });
+  // A lane of a mechanism that is gone keeps its place: goes are told by the number of their lane.
+  const lanes = script.lanes.map(({ mechanism }) =>
+    plan.mechanisms.some(({ id }) => id === mechanism)
+      ? laneOn(plan, mechanismById(plan, mechanism))
+      : emptyLane(mechanism),
+  );
   return { pack, lanes };
 }
 
@@ -133,6 +137,12 @@ function curveOf(path: DcPath): BrakingCurve | undefined {
   const { travel, profile } = path.asked;
   return travel !== undefined && profile === 'stop' ? brakingCurve(systemOf(path), travel) : undefined;
 }
+
+const timedJob = ({ machine, asked }: AnyPath, run: Run): TimedJob => ({
+  kind: 'timed',
+  run,
+  wanted: machine === 'step' ? undefined : asked.time,
+});
 
 const movedJob = (path: DcPath, run: Run): MovedJob => ({
   kind: 'moved',
@@ -145,6 +155,16 @@ const movedJob = (path: DcPath, run: Run): MovedJob => ({
   alone: run.outcome === 'arrived' ? run.time : undefined,
 });
 
+const emptyLane = (mechanism: string): LaneOn => ({
+  mechanism,
+  name: mechanism,
+  jobs: new Map(),
+  branchResistance: 0,
+  motors: 1,
+  brushless: false,
+  lacking: 'the mechanism',
+});
+
 function laneOn(plan: Plan, mechanism: Mechanism): LaneOn {
   const jobs = new Map<string, JobOn>();
   let lacking: string | undefined;
@@ -152,7 +172,7 @@ function laneOn(plan: Plan, mechanism: Mechanism): LaneOn {
     const path = resolvePath(plan, mechanism, id);
     const run = runOf(path);
     if (!run) lacking ??= Object.values(path.lacks).flat()[0]?.label ?? 'a figure';
-    else jobs.set(id, path.machine === 'dc' ? movedJob(path, run) : { kind: 'timed', run, wanted: path.asked.time });
+    else jobs.set(id, path.machine === 'dc' ? movedJob(path, run) : timedJob(path, run));
   }
   const path = resolvePath(plan, mechanism, mechanism.jobs[0]!.id);
   const { branch, motors } = path;

@@ -43,7 +43,7 @@ export class PackNow {
     const rate = capacity === undefined || mean <= 0 ? 1 : Math.max(1, (RATED_HOURS * 3600 * mean) / capacity);
     const counted = h * mean * rate ** (on.capacityExponent - 1);
     this.taken += counted;
-    if (capacity !== undefined) this.charge -= counted / capacity;
+    if (capacity !== undefined) this.charge = Math.max(0, this.charge - counted / capacity);
     if (!on.main) return;
     const settles = squared / on.main.holds ** 2;
     this.mainHeat = settles + (this.mainHeat - settles) * Math.exp(-h / on.main.timeConstant);

@@ -33,7 +33,7 @@ export function proposeScript(plan: Plan, play: Play, id: string, name: string =
     start += busy + BETWEEN;
     return { mechanism: mechanism.id, goes };
   });
-  const draws = [{ id: 'boards', name: 'boards, lights, radio', current: STANDING, from: 0 }];
+  const draws = [{ id: 'boards', name: 'boards, lights', current: STANDING, from: 0 }];
   return { id, name, counts: true, parts, lanes, draws };
 }
 

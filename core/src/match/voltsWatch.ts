@@ -11,8 +11,8 @@ const ON = 0.5;
 /** Two stretches under a floor this near are one, s; more than so many say no more. */
 const ONE_STRETCH = 0.5;
 const MOST_STRETCHES = 200;
-/** A cell's volts count once they have settled under a current for about so long, s, typical. */
-const CELLS_SETTLE = 1;
+/** Cells are harmed by being held under their floor, not by a moment: their volts are followed over about so long, s, typical. */
+const CELLS_SETTLE = 10;
 
 /** What a match shows of the pack's volts: dips, stretches under a floor, and the curve that is drawn. */
 export class VoltsWatch {

@@ -43,6 +43,13 @@ const DIP_OF: Readonly<Record<Dip['of'], { readonly name: string; readonly gives
 export const whoWasOn = ({ who }: Pick<Dip, 'who'>, lanes: readonly Pick<LaneOn, 'name'>[]): string =>
   who.map((i) => lanes[i]?.name ?? 'what stands').join(' + ') || 'nothing';
 
+/** Of each kind the one that gives first: what a gauge has room for. */
+export const worstOfEach = (rungs: readonly RobotRung[]): readonly RobotRung[] =>
+  rungs.filter((rung, i) => {
+    const kind = ({ id, name }: RobotRung) => (id === 'dip' ? name.slice(name.indexOf(':') + 1) : id);
+    return rungs.findIndex((other) => kind(other) === kind(rung)) === i;
+  });
+
 /**
  * Every limit of a match, the first to give in front: dips of the volts, breakers, charge, heat, and goes that come late
  * because others draw.
@@ -168,5 +175,6 @@ function lateRungs({ lanes }: RobotOnPack, _script: MatchScript, { goes }: Match
 /** A go wanted over taken; 0 where it never gets there. */
 export const inTimeOf = ({ wanted, began, ended, outcome }: GoResult): number =>
   outcome === 'arrived' && wanted !== undefined && began !== undefined && ended !== undefined
-    ? wanted / Math.max(1e-9, ended - began)
+    ? // What is commanded to take just that long takes no longer by a rounding.
+      Number((wanted / Math.max(1e-9, ended - began)).toPrecision(9))
     : 0;

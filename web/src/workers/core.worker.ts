@@ -14,12 +14,15 @@ import {
   evaluate,
   findMends,
   judgeTrain,
+  judgeMatch,
   ratioMarks,
   resolvePath,
   rulerSpan,
   searchTrains,
   spreadBuilds,
   sweepRatios,
+  type JudgedMatch,
+  type MatchScript,
   type Mend,
   type MendsFound,
   type MechanismResult,
@@ -49,6 +52,12 @@ const MENDS_WITHIN = 5000;
 /** Lets messages in between two slices, so that a newer request or a stop is heard. */
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
+/** What a match is gone through with: charge at its start, and the pack's resistance over what it is when new. */
+export interface MatchAsked {
+  readonly charge: number;
+  readonly aged: number;
+}
+
 export interface TrainRow {
   readonly train: TrainFound;
   readonly judged?: TrainJudged;
@@ -71,6 +80,7 @@ export class CoreWorker {
   private ratioSweeping = 0;
   private searching = 0;
   private toothing = 0;
+  private matching = 0;
 
   /** Headlines of all mechanisms, without the runs' samples. */
   evaluate(plan: Plan): readonly MechanismResult[] {
@@ -78,6 +88,31 @@ export class CoreWorker {
       ...mechanism,
       jobs: mechanism.jobs.map(({ run: _run, ...job }) => job),
     }));
+  }
+
+  /** A match gone through and judged; `undefined` where a newer one was asked for, or the pack is not known. */
+  async match(
+    plan: Plan,
+    script: MatchScript,
+    { charge, aged }: MatchAsked,
+    progress: (share: number) => void,
+  ): Promise<JudgedMatch | undefined> {
+    const mine = ++this.matching;
+    const march = judgeMatch(plan, script, { aged, start: { charge, lumps: [], branches: [], main: 0 } });
+    let breathed = performance.now();
+    for (;;) {
+      const next = march.next();
+      if (next.done) return next.value;
+      if (performance.now() - breathed < BREATHE_EVERY) continue;
+      progress(next.value);
+      await breathe();
+      if (mine !== this.matching) return undefined;
+      breathed = performance.now();
+    }
+  }
+
+  stopMatch(): void {
+    this.matching++;
   }
 
   async marks(

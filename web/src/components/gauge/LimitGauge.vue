@@ -1,8 +1,17 @@
-<script setup lang="ts">
-import { showMultiple, type Ladder, type LimitId, type Rung } from '@rough-gear/core';
+<script setup lang="ts" generic="R extends GaugeRung">
+import { showMultiple } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
-import { heightOf, layoutGauge, LEAST, MOST, NAMED_BELOW, scaleFor } from './gaugeLayout.js';
+import {
+  heightOf,
+  layoutGauge,
+  LEAST,
+  MOST,
+  NAMED_BELOW,
+  scaleFor,
+  type GaugeLadder,
+  type GaugeRung,
+} from './gaugeLayout.js';
 import VerdictRing from '../verdict/VerdictRing.vue';
 
 /**
@@ -15,15 +24,18 @@ const {
   selected = undefined,
   height = 230,
   turning = false,
+  asked = undefined,
 } = defineProps<{
-  ladder: Ladder;
-  before?: Ladder | undefined;
-  selected?: LimitId | undefined;
+  ladder: GaugeLadder<R>;
+  before?: GaugeLadder<R> | undefined;
+  selected?: string | undefined;
   height?: number;
   /** The output turns: torques and rpm. */
   turning?: boolean;
+  /** What the line at 1× stands for, where it is no one job. */
+  asked?: string;
 }>();
-defineEmits<{ select: [rung: Rung] }>();
+defineEmits<{ select: [rung: R] }>();
 
 const { show } = useDisplay();
 const ROW = 24;
@@ -55,7 +67,7 @@ const foldedFrom = computed(() =>
 const folding = computed(() => layout.value.folded.length > 0 || expanded.value);
 
 /** What it was before the last change, where that reads differently. */
-function movedFrom(rung: Rung): string | undefined {
+function movedFrom(rung: R): string | undefined {
   const old = before?.rungs.find(({ id }) => id === rung.id);
   if (old?.multiple === undefined || rung.multiple === undefined) return undefined;
   const [was, is] = [showMultiple(old.multiple), showMultiple(rung.multiple)];
@@ -63,6 +75,7 @@ function movedFrom(rung: Rung): string | undefined {
 }
 
 const demand = computed(() => {
+  if (asked !== undefined) return asked;
   if (ladder.demand === undefined) return 'the job';
   const force = show(ladder.demand, turning ? 'torque' : 'force');
   return ladder.speed

@@ -1,4 +1,23 @@
-import type { Rung } from '@rough-gear/core';
+import type { Verdict } from '@rough-gear/core';
+
+/** What a gauge shows of a limit, of a mechanism or of the whole robot. */
+export interface GaugeRung {
+  readonly id: string;
+  readonly name: string;
+  readonly verdict: Verdict;
+  readonly multiple?: number;
+  readonly wants: number;
+  readonly outOfReach: boolean;
+}
+
+/** Limits with the first to give, and what is asked of them. */
+export interface GaugeLadder<R extends GaugeRung> {
+  readonly rungs: readonly R[];
+  readonly first?: R;
+  readonly demand?: number;
+  readonly speed?: number;
+  readonly ceiling?: string;
+}
 
 /** The scale of the gauge: multiples from half to ten times the job, logarithmic. */
 export const LEAST = 0.5;
@@ -11,21 +30,21 @@ export function heightOf(multiple: number, height: number): number {
   return (height * Math.log(MOST / within)) / Math.log(MOST / LEAST);
 }
 
-export interface GaugeRow {
-  readonly rung: Rung;
+export interface GaugeRow<R extends GaugeRung> {
+  readonly rung: R;
   /** Where its mark is. */
   readonly mark: number;
   /** Where its label is: pushed apart so that none overlap. */
   readonly label: number;
 }
 
-export interface GaugeLayout {
-  readonly rows: readonly GaugeRow[];
+export interface GaugeLayout<R extends GaugeRung> {
+  readonly rows: readonly GaugeRow<R>[];
   /** Marks on the scale that have no name of their own. */
-  readonly folded: readonly Rung[];
-  readonly beyond: readonly Rung[];
-  readonly outOfReach: readonly Rung[];
-  readonly notKnown: readonly Rung[];
+  readonly folded: readonly R[];
+  readonly beyond: readonly R[];
+  readonly outOfReach: readonly R[];
+  readonly notKnown: readonly R[];
 }
 
 /** Room under the job's line that its own words take. */
@@ -35,7 +54,7 @@ const JOB_WORDS = 20;
 const LOWEST_SCALE = 84;
 
 /** How high the scale may be in a given height, so that what gives way has its rows under the job's line. */
-export function scaleFor(rungs: readonly Rung[], height: number, rowHeight: number): number {
+export function scaleFor<R extends GaugeRung>(rungs: readonly R[], height: number, rowHeight: number): number {
   const under = rungs.filter(
     ({ multiple, outOfReach }) => multiple !== undefined && multiple < 1 && !outOfReach,
   ).length;
@@ -49,7 +68,12 @@ export function scaleFor(rungs: readonly Rung[], height: number, rowHeight: numb
  * Places the rungs: everything under 3× is named where there is room, above that as many as fit; beyond the scale they
  * are counted, out-of-reach ones folded. No label stands on the job's line.
  */
-export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: number, expanded: boolean): GaugeLayout {
+export function layoutGauge<R extends GaugeRung>(
+  rungs: readonly R[],
+  height: number,
+  rowHeight: number,
+  expanded: boolean,
+): GaugeLayout<R> {
   const known = rungs.filter((rung) => rung.multiple !== undefined && !rung.outOfReach);
   const beyond = known.filter((rung) => rung.multiple! > MOST);
   const within = known.filter((rung) => rung.multiple! <= MOST);
@@ -81,11 +105,11 @@ export function layoutGauge(rungs: readonly Rung[], height: number, rowHeight: n
  * Labels at their marks, moved apart so that each has a row's height to itself: those above the job's
  * line stack upwards from it, those below it downwards from its words.
  */
-function pushApart(
-  marks: readonly { rung: Rung; mark: number }[],
+function pushApart<R extends GaugeRung>(
+  marks: readonly { rung: R; mark: number }[],
   height: number,
   rowHeight: number,
-): readonly GaugeRow[] {
+): readonly GaugeRow<R>[] {
   const jobLine = heightOf(1, height);
   const above = marks.filter(({ rung }) => rung.multiple! >= 1);
   const below = marks.filter(({ rung }) => rung.multiple! < 1);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Expression, MechanismResult } from '@rough-gear/core';
-import { computed, ref, shallowRef, watch } from 'vue';
+import type { Expression, MechanismResult, RobotRung } from '@rough-gear/core';
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../../stores/plan.js';
 import { useResults } from '../../composables/useResults.js';
@@ -10,10 +10,11 @@ import StaleNotice from './desk/StaleNotice.vue';
 import { lazily } from '../../components/widgets/lazily.js';
 import { useEver } from '../../composables/useEver.js';
 
-/** One robot: its mechanisms at the left, the open one beside them. */
+/** One robot: its mechanisms at the left, beside them the whole robot or the mechanism that is open. */
 const { planId, mechanismId = '' } = defineProps<{ planId: string; mechanismId?: string; link?: string }>();
 
 const AddMechanism = lazily(() => import('./adding/AddMechanism.vue'));
+const RobotDesk = defineAsyncComponent(() => import('../robot/RobotDesk.vue'));
 const WorkingSheet = lazily(() => import('../../components/working/WorkingSheet.vue'));
 
 const plan = usePlan();
@@ -22,24 +23,29 @@ const results = useResults();
 const adding = ref(false);
 const menuOpen = ref(false);
 const current = shallowRef<MechanismResult>();
+/** What gives first on the whole robot, as its page found it last. */
+const robot = shallowRef<RobotRung>();
 const working = shallowRef<{ expression: Expression; title: string; section: string }>();
 const everAdding = useEver(() => adding.value);
 const everWorking = useEver(() => working.value !== undefined);
 
 watch(
   () => planId,
-  (id) => void plan.open(id),
+  (id) => {
+    robot.value = undefined;
+    void plan.open(id);
+  },
   { immediate: true },
 );
 const open = computed(() => plan.document?.mechanisms.find(({ id }) => id === mechanismId));
-// An address without a mechanism, or with one that is gone, opens the first.
+// A mechanism that is gone opens the whole robot.
 watch(
   [() => plan.document, () => mechanismId],
   ([document]) => {
-    const first = document?.mechanisms[0];
-    if (document && !open.value && first)
-      void router.replace({ name: 'mechanism', params: { planId, mechanismId: first.id } });
-    if (document && !first) current.value = undefined;
+    if (document && !open.value) {
+      current.value = undefined;
+      if (mechanismId) void router.replace({ name: 'mechanism', params: { planId } });
+    }
     if (document)
       globalThis.document.title = `${document.name}${open.value ? `, ${open.value.name}` : ''} · Rough Gear`;
   },
@@ -78,6 +84,8 @@ watch(
         :class="menuOpen ? '' : 'max-lg:hidden'"
         :results="results"
         :current="open ? current : undefined"
+        :whole="!open"
+        :robot="robot"
         @add="adding = true"
       />
     </aside>
@@ -88,7 +96,8 @@ watch(
       @result="current = $event"
       @working="working = $event"
     />
-    <div v-else-if="plan.document.mechanisms.length === 0" class="squared grid place-items-center p-10 text-center">
+    <RobotDesk v-else-if="plan.document.mechanisms.length > 0" :key="planId" @judged="robot = $event" />
+    <div v-else class="squared grid place-items-center p-10 text-center">
       <div class="max-w-sm border border-ink bg-sheet p-6">
         <h1 class="mb-2 text-lg">{{ plan.document.name }} has no mechanism yet</h1>
         <p class="mb-4 text-second">Say what must move, how far, in what time: the first answer comes at once.</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import IconButton from '../../../components/widgets/IconButton.vue';
-import { headlineText, showMultiple, type Mechanism, type MechanismResult } from '@rough-gear/core';
+import { headlineText, showMultiple, type Mechanism, type MechanismResult, type RobotRung } from '@rough-gear/core';
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { useDragOrder } from '../../../composables/useDragOrder.js';
@@ -10,9 +10,13 @@ import VerdictWord from '../../../components/verdict/VerdictWord.vue';
 import { usePlan } from '../../../stores/plan.js';
 
 /** The robot's mechanisms with verdict and least multiple; dragged, or moved by keys, into an order. */
-const { results, current } = defineProps<{
+const { results, current, whole, robot } = defineProps<{
   results: ReadonlyMap<string, MechanismResult>;
   current: MechanismResult | undefined;
+  /** The whole robot is open. */
+  whole: boolean;
+  /** What gives first on it, where that is known. */
+  robot: RobotRung | undefined;
 }>();
 defineEmits<{ add: [] }>();
 
@@ -54,6 +58,25 @@ function move(index: number, by: number): void {
 
 <template>
   <nav aria-label="Mechanisms" class="flex min-h-0 flex-col overflow-y-auto" @pointerenter="ready">
+    <RouterLink
+      v-if="mechanisms.length > 0"
+      :to="{ name: 'mechanism', params: { planId: plan.id } }"
+      class="relative border-b border-ink py-2 pr-3 pl-4 hover:bg-sheet"
+      :class="whole ? 'bg-sheet font-semibold' : ''"
+      :aria-current="whole ? 'page' : undefined"
+    >
+      <span v-if="whole" class="absolute inset-y-0 left-0 w-1 bg-ink" aria-hidden="true" />
+      <span class="grid grid-cols-[14px_1fr_auto] items-center gap-x-3">
+        <VerdictRing v-if="robot" :verdict="robot.verdict" /><span v-else aria-hidden="true" />
+        <span>Whole robot</span>
+        <span v-if="robot" class="figures">{{ showMultiple(robot.multiple) }}</span>
+        <span class="col-start-2 col-end-4 text-xs font-normal text-second">
+          <template v-if="robot"
+            ><VerdictWord :verdict="robot.verdict" />{{ robot.verdict === 'enough' ? '' : `: ${robot.name}` }}</template
+          ><template v-else>one pack, through a match</template>
+        </span>
+      </span>
+    </RouterLink>
     <ul ref="list">
       <li
         v-for="(mechanism, i) in mechanisms"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Layout, Shape } from '@rough-gear/core';
 import { toast } from 'vue-sonner';
-import { save } from './files/save.js';
+import { save } from '../../../components/widgets/save.js';
 
 /** Files that other programs and a printer take. The writers are loaded when one is asked for. */
 const { shapes, layout, name } = defineProps<{ shapes: readonly Shape[]; layout: Layout; name: string }>();

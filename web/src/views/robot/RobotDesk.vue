@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { putScript, type MatchScript, type RobotRung } from '@rough-gear/core';
+import { computed, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import MeasureField from '../../components/fields/MeasureField.vue';
+import { usePlan } from '../../stores/plan.js';
+import BatteryLedger from './BatteryLedger.vue';
+import GoSheet from './GoSheet.vue';
+import MatchChart from './MatchChart.vue';
+import MatchLanes from './MatchLanes.vue';
+import RobotCounts from './RobotCounts.vue';
+import RobotGauge from './RobotGauge.vue';
+import ScriptTabs from './ScriptTabs.vue';
+import { useMatch } from './useMatch.js';
+
+/** The whole robot on its pack: what gives first in a match, who was on, and who takes the battery’s energy. */
+const emit = defineEmits<{ judged: [first: RobotRung | undefined] }>();
+const store = usePlan();
+const router = useRouter();
+const plan = computed(() => store.document!);
+const { scripts, script, scriptId, length, asked, judged, progress, running, failure, run, stop } = useMatch(plan);
+watch(judged, (match) => emit('judged', match?.rungs[0]));
+
+/** Room for names beside the chart and the lanes, px. */
+const LEFT = 96;
+const names = computed(() => new Map(plan.value.mechanisms.map(({ id, name }) => [id, name])));
+const chosen = ref<{ mechanism: string; go: string }>();
+const mechanism = computed(() => plan.value.mechanisms.find(({ id }) => id === chosen.value?.mechanism));
+const change = (next: MatchScript) => store.commit(putScript(plan.value, next));
+const open = (id: string) => void router.push({ name: 'mechanism', params: { planId: store.id, mechanismId: id } });
+</script>
+
+<template>
+  <div class="grid min-h-0 min-w-0 lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
+    <div class="flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
+      <h1 class="sr-only">{{ plan.name }}, the whole robot</h1>
+      <RobotCounts :plan="plan" />
+      <div class="flex flex-wrap items-baseline gap-x-5 border-t border-hair pt-1">
+        <ScriptTabs :plan="plan" :scripts="scripts" :script="script" class="grow" @choose="scriptId = $event" />
+        <span class="flex flex-wrap items-baseline gap-x-4 text-sm">
+          <MeasureField
+            :value="asked.charge"
+            dimension="share"
+            label="charge at the start"
+            :most="1"
+            class="w-16!"
+            @read="asked.charge = $event"
+          />
+          <MeasureField
+            :value="asked.aged"
+            dimension="number"
+            label="pack’s resistance, times new"
+            :at-least="0.5"
+            :most="10"
+            class="w-12!"
+            @read="asked.aged = $event"
+          />
+        </span>
+      </div>
+      <p v-if="failure" role="alert" class="text-sm text-gives">
+        The match could not be gone through: {{ failure }}.
+        <button type="button" class="act" @click="run">Try again</button>
+      </p>
+      <p v-if="running" role="status" class="flex items-baseline gap-3 text-xs text-second">
+        going through the match, {{ Math.round(100 * progress) }} %
+        <button type="button" class="act min-h-6" @click="stop">stop</button>
+      </p>
+      <template v-if="judged">
+        <MatchChart :match="judged" :left="LEFT" />
+        <MatchLanes
+          v-model:chosen="chosen"
+          :script="script"
+          :match="judged"
+          :length="length"
+          :left="LEFT"
+          :names="names"
+          @change="change"
+        />
+        <GoSheet
+          v-if="mechanism"
+          :script="script"
+          :mechanism="mechanism"
+          :go-id="chosen?.go"
+          :length="length"
+          @change="change"
+          @choose="chosen = $event === undefined ? undefined : { mechanism: mechanism.id, go: $event }"
+        />
+        <p v-else class="text-xs text-second">
+          Drag a go, or step it with the arrow keys; its length is what the pack allows. Hatched: later than wanted, or
+          never there.
+        </p>
+        <BatteryLedger :match="judged" />
+      </template>
+      <p v-else-if="!running" class="squared p-6 text-center text-second">
+        Nothing is known of the pack yet: a figure of it is missing.
+      </p>
+    </div>
+    <RobotGauge
+      v-if="judged"
+      :match="judged"
+      class="min-h-0 border-ink max-lg:border-t lg:overflow-y-auto lg:border-l"
+      @mechanism="open"
+    />
+  </div>
+</template>

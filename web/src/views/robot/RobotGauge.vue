@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { matchSentence, showMultiple, worstOfEach, type JudgedMatch, type RobotRung } from '@rough-gear/core';
+import { computed, ref } from 'vue';
+import LimitGauge from '../../components/gauge/LimitGauge.vue';
+import VerdictRing from '../../components/verdict/VerdictRing.vue';
+import { useDisplay } from '../../composables/useDisplay.js';
+
+/** What gives first on the whole robot in this match: the gauge, and the answer in a sentence. */
+const { match } = defineProps<{ match: JudgedMatch }>();
+const emit = defineEmits<{ mechanism: [id: string] }>();
+const { say } = useDisplay();
+
+const keyOf = ({ id, mechanism, name }: RobotRung) => `${id} ${mechanism ?? name}`;
+const rungs = computed(() =>
+  worstOfEach(match.rungs).map((rung) => ({
+    id: keyOf(rung),
+    name: rung.name,
+    verdict: rung.verdict,
+    multiple: rung.multiple,
+    wants: rung.wants,
+    outOfReach: false,
+    rung,
+  })),
+);
+/** In the gauge the least multiple stands lowest, whatever it wants. */
+const ladder = computed(() => {
+  const sorted = [...rungs.value].sort((a, b) => a.multiple - b.multiple);
+  return rungs.value[0] ? { rungs: sorted, first: rungs.value[0] } : { rungs: sorted };
+});
+const chosen = ref<string>();
+const selected = computed(() => rungs.value.find(({ id }) => id === chosen.value)?.rung);
+const said = computed(() => matchSentence(match));
+/** What gives way or is tight beside the first, each with its own numbers. */
+const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdict !== 'enough'));
+</script>
+
+<template>
+  <aside class="flex flex-col gap-2 px-3 py-2" aria-label="What gives first on the robot">
+    <LimitGauge
+      :ladder="ladder"
+      :selected="chosen"
+      :height="300"
+      asked="this match as it is scripted"
+      @select="chosen = chosen === $event.id ? undefined : $event.id"
+    />
+    <p data-testid="robot-answer" aria-live="polite">
+      <b>{{ said.lead }}</b> {{ say(said.rest) }}
+    </p>
+    <p v-if="selected" class="border-l-3 border-line pl-2 text-sm" data-testid="robot-rung">
+      <b>{{ selected.name }}, {{ showMultiple(selected.multiple) }}.</b> {{ say(selected.sentence) }}
+      <button v-if="selected.mechanism" type="button" class="act" @click="emit('mechanism', selected.mechanism)">
+        Open it
+      </button>
+    </p>
+    <ul v-if="others.length > 0" class="text-sm" aria-label="Not enough either">
+      <li v-for="rung in others" :key="`${rung.id} ${rung.mechanism} ${rung.name}`" class="flex gap-2">
+        <VerdictRing :verdict="rung.verdict" :size="14" class="mt-0.5 shrink-0" />
+        <span
+          ><b>{{ rung.name }}</b
+          >, {{ showMultiple(rung.multiple) }}. {{ say(rung.sentence) }}</span
+        >
+      </li>
+    </ul>
+    <p v-if="match.leftOut.length > 0" class="text-xs text-second">
+      Not in it, for want of a figure: {{ match.leftOut.join(', ') }}.
+    </p>
+    <p class="text-xs text-second">
+      A pack that dips resets boards without warning: keep clear of what may move, and let your event’s rules decide
+      over packs, breakers and wires.
+    </p>
+  </aside>
+</template>

@@ -1,0 +1,58 @@
+import { lengthOf, proposeScript, type JudgedMatch, type MatchScript, type Plan } from '@rough-gear/core';
+import { proxy } from 'comlink';
+import { computed, reactive, ref, shallowRef, toRaw, watch, type ComputedRef } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { coreWorker } from '../../workers/core.js';
+
+/** The scripts of a robot, the one that is open, and what came of it: gone through in the worker, again on each change. */
+export function useMatch(plan: ComputedRef<Plan>) {
+  const route = useRoute();
+  const router = useRouter();
+  /** Where none is kept yet, the calm one that follows from the jobs stands there; the first change keeps it. */
+  const scripts = computed((): readonly MatchScript[] => {
+    const kept = plan.value.scripts ?? [];
+    return kept.length > 0 ? kept : [proposeScript(plan.value, 'calm', 'match-1')];
+  });
+  const scriptId = computed({
+    get: () => scripts.value.find(({ id }) => id === route.query['script'])?.id ?? scripts.value[0]!.id,
+    set: (id) => void router.replace({ params: route.params, query: { ...route.query, script: id } }),
+  });
+  const script = computed(() => scripts.value.find(({ id }) => id === scriptId.value)!);
+  const length = computed(() => lengthOf(script.value));
+  /** How it is gone through: charge at the start, and the pack's resistance over what it is when new. */
+  const asked = reactive({ charge: 1, aged: 1 });
+
+  const judged = shallowRef<JudgedMatch>();
+  const progress = ref(0);
+  const running = ref(false);
+  const failure = ref('');
+  let mine = 0;
+
+  async function run(): Promise<void> {
+    const me = ++mine;
+    running.value = true;
+    failure.value = '';
+    progress.value = 0;
+    try {
+      const told = proxy((share: number) => {
+        if (me === mine) progress.value = share;
+      });
+      const found = await coreWorker.match(toRaw(plan.value), toRaw(script.value), { ...asked }, told);
+      if (me !== mine) return;
+      judged.value = found;
+    } catch (failed) {
+      if (me === mine) failure.value = (failed as Error).message;
+    }
+    if (me === mine) running.value = false;
+  }
+  function stop(): void {
+    mine++;
+    running.value = false;
+    void coreWorker.stopMatch();
+  }
+  watch([plan, script, () => ({ ...asked })], () => void run(), { immediate: true });
+
+  return { scripts, script, scriptId, length, asked, judged, progress, running, failure, run, stop };
+}
+
+export type Match = ReturnType<typeof useMatch>;
