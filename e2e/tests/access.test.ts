@@ -46,6 +46,18 @@ for (const theme of ['light', 'dark'] as const) {
       });
     }
 
+    test('on the whole robot, a go of it and its scripts', async ({ heron, page, server }) => {
+      await page.goto(`${server.url}/robots/${heron.id}`);
+      await page.getByTestId('robot-answer').waitFor();
+      await check(page, 'robot');
+      await page.getByTestId('lanes').getByRole('button').first().click();
+      await page.getByRole('button', { name: 'by mechanism' }).click();
+      await check(page, 'a go');
+      await page.getByRole('button', { name: 'Its parts, and others' }).click();
+      await page.getByRole('dialog').waitFor({ state: 'attached' });
+      await check(page, 'scripts');
+    });
+
     test('on charts, comparisons, the spread and the models', async ({ heron, page, server }) => {
       await heron.open('climb', 'controller');
       await page.getByRole('button', { name: /Start, ramp/ }).click();

@@ -101,6 +101,8 @@ const go = (page: Page, path: string): Promise<void> =>
 const OPENED: readonly { readonly at: string; readonly click: readonly (string | RegExp)[] }[] = [
   { at: '/shelf/motor', click: ['Import a file'] },
   { at: '/shelf/motor', click: ['Earlier imports'] },
+  { at: '', click: ['Its parts, and others'] },
+  { at: '', click: ['by mechanism'] },
   { at: '/lift/motor', click: ['Working'] },
   { at: '/lift/motor', click: ['Demand'] },
   { at: '/lift/motor', click: ['what the rings mean'] },
@@ -171,6 +173,7 @@ for (const width of WIDTHS) {
         '/shelf/servo/servo-strong',
         '/data',
         '/models',
+        `/robots/${id}`,
         `/robots/${id}/lift/s2?train=stages`,
         `/robots/${id}/lift/s2?train=lengths`,
         `/robots/${id}/drive/s2?train=layout`,

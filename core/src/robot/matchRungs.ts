@@ -36,12 +36,18 @@ export const ROBOT_WANTS: Readonly<Record<RobotRungId, number>> = {
 const DIP_OF: Readonly<Record<Dip['of'], { readonly name: string; readonly gives: string }>> = {
   cells: { name: 'cells dip', gives: 'the cells are harmed under' },
   boards: { name: 'pack dips', gives: 'the boards reset under' },
-  controller: { name: 'controller dips', gives: 'its controller gives up under' },
+  controller: { name: 'volts', gives: 'its controller gives up under' },
 };
 
+/** More than so many who were on are only counted. */
+const NAMED = 3;
+
 /** Names of who was on, the greatest draw first. */
-export const whoWasOn = ({ who }: Pick<Dip, 'who'>, lanes: readonly Pick<LaneOn, 'name'>[]): string =>
-  who.map((i) => lanes[i]?.name ?? 'what stands').join(' + ') || 'nothing';
+export function whoWasOn({ who }: Pick<Dip, 'who'>, lanes: readonly Pick<LaneOn, 'name'>[]): string {
+  const names = who.map((i) => lanes[i]?.name ?? 'what stands');
+  const more = names.length > NAMED ? ` and ${names.length - NAMED} more` : '';
+  return names.slice(0, NAMED).join(' + ') + more || 'nothing';
+}
 
 /** Of each kind the one that gives first: what a gauge has room for. */
 export const worstOfEach = (rungs: readonly RobotRung[]): readonly RobotRung[] =>

@@ -69,7 +69,7 @@ function choose(choice: string): void {
     <input
       v-bind="$attrs"
       :id="id"
-      class="figures w-24 border-b bg-transparent"
+      class="figures min-h-6 w-24 border-b bg-transparent"
       :class="read && !('si' in read) ? 'border-gives' : 'border-ink'"
       :value="text ?? show(value, dimension, significant)"
       :aria-invalid="read !== undefined && !('si' in read)"

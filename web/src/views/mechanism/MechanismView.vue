@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { Expression, MechanismResult, RobotRung } from '@rough-gear/core';
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../../stores/plan.js';
 import { useResults } from '../../composables/useResults.js';
 import MechanismDesk from './desk/MechanismDesk.vue';
 import MechanismList from './desk/MechanismList.vue';
+import RobotDesk from '../robot/RobotDesk.vue';
 import StaleNotice from './desk/StaleNotice.vue';
 import { lazily } from '../../components/widgets/lazily.js';
 import { useEver } from '../../composables/useEver.js';
@@ -14,7 +15,6 @@ import { useEver } from '../../composables/useEver.js';
 const { planId, mechanismId = '' } = defineProps<{ planId: string; mechanismId?: string; link?: string }>();
 
 const AddMechanism = lazily(() => import('./adding/AddMechanism.vue'));
-const RobotDesk = defineAsyncComponent(() => import('../robot/RobotDesk.vue'));
 const WorkingSheet = lazily(() => import('../../components/working/WorkingSheet.vue'));
 
 const plan = usePlan();

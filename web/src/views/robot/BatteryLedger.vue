@@ -60,7 +60,7 @@ const percent = (share: number) => `${Math.round(100 * share)}%`;
         <thead>
           <tr class="border-b border-ink text-right text-xs">
             <th scope="col" class="pr-3 text-left font-normal text-second">mechanism</th>
-            <th scope="col" class="w-1/3 pr-3 text-left font-normal text-second">share of the energy</th>
+            <th scope="col" class="pr-3 text-left font-normal text-second sm:w-1/3">share of the energy</th>
             <th scope="col" class="pr-3 font-normal text-second">energy</th>
             <th scope="col" class="pr-3 font-normal text-second">peak</th>
             <th scope="col" class="font-normal text-second">hottest winding</th>
@@ -75,7 +75,7 @@ const percent = (share: number) => `${Math.round(100 * share)}%`;
             <template v-else>
               <td class="pr-3">
                 <span class="flex items-center gap-2">
-                  <span class="block h-2.5 grow border border-line" aria-hidden="true"
+                  <span class="hidden h-2.5 grow border border-line sm:block" aria-hidden="true"
                     ><span class="block h-full" :style="{ width: percent(row.share), background: row.shade }"
                   /></span>
                   <span class="figures w-10 text-right">{{ percent(row.share) }}</span>

@@ -105,7 +105,8 @@ const option = computed(() => {
             : {
                 symbol: 'none',
                 silent: true,
-                data: [{ yAxis: floor, lineStyle: { color: pens.gives, type: [6, 3] } }],
+                lineStyle: { color: pens.gives, type: [6, 3] },
+                data: [{ yAxis: floor }],
                 label: { show: false },
               },
       },

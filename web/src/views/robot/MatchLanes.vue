@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { shifted, withGo, type Go, type GoResult, type JudgedMatch, type MatchScript } from '@rough-gear/core';
+import {
+  counted,
+  shifted,
+  withGo,
+  type Go,
+  type GoResult,
+  type JudgedMatch,
+  type Lane,
+  type MatchScript,
+} from '@rough-gear/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
@@ -47,17 +56,13 @@ const blocks = computed((): readonly (readonly Block[])[] =>
   }),
 );
 
-/** It stands still for want of a figure: nothing is late. */
-const standsStill = ({ mechanism }: Block): boolean =>
-  match?.result.lanes.some((lane) => lane.mechanism === mechanism && lane.lacking !== undefined) ?? false;
 const isLate = ({ result }: Block): boolean =>
   result !== undefined &&
   (result.outcome === 'stalled' ||
     result.outcome === 'tripped' ||
-    result.outcome === 'never begun' ||
     (result.wanted !== undefined && result.ended! - result.began! > result.wanted * (1 + 1e-6)));
 const lookOf = (block: Block): string => {
-  if (standsStill(block)) return 'border-dashed border-line';
+  if (block.result?.outcome === 'never begun') return 'border-dashed border-second';
   return isLate(block)
     ? 'border-gives bg-[repeating-linear-gradient(45deg,var(--gives-wash)_0_3px,var(--gives)_3px_5px)]'
     : 'border-ink bg-second/70';
@@ -75,12 +80,28 @@ const isChosen = (block: Block) => chosen.value?.go === block.go.id && chosen.va
 function move(block: Block, by: number): void {
   emit('change', withGo(script, block.mechanism, shifted(block.go, by, length)));
 }
-function key(event: KeyboardEvent, block: Block): void {
-  const step = event.shiftKey ? 1 : 0.1;
+
+/** A lane by its keys: Enter chooses its next go, the arrows move the one that is chosen. */
+function nextGo({ mechanism, goes }: Lane): Go | undefined {
+  const now = goes.findIndex(({ id }) => chosen.value?.mechanism === mechanism && chosen.value.go === id);
+  const next = goes[(now + 1) % goes.length];
+  if (next) chosen.value = { mechanism, go: next.id };
+  return next;
+}
+function key(event: KeyboardEvent, lane: Lane): void {
   if (event.key !== 'ArrowLeft' && event.key !== 'ArrowRight') return;
   event.preventDefault();
-  chosen.value = { mechanism: block.mechanism, go: block.go.id };
-  move(block, event.key === 'ArrowLeft' ? -step : step);
+  const here = chosen.value?.mechanism === lane.mechanism ? chosen.value.go : undefined;
+  const go = here === undefined ? nextGo(lane) : lane.goes.find(({ id }) => id === here);
+  const step = event.shiftKey ? 1 : 0.1;
+  if (go) emit('change', withGo(script, lane.mechanism, shifted(go, event.key === 'ArrowLeft' ? -step : step, length)));
+}
+/** What came of a lane, for who does not see the blocks. */
+function laneSaid(i: number, lane: Lane): string {
+  const all = blocks.value[i]!;
+  const late = all.filter(isLate).length;
+  const done = `${counted(lane.goes.length, 'go', 'goes')}, done ${counted(all.length, 'time')}`;
+  return `${names.get(lane.mechanism) ?? lane.mechanism}: ${done}${late > 0 ? `, ${late} late or never there` : ''}. Enter chooses the next go, arrow keys move it.`;
 }
 
 const dragged = ref<{ block: Block; startX: number; by: number }>();
@@ -104,13 +125,22 @@ const shiftOf = (block: Block) =>
 <template>
   <div ref="room" class="text-sm" data-testid="lanes">
     <div v-for="(lane, i) in script.lanes" :key="lane.mechanism" class="relative h-6 border-b border-hair">
-      <span class="absolute inset-y-0 left-0 flex items-center truncate pr-2 text-xs" :style="{ width: `${left}px` }">{{
-        names.get(lane.mechanism)
-      }}</span>
       <button
+        type="button"
+        class="absolute inset-y-0 left-0 truncate pr-2 text-left text-xs hover:underline"
+        :class="chosen?.mechanism === lane.mechanism ? 'font-semibold' : ''"
+        :style="{ width: `${left}px` }"
+        :aria-label="laneSaid(i, lane)"
+        :aria-pressed="chosen?.mechanism === lane.mechanism"
+        @click="nextGo(lane)"
+        @keydown="key($event, lane)"
+      >
+        {{ names.get(lane.mechanism) }}
+      </button>
+      <span
         v-for="block in blocks[i]"
         :key="block.key"
-        type="button"
+        aria-hidden="true"
         class="absolute top-1 h-4 cursor-grab touch-none border"
         :class="[lookOf(block), isChosen(block) ? 'outline-2 outline-offset-1 outline-act' : '']"
         :style="{
@@ -118,14 +148,11 @@ const shiftOf = (block: Block) =>
           width: `${Math.max(LEAST, placeOf(block.to) - placeOf(block.from))}px`,
         }"
         :title="saidOf(block)"
-        :aria-label="`${names.get(block.mechanism)}: ${saidOf(block)}. Arrow keys move it.`"
-        :aria-pressed="isChosen(block)"
+        :data-go="`${names.get(block.mechanism)}: ${saidOf(block)}`"
         @pointerdown="down($event, block)"
         @pointermove="drag"
         @pointerup="drop"
         @pointercancel="dragged = undefined"
-        @keydown="key($event, block)"
-        @click="chosen = { mechanism: block.mechanism, go: block.go.id }"
       />
     </div>
     <div v-for="draw in script.draws" :key="draw.id" class="relative h-6 border-b border-hair">

@@ -86,8 +86,8 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
           @choose="chosen = $event === undefined ? undefined : { mechanism: mechanism.id, go: $event }"
         />
         <p v-else class="text-xs text-second">
-          Drag a go, or step it with the arrow keys; its length is what the pack allows. Hatched: later than wanted, or
-          never there.
+          Drag a go, or choose a lane by its name and step it with the arrow keys; its length is what the pack allows.
+          Hatched: later than wanted, or never there; dashed: never begun.
         </p>
         <BatteryLedger :match="judged" />
       </template>

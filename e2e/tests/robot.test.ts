@@ -1,0 +1,175 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { expect, test, type Heron } from '../fixtures.js';
+
+/** The whole robot on its pack: opens it and waits until the match has been gone through. */
+async function open(heron: Heron, query = ''): Promise<void> {
+  await heron.page.goto(`${heron.server.url}/robots/${heron.id}${query}`);
+  await expect(heron.page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
+}
+const answer = (page: Page) => page.getByTestId('robot-answer');
+const lane = (page: Page, name: string) =>
+  page.getByTestId('lanes').getByRole('button', { name: new RegExp(`^${name}:`) });
+/** Blocks by what they say: the job, when it began, how long it took. */
+const block = (page: Page, start: string) => page.getByTestId('lanes').locator(`[data-go^="${start}"]`);
+const settled = (page: Page) => expect(page.getByText('going through the match')).toBeHidden({ timeout: 30_000 });
+
+test('the robot opens with what gives first in a match, when, and why', async ({ heron, page }) => {
+  await open(heron);
+  await expect(page).toHaveTitle('Heron · Rough Gear');
+  await expect(answer(page)).toContainText('Gives way. Mast lift: in time gives first');
+  await expect(answer(page)).toContainText(/takes 1\.\d+ s, 1\.51 s alone; 1\.6 s is wanted/);
+  const list = page.getByRole('navigation', { name: 'Mechanisms' });
+  await expect(list.getByRole('link', { name: /Whole robot/ })).toContainText('0.83×');
+  const ledger = page.getByTestId('ledger');
+  await expect(ledger.getByRole('row').nth(1)).toContainText('Drive base');
+  await expect(ledger).toContainText('stands still: resistance is missing');
+  // A rung says its numbers, and leads to its mechanism.
+  await page.locator('[data-rung="heat drive"]').click();
+  await expect(page.getByTestId('robot-rung')).toContainText(
+    /Its winding comes to \d+\.?\d* °C of the 120 °C it stands/,
+  );
+  await page.getByTestId('robot-rung').getByRole('button', { name: 'Open it' }).click();
+  await expect(page).toHaveURL(/\/drive$/);
+  await list.getByRole('link', { name: /Whole robot/ }).click();
+  await expect(answer(page)).toBeVisible();
+});
+
+test('a go is stepped by keys and dragged by the mouse, one undo each', async ({ heron, page }) => {
+  await open(heron);
+  const whenOf = async () => {
+    const { document } = await heron.stored();
+    return document.scripts![0]!.lanes.find(({ mechanism }) => mechanism === 'lift')!.goes[0]!.when;
+  };
+  await lane(page, 'Mast lift').focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(block(page, 'Mast lift: raise at 2 s').first()).toBeVisible({ timeout: 20_000 });
+  await heron.saved();
+  expect(await whenOf()).toMatchObject({ kind: 'every', from: 2 });
+  await page.keyboard.press('Control+z');
+  await expect(block(page, 'Mast lift: raise at 1 s').first()).toBeVisible({ timeout: 20_000 });
+  await settled(page);
+
+  const box = (await block(page, 'Mast lift: raise at 1 s').first().boundingBox())!;
+  await page.mouse.move(box.x + 3, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 43, box.y + 8, { steps: 5 });
+  await page.mouse.up();
+  await expect(block(page, 'Mast lift: raise at 1 s')).toHaveCount(0, { timeout: 20_000 });
+  await heron.saved();
+  const moved = await whenOf();
+  expect(moved.kind === 'every' && moved.from).toBeGreaterThan(5);
+});
+
+test('what a go does and when it begins is typed, and a go more and less', async ({ heron, page }) => {
+  await open(heron, '?script=calm');
+  await block(page, 'Gaff arm: reach').first().click();
+  const go = page.getByTestId('go');
+  await go.getByLabel('every', { exact: true }).fill('30 s');
+  await go.getByLabel('every', { exact: true }).press('Enter');
+  await settled(page);
+  await expect(block(page, 'Gaff arm: reach')).toHaveCount(5);
+  await go.getByRole('combobox', { name: 'begins' }).selectOption('at');
+  await settled(page);
+  await expect(block(page, 'Gaff arm: reach')).toHaveCount(1);
+  await go.getByRole('button', { name: 'Another go of it' }).click();
+  await settled(page);
+  await expect(block(page, 'Gaff arm: reach')).toHaveCount(2);
+  await go.getByLabel('at', { exact: true }).fill('soon');
+  await go.getByLabel('at', { exact: true }).press('Enter');
+  await expect(go.getByRole('alert')).toContainText('“soon” does not start with a number');
+  await page.keyboard.press('Escape');
+  await go.getByRole('button', { name: 'Remove this go' }).click();
+  await settled(page);
+  await expect(block(page, 'Gaff arm: reach')).toHaveCount(1);
+});
+
+test('an old pack that is half empty dips further', async ({ heron, page }) => {
+  await open(heron);
+  const least = async () => Number(/At least ([\d.]+) V/.exec(await page.getByText(/^At least/).innerText())![1]);
+  const fresh = await least();
+  await page.getByLabel('charge at the start').fill('50 %');
+  await page.getByLabel('charge at the start').press('Enter');
+  await page.getByLabel('resistance, times new').fill('1.5');
+  await page.getByLabel('resistance, times new').press('Enter');
+  await settled(page);
+  await expect.poll(least, { timeout: 20_000 }).toBeLessThan(fresh - 1);
+  await expect(page.getByRole('list', { name: 'Not enough either' })).toContainText('pack dips');
+});
+
+test('scripts are proposed, named, and go out and in as a file', async ({ heron, page }) => {
+  await open(heron);
+  await page.getByRole('button', { name: 'Its parts, and others' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: 'a calm one' }).click();
+  await expect(page.getByRole('group', { name: 'Scripts' }).getByRole('button')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Its parts, and others' }).click();
+  await dialog.getByLabel('name of the script').fill('slow and steady');
+  await dialog.getByLabel('name of the script').press('Tab');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    dialog.getByRole('button', { name: 'Export as CSV' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('slow-and-steady.csv');
+  const text = readFileSync(await download.path(), 'utf8');
+  expect(text).toContain('go,lift-raise,,lift,raise,every,15');
+
+  const input = dialog.locator('input[type=file]');
+  await input.setInputFiles({
+    name: 'bad.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(text.replace(',lift,raise,', ',lift,fly,')),
+  });
+  await expect(dialog.getByRole('alert')).toContainText(
+    /line \d+: lift does no "fly"; raise, lower, cruise are allowed/,
+  );
+  await input.setInputFiles({
+    name: 'good.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(text.replace('slow and steady', 'from a file')),
+  });
+  await expect(page.getByRole('button', { name: 'from a file' })).toHaveAttribute('aria-pressed', 'true');
+  await settled(page);
+  await heron.saved();
+  const { document } = await heron.stored();
+  const [proposed, read] = document.scripts!.slice(-2);
+  expect(read!.lanes).toEqual(proposed!.lanes);
+  expect(document.scripts!.map(({ name }) => name)).toEqual([
+    'frantic',
+    'calm',
+    'practice, 20 min',
+    'slow and steady',
+    'from a file',
+  ]);
+});
+
+test('a robot without scripts is shown a calm one, and keeps it once it is changed', async ({
+  heron,
+  page,
+  server,
+}) => {
+  const stored = await heron.stored();
+  const { scripts: _, ...without } = stored.document;
+  const response = await fetch(`${server.url}/api/plans`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ document: { ...without, name: 'Bare' } }),
+  });
+  const { id } = (await response.json()) as { id: string };
+  await page.goto(`${server.url}/robots/${id}`);
+  await expect(answer(page)).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('group', { name: 'Scripts' }).getByRole('button')).toHaveText(['calm']);
+  await lane(page, 'Drive base').focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('save-state')).toHaveText('saved');
+  const kept = await fetch(`${server.url}/api/plans/${id}`);
+  expect(((await kept.json()) as typeof stored).document.scripts).toHaveLength(1);
+});
+
+test('a mechanism that is taken away takes its goes with it', async ({ heron, page }) => {
+  await heron.open('lift', 'motor');
+  await page.getByRole('button', { name: 'Remove mechanism' }).click();
+  await heron.saved();
+  const { document } = await heron.stored();
+  for (const { lanes } of document.scripts!) expect(lanes.map(({ mechanism }) => mechanism)).not.toContain('lift');
+});
