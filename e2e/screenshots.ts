@@ -51,7 +51,11 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('textbox', { name: 'how far' }).fill('1,120 mm');
     },
   },
-  { name: 'gaff-arm', path: '/arm/load' },
+  {
+    name: 'whole-robot',
+    path: '',
+    prepare: (page) => page.getByTestId('robot-answer').waitFor({ timeout: 30_000 }),
+  },
   { name: 'thrower-dark', path: '/thrower/load', theme: 'dark' },
   { name: 'turntable-stepper', path: '/turntable/motor' },
   { name: 'grip-linkage', path: '/grip/linkage' },

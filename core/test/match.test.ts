@@ -4,6 +4,7 @@ import {
   duesOf,
   evaluateJob,
   inTimeOf,
+  judgeDay,
   judged,
   ledgerOf,
   lengthOf,
@@ -20,7 +21,9 @@ import {
   simulateMatch,
   withGo,
   withoutGo,
+  type DayAsked,
   type Go,
+  type JudgedDay,
   type MatchResult,
   type MatchScript,
   type MatchStart,
@@ -244,6 +247,47 @@ describe('Scripts of a plan', () => {
     expect(shifted(up!, 99, 20).when).toEqual({ kind: 'at', time: 20 });
     expect(withoutGo(script, 'up').lanes[0]!.goes.map(({ when }) => when)).toEqual([{ kind: 'at', time: 2 }]);
     expect(withGo(script, 'arm', at(3, 'reach')).lanes.map(({ mechanism }) => mechanism)).toEqual(['lift', 'arm']);
+  });
+});
+
+describe('A day of matches', () => {
+  const script = scriptOf(
+    { drive: [{ id: 'd', job: 'sprint', when: { kind: 'every', time: 6, from: 1, to: 110 } }] },
+    120,
+  );
+  const day = (asked: Partial<DayAsked> = {}): JudgedDay => {
+    const march = judgeDay(heron, script, { matches: 6, between: 300, packs: 1, charger: 3, aged: 1, ...asked });
+    for (;;) {
+      const next = march.next();
+      if (next.done) return next.value!;
+    }
+  };
+
+  it('begins each match with the charge that the charger had time for', () => {
+    const one = day();
+    const taken = one.matches[0]!.start - one.matches[0]!.end;
+    const capacity = robotOnPack(heron, script)!.pack.capacity!;
+    // 300 s on 3 A, nine tenths of it kept.
+    expect(one.matches[1]!.start).toBeCloseTo(1 - taken + (0.9 * 3 * 300) / capacity, 6);
+    expect(one.matches.every(({ start }, i, all) => i === 0 || start < all[i - 1]!.start)).toBe(true);
+    const two = day({ packs: 2 });
+    expect(two.matches.map(({ pack }) => pack)).toEqual([0, 1, 0, 1, 0, 1]);
+    expect(two.matches[2]!.start).toBeCloseTo(1 - taken + (0.9 * 3 * (2 * 420 - 120)) / capacity, 3);
+  });
+
+  it('says how many packs are full again when their turn comes', () => {
+    const { packsWanted } = day();
+    const enough = day({ packs: packsWanted! });
+    expect(enough.matches.every(({ start }) => start > 0.999)).toBe(true);
+    const short = day({ packs: packsWanted! - 1, matches: 3 * packsWanted! });
+    expect(short.matches.at(-1)!.start).toBeLessThan(0.999);
+  });
+
+  it('stays as warm as it is without a rest, and cools with a long one', () => {
+    const hot = (between: number) => day({ between }).matches.map(({ hottest }) => hottest!.winding);
+    const [without, long] = [hot(0), hot(7200)];
+    expect(without[3]).toBeGreaterThan(without[0]! + 5);
+    expect(long[3]).toBeCloseTo(long[0]!, 0);
   });
 });
 

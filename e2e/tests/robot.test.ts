@@ -97,6 +97,31 @@ test('an old pack that is half empty dips further', async ({ heron, page }) => {
   await expect(page.getByRole('list', { name: 'Not enough either' })).toContainText('pack dips');
 });
 
+test('a day of two packs says which match fails, and how many packs it takes', async ({ heron, page }) => {
+  await open(heron, '?script=calm');
+  const day = page.getByRole('region', { name: 'Day of matches' });
+  await day.getByLabel('matches', { exact: true }).fill('3');
+  await day.getByLabel('matches', { exact: true }).press('Enter');
+  await day.getByLabel('matches', { exact: true }).fill('3.5 apples');
+  await day.getByLabel('matches', { exact: true }).press('Enter');
+  await expect(day.getByRole('alert')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await day.getByRole('button', { name: 'Go through the day' }).click();
+  await expect(day.getByTestId('day').getByRole('row')).toHaveCount(4, { timeout: 30_000 });
+  await expect(day.getByTestId('day-said')).toContainText('from match 1 on: Mast lift: in time');
+  await expect(day.getByTestId('day-said')).toContainText(/full again when its turn comes: \d+ packs/);
+  const cells = day.getByTestId('day').getByRole('row').nth(3).getByRole('cell');
+  await expect(cells.first()).toHaveText('1');
+  await expect(cells.nth(1)).not.toHaveText('100 %');
+  // Another figure asks anew.
+  await day.getByLabel('packs in turn').fill('8');
+  await day.getByLabel('packs in turn').press('Enter');
+  await expect(day.getByTestId('day')).toHaveCount(0);
+  await day.getByRole('button', { name: 'Go through the day' }).click();
+  await day.getByRole('button', { name: 'stop' }).click();
+  await expect(day.getByRole('button', { name: 'Go through the day' })).toBeVisible();
+});
+
 test('scripts are proposed, named, and go out and in as a file', async ({ heron, page }) => {
   await open(heron);
   await page.getByRole('button', { name: 'Its parts, and others' }).click();

@@ -1,3 +1,4 @@
+export * from './between.js';
 export * from './march.js';
 export * from './onPack.js';
 export * from './propose.js';

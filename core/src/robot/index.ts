@@ -1,3 +1,4 @@
 export * from './judge.js';
 export * from './ledger.js';
 export * from './matchRungs.js';
+export * from './day.js';

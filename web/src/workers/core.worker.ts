@@ -14,6 +14,7 @@ import {
   evaluate,
   findMends,
   judgeTrain,
+  judgeDay,
   judgeMatch,
   ratioMarks,
   resolvePath,
@@ -21,6 +22,8 @@ import {
   searchTrains,
   spreadBuilds,
   sweepRatios,
+  type DayAsked,
+  type JudgedDay,
   type JudgedMatch,
   type MatchScript,
   type Mend,
@@ -81,6 +84,7 @@ export class CoreWorker {
   private searching = 0;
   private toothing = 0;
   private matching = 0;
+  private playing = 0;
 
   /** Headlines of all mechanisms, without the runs' samples. */
   evaluate(plan: Plan): readonly MechanismResult[] {
@@ -109,6 +113,28 @@ export class CoreWorker {
       if (mine !== this.matching) return undefined;
       breathed = performance.now();
     }
+  }
+
+  /** A day of matches, told match by match; `undefined` where it was stopped, or the pack is not known. */
+  async day(
+    plan: Plan,
+    script: MatchScript,
+    asked: DayAsked,
+    progress: (found: JudgedDay) => void,
+  ): Promise<JudgedDay | undefined> {
+    const mine = ++this.playing;
+    const day = judgeDay(plan, script, asked);
+    for (;;) {
+      const next = day.next();
+      if (next.done) return next.value;
+      progress(next.value);
+      await breathe();
+      if (mine !== this.playing) return undefined;
+    }
+  }
+
+  stopDay(): void {
+    this.playing++;
   }
 
   stopMatch(): void {

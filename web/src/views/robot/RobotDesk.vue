@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router';
 import MeasureField from '../../components/fields/MeasureField.vue';
 import { usePlan } from '../../stores/plan.js';
 import BatteryLedger from './BatteryLedger.vue';
+import DayOfMatches from './DayOfMatches.vue';
 import GoSheet from './GoSheet.vue';
 import MatchChart from './MatchChart.vue';
 import MatchLanes from './MatchLanes.vue';
@@ -90,6 +91,7 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
           Hatched: later than wanted, or never there; dashed: never begun.
         </p>
         <BatteryLedger :match="judged" />
+        <DayOfMatches :plan="plan" :script="script" :aged="asked.aged" />
       </template>
       <p v-else-if="!running" class="squared p-6 text-center text-second">
         Nothing is known of the pack yet: a figure of it is missing.

@@ -1,0 +1,113 @@
+import { worstVerdict, type Verdict } from '../evaluate/verdict.js';
+import { chargedFor, rested } from '../match/between.js';
+import { marchMatch } from '../match/march.js';
+import { robotOnPack } from '../match/onPack.js';
+import type { MatchStart } from '../match/result.js';
+import type { Plan } from '../plan/plan.js';
+import { lengthOf, type MatchScript } from '../plan/script.js';
+import { judged } from './judge.js';
+import type { RobotRung } from './matchRungs.js';
+
+/** How a day goes: matches, the time between two, packs that take turns, amperes of the charger each rests on. */
+export interface DayAsked {
+  readonly matches: number;
+  /** From the end of one to the start of the next, s. */
+  readonly between: number;
+  readonly packs: number;
+  /** A */
+  readonly charger: number;
+  /** Pack's resistance over what it is when new. */
+  readonly aged: number;
+}
+
+/** One match of a day. */
+export interface DayMatch {
+  /** Which of the packs, from 0. */
+  readonly pack: number;
+  /** Shares of charge at its start and its end. */
+  readonly start: number;
+  readonly end: number;
+  readonly leastVolts: number;
+  readonly hottest?: { readonly name: string; readonly winding: number };
+  readonly verdict: Verdict;
+  readonly first?: RobotRung;
+}
+
+export interface JudgedDay {
+  readonly matches: readonly DayMatch[];
+  readonly verdict: Verdict;
+  /** The first match that gives way, from 0; absent where none does. */
+  readonly failsAt?: number;
+  /** Packs with which each is full again when its turn comes; absent where the capacity is not known. */
+  readonly packsWanted?: number;
+}
+
+/**
+ * Goes through a day: each pack charges until its turn comes again, motors and breakers cool between two matches and
+ * begin as warm as they are. Yields what is known so far after each match; `undefined` where the pack is not known.
+ */
+export function* judgeDay(
+  plan: Plan,
+  script: MatchScript,
+  { matches, between, packs, charger, aged }: DayAsked,
+): Generator<JudgedDay, JudgedDay | undefined> {
+  const robot = robotOnPack(plan, script);
+  if (!robot) return undefined;
+  const round = lengthOf(script) + between;
+  const charges = Array.from({ length: Math.max(1, packs) }, () => 1);
+  const done: DayMatch[] = [];
+  let warm: MatchStart | undefined;
+  let taken = 0;
+  const soFar = (): JudgedDay => {
+    const fails = done.findIndex(({ verdict }) => verdict === 'gives way');
+    return {
+      matches: [...done],
+      verdict: worstVerdict(done.map(({ verdict }) => verdict)),
+      failsAt: fails < 0 ? undefined : fails,
+      packsWanted: packsWanted(taken, charger, robot.pack.capacity, lengthOf(script), round),
+    };
+  };
+  for (let i = 0; i < matches; i++) {
+    const pack = i % charges.length;
+    const start = charges[pack]!;
+    const march = marchMatch(robot, script, {
+      aged,
+      start: { lumps: [], branches: [], main: 0, ...warm, charge: start },
+    });
+    let next = march.next();
+    while (!next.done) next = march.next();
+    const { rungs, verdict, result } = judged(robot, script, next.value);
+    taken = Math.max(taken, result.charge);
+    const hottest = result.lanes
+      .flatMap(({ name, heat }) => (heat ? [{ name, winding: heat.peak }] : []))
+      .sort((a, b) => b.winding - a.winding)[0];
+    done.push({
+      pack,
+      start,
+      end: result.end.charge,
+      leastVolts: result.leastVolts.volts,
+      hottest,
+      verdict,
+      first: rungs[0],
+    });
+    // It charges until its turn comes again, one match of its own taken off.
+    const resting = charges.length * round - lengthOf(script);
+    charges[pack] = chargedFor(result.end.charge, robot.pack.capacity, charger, resting);
+    warm = rested(robot, result.end, between);
+    yield soFar();
+  }
+  return soFar();
+}
+
+/** The least number of packs of which each is charged again by what a match takes while the others play. */
+function packsWanted(
+  taken: number,
+  charger: number,
+  capacity: number | undefined,
+  length: number,
+  round: number,
+): number | undefined {
+  if (capacity === undefined || !(charger > 0)) return undefined;
+  const perSecond = chargedFor(0, capacity, charger, 1) * capacity;
+  return Math.max(1, Math.ceil((taken / perSecond + length) / round));
+}
