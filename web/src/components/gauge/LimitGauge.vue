@@ -162,7 +162,7 @@ const demand = computed(() => {
           @click="$emit('select', rung)"
         >
           <VerdictRing :verdict="rung.verdict" />
-          <span class="line-clamp-2 min-w-0 grow leading-none">{{ rung.name }}</span>
+          <span class="min-w-0 grow leading-[1.1]">{{ rung.name }}</span>
           <span class="figures whitespace-nowrap">
             <span v-if="movedFrom(rung)" class="text-2xs font-normal text-second"
               >{{ movedFrom(rung)?.replace('×', '') }}→</span

@@ -33,7 +33,10 @@ const option = computed(() => {
     nameTextStyle: { color: second, fontFamily: SANS, fontSize: 11, align: 'left', padding: [0, 0, 0, -40] },
     nameGap: 7,
   };
-  const grids = [0, 1].map((i) => ({ left: 50, right: 14, top: `${7 + 49 * i}%`, height: i === 0 ? '34%' : '32%' }));
+  const grids = [
+    { left: 50, right: 24, top: 24, height: '33%' },
+    { left: 50, right: 24, top: '60%', height: '27%' },
+  ];
   return {
     animation: false,
     textStyle: { fontFamily: SANS },
@@ -53,6 +56,7 @@ const option = computed(() => {
       gridIndex: i,
       name: title,
       splitNumber: 3,
+      axisLabel: { ...axis.axisLabel, showMaxLabel: false },
     })),
     series: runs.value.flatMap((run, c) =>
       [0, 1].map((i) => ({
@@ -67,7 +71,6 @@ const option = computed(() => {
         ]),
         lineStyle: { color: pens[c], width: 1.8, type: DASHES[c] },
         itemStyle: { color: pens[c] },
-        endLabel: { show: i === 0, formatter: LETTERS[c], color: pens[c], fontFamily: MONO },
       })),
     ),
   };
@@ -82,6 +85,11 @@ const summary = computed(() =>
     )
     .join(', '),
 );
+/** Which line is whose, beside the chart: their ends may lie on one another. */
+const names = computed(() => {
+  const pens = [ink.value.ink, ink.value.a, ink.value.b, ink.value.act];
+  return mechanism.value.choices.map(({ name }, i) => ({ mark: LETTERS[i]!, text: name, colour: pens[i]! }));
+});
 const table = computed(() => ({
   head: ['choice', 'time', 'peak from the pack', 'energy'],
   rows: runs.value.map((run, i) => [
@@ -100,6 +108,7 @@ const table = computed(() => ({
     :option="option"
     :table="table"
     :summary="summary"
-    class="!min-h-[260px]"
+    :names="names"
+    class="!min-h-[280px]"
   />
 </template>
