@@ -12,15 +12,18 @@ import {
   evaluateMechanism,
   fullEffort,
   integrateDay,
+  lengthOf,
   mechanismById,
   mendsFor,
   resolveDcPath,
+  robotOnPack,
   runBy,
   LOTS,
   mergeShortlists,
   quantityOf,
   searchShortlist,
   searchTrains,
+  simulateMatch,
   spreadBuilds,
   sweepRatios,
   systemOf,
@@ -191,10 +194,21 @@ const shortlists = Object.fromEntries(
   }),
 );
 
+/** A match of the demo robot on one pack, by each of its scripts; a day is so many of them. */
+const matches = Object.fromEntries(
+  (plan.scripts ?? []).map((script) => {
+    const robot = robotOnPack(plan, script)!;
+    const before = performance.now();
+    const { goes } = simulateMatch(robot, script);
+    const milliseconds = performance.now() - before;
+    return [script.name, { seconds: lengthOf(script), goes: goes.length, milliseconds: round(milliseconds) }];
+  }),
+);
+
 const started = performance.now();
 const screen = await firstScreen();
 process.stdout.write(
-  `${JSON.stringify({ times, keystrokes, spread, trains, shortlists, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`,
+  `${JSON.stringify({ times, keystrokes, spread, trains, shortlists, matches, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`,
 );
 
 function round(value: number | undefined): number | undefined {

@@ -22,7 +22,7 @@ export class GoesNow {
   constructor(
     private readonly script: MatchScript,
     private readonly lanes: readonly LaneNow[],
-    length: number,
+    private readonly length: number,
   ) {
     this.dues = duesOf(script, length);
   }
@@ -96,6 +96,8 @@ export class GoesNow {
       this.end(i, 'cut off', time);
       for (const due of lane.queue) this.never(i, due);
     });
+    // What was due in the very last moment.
+    for (const due of this.dues) if (due.planned < this.length) this.never(due.lane, due);
     return this.ended.sort((a, b) => a.planned - b.planned);
   }
 

@@ -129,7 +129,7 @@ const demand = computed(() => {
         :stroke="COLOURS[rung.verdict]"
         stroke-width="1.6"
       />
-      <path :d="`M0 ${one}H400`" stroke="var(--ink)" stroke-width="2.5" />
+      <line x1="0" x2="100%" :y1="one" :y2="one" stroke="var(--ink)" stroke-width="2.5" />
     </svg>
     <p
       class="absolute top-0 right-0 left-[60px] text-center text-xs text-second"
