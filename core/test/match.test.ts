@@ -29,7 +29,7 @@ import {
   type MatchStart,
   type Plan,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, nansIn, said, withChange } from './demo.js';
+import { demoPlan, mechanismOf, nansIn, said, typed, withChange } from './demo.js';
 
 const heron = demoPlan('heron');
 const limpet = demoPlan('limpet');
@@ -166,6 +166,15 @@ describe('A match', () => {
     expect(of('down').planned).toBeCloseTo(of('up').ended! + 0.5, 6);
     expect(of('down').began).toBeCloseTo(of('early').ended!, 6);
     expect(inTimeOf(of('up'))).toBeCloseTo(of('up').wanted! / (of('up').ended! - of('up').began!), 6);
+  });
+
+  it('waits for a slow go as long as it may take, and longer', () => {
+    const lift = heron.mechanisms.findIndex(({ id }) => id === 'lift');
+    const at1 = ['mechanisms', lift, 'jobs', 0];
+    const slow = withChange(withChange(heron, [...at1, 'distance'], typed(120)), [...at1, 'time'], typed(150));
+    const result = marched(slow, scriptOf({ lift: [at(1, 'raise')] }, 200));
+    expect(result.goes[0]!.outcome).toBe('arrived');
+    expect(took(result)).toBeGreaterThan(60);
   });
 
   it('holds a cruising drive at its speed for as long as it was told', () => {

@@ -89,7 +89,7 @@ test('a mechanism is renamed, moved by its buttons, removed, and brought back by
   await expect(list).toContainText('Tower');
   await list.getByRole('link', { name: /Tower/ }).focus();
   await page.getByRole('button', { name: 'Move Tower up' }).click();
-  await expect(list.getByRole('link').first()).toContainText('Tower');
+  await expect(list.getByRole('listitem').first()).toContainText('Tower');
   await page.getByRole('button', { name: 'Remove mechanism' }).click();
   await expect(list).not.toContainText('Tower');
   await page.keyboard.press('Control+z');
@@ -111,7 +111,7 @@ test('a mechanism is dragged into another place', async ({ heron, page }) => {
     expect(box).not.toBeNull();
     handle = box!;
   }).toPass();
-  const first = (await list.getByRole('link').first().boundingBox())!;
+  const first = (await list.getByRole('listitem').first().boundingBox())!;
   await page.mouse.move(handle.x + 10, handle.y + 10);
   await page.mouse.down();
   await page.mouse.move(handle.x + 10, first.y + 30, { steps: 15 });
@@ -119,10 +119,10 @@ test('a mechanism is dragged into another place', async ({ heron, page }) => {
   await expect(async () => {
     await page.mouse.move(handle.x + 10, first.y + 14);
     await page.mouse.move(handle.x + 10, first.y + 4, { steps: 4 });
-    await expect(list.getByRole('link').first()).toContainText('Roller intake', { timeout: 400 });
+    await expect(list.getByRole('listitem').first()).toContainText('Roller intake', { timeout: 400 });
   }).toPass();
   await page.mouse.up();
-  await expect(list.getByRole('link').first()).toContainText('Roller intake');
+  await expect(list.getByRole('listitem').first()).toContainText('Roller intake');
   await heron.saved();
   expect((await heron.stored()).document.mechanisms[0]!.name).toBe('Roller intake');
 });

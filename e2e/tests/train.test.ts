@@ -61,6 +61,7 @@ test('from a wanted total to a drawn train in files, by mouse', async ({ heron, 
 });
 
 test('the same by keyboard alone', async ({ heron, page }) => {
+  test.setTimeout(150_000);
   await heron.open('lift', 's2');
   await page.getByRole('button', { name: 'Real teeth' }).focus();
   await page.keyboard.press('Enter');
@@ -71,7 +72,7 @@ test('the same by keyboard alone', async ({ heron, page }) => {
   await page.keyboard.type('8 to 9');
   await page.keyboard.press('Enter');
   const first = page.getByTestId('trains').getByRole('row').nth(1).getByRole('button');
-  await expect(page.getByTestId('train-count')).toContainText('decided', { timeout: 30_000 });
+  await expect(page.getByTestId('train-count')).toContainText('decided', { timeout: 90_000 });
   await first.focus();
   await page.keyboard.press('Enter');
   await expect(row(page)).toBeVisible();

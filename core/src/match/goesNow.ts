@@ -7,8 +7,9 @@ import type { MovedJob } from './onPack.js';
 import type { GoOutcome, GoResult } from './result.js';
 import { duesOf, waitingFor, type Due } from './schedule.js';
 
-/** A go that is not there by then is given up, s. */
+/** A go that is not there by then, or by so many times what it may take, is given up. s */
 const LONGEST_GO = 60;
+const PATIENCE = 3;
 /** A wheel this near its speed has it. */
 const AT_SPEED = 0.98;
 /** How many times between two throws a wheel is kept at speed for the next. */
@@ -115,7 +116,8 @@ export class GoesNow {
     lane.rest(time);
     lane.due = due;
     lane.began = time;
-    lane.until = time + LONGEST_GO;
+    const asked = job?.kind === 'moved' ? job.asked.time : 0;
+    lane.until = time + Math.max(LONGEST_GO, PATIENCE * asked);
     lane.told = { job: go.job };
     if (go.cruise) cruise(lane, go.cruise, time);
     else if (job?.kind === 'timed') {

@@ -52,12 +52,17 @@ const COLOURS = {
 } as const;
 
 const expanded = ref(false);
-const scale = computed(() => scaleFor(ladder.rungs, height, ROW));
+/** Opened, the scale is as high as all its names need. */
+const tall = computed(() => {
+  const above = ladder.rungs.filter(({ multiple = 0, outOfReach }) => !outOfReach && multiple >= 1 && multiple <= MOST);
+  return expanded.value ? Math.max(height, ((above.length + 1) * ROW) / heightOf(1, 1)) : height;
+});
+const scale = computed(() => scaleFor(ladder.rungs, tall.value, ROW));
 const layout = computed(() => layoutGauge(ladder.rungs, scale.value, ROW, expanded.value));
 const at = (multiple: number) => TOP + heightOf(multiple, scale.value);
 const one = computed(() => at(1));
 /** What gives way may need more room under the job's line than the scale has. */
-const lowest = computed(() => Math.max(height, ...layout.value.rows.map(({ label }) => label + ROW / 2)));
+const lowest = computed(() => Math.max(tall.value, ...layout.value.rows.map(({ label }) => label + ROW / 2)));
 /** Whiskers stand side by side on the scale, the lowest rung's at the right. */
 const whiskerAt = (i: number) => AXIS - 4 - Math.min(5, layout.value.rows.length - 1 - i) * 3.2;
 
