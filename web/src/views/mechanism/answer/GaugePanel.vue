@@ -158,7 +158,7 @@ const openRung = computed(() => selectedRung.value ?? ladder.value.first);
     </div>
     <RingsNote />
     <div id="situation-panel" role="tabpanel" :aria-labelledby="`tab-${situation}`" class="flex grow flex-col gap-1.5">
-      <div ref="room" class="min-h-[218px] grow basis-0 max-lg:basis-[280px]">
+      <div ref="room" class="min-h-[218px] grow basis-0 overflow-y-auto max-lg:basis-[280px]">
         <LimitGauge
           :ladder="ladder"
           :before="before?.ladders[situation]"
