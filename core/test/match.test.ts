@@ -316,7 +316,7 @@ describe('The robot judged by a match', () => {
     expect(match.verdict).toBe(match.rungs[0]!.verdict);
     expect(match.leftOut).toEqual(['Buoy hoist']);
     const ids = new Set(match.rungs.map(({ id }) => id));
-    expect(ids).toEqual(new Set(['dip', 'main-breaker', 'branch', 'charge', 'heat', 'late']));
+    expect(ids).toEqual(new Set(['boards', 'cells', 'controller', 'main-breaker', 'branch', 'charge', 'heat', 'late']));
   });
 
   it('counts mass, money and motors as the choices in force are', () => {

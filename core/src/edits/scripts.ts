@@ -15,13 +15,6 @@ export function removeScript({ scripts = [] }: Plan, id: string): readonly Chang
   return [{ at: ['scripts'], to: kept.length > 0 ? kept : undefined }];
 }
 
-/** An id that no script, or no go of a script, has yet. */
-export function freshName(taken: readonly string[], stem: string): string {
-  let i = 1;
-  while (taken.includes(`${stem}-${i}`)) i++;
-  return `${stem}-${i}`;
-}
-
 /** The script with a go in a mechanism's lane: in the place of the one with its id, else as one more. */
 export function withGo(script: MatchScript, mechanism: string, go: Go): MatchScript {
   const there = script.lanes.some((lane) => lane.mechanism === mechanism);

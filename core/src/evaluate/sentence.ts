@@ -56,7 +56,8 @@ const IDLE: Readonly<Record<Idle, string>> = {
   'held by ratchet': 'The ratchet holds it: the motor may rest.',
 };
 
-const WORD: Readonly<Record<Verdict, string>> = {
+/** The word a verdict begins its sentence with. */
+export const LEAD: Readonly<Record<Verdict, string>> = {
   enough: 'Enough.',
   tight: 'Tight.',
   'gives way': 'Gives way.',
@@ -65,17 +66,17 @@ const WORD: Readonly<Record<Verdict, string>> = {
 
 /** The answer of one situation in a sentence or two: the verdict first. */
 export function ladderSentence(ladder: Ladder): { readonly lead: string; readonly rest: string } {
-  if (ladder.idle) return { lead: WORD.enough, rest: IDLE[ladder.idle] };
+  if (ladder.idle) return { lead: LEAD.enough, rest: IDLE[ladder.idle] };
   const { first } = ladder;
   if (ladder.lacks.length > 0 || !first) {
     const names = [...new Set(ladder.lacks.map((lack) => lack.label))];
     const least = ladder.rungs.find(({ outOfReach, multiple }) => !outOfReach && multiple !== undefined);
     const known = least ? ` What is known gives at ${showMultiple(least.multiple!)}: ${least.name}.` : '';
     const missing = names.length === 1 ? `${capitalised(names[0]!)} is missing.` : `Missing: ${names.join(', ')}.`;
-    return { lead: WORD[ladder.verdict], rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
+    return { lead: LEAD[ladder.verdict], rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
   }
   return {
-    lead: WORD[ladder.verdict],
+    lead: LEAD[ladder.verdict],
     rest: `${first.subject} gives first, at ${showMultiple(first.multiple!)} the job: ${comment(first)}.${besides(ladder, first)}`,
   };
 }
@@ -90,7 +91,7 @@ export function headlineSentence(
 ): { readonly lead: string; readonly rest: Words } {
   const job = jobs.find((candidate) => candidate.jobId === jobId)!;
   if (situation !== undefined) return ladderSentence(job.ladders[situation]);
-  return { lead: WORD[verdict], rest: job.checks.find((check) => check.id === id)!.sentence };
+  return { lead: LEAD[verdict], rest: job.checks.find((check) => check.id === id)!.sentence };
 }
 
 /**

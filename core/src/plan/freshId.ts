@@ -20,8 +20,14 @@ function idsIn({ parts, supply, mechanisms }: Plan): ReadonlySet<string> {
  *
  * @example freshId(plan, 'skua') //=> 'skua-1'
  */
-export function freshId(plan: Plan, stem: string): string {
-  const taken = idsIn(plan);
+export const freshId = (plan: Plan, stem: string): string => freshAmong(idsIn(plan), stem);
+
+/**
+ * The same among ids that are known.
+ *
+ * @example freshAmong(new Set(['go-1']), 'go') //=> 'go-2'
+ */
+export function freshAmong(taken: ReadonlySet<string>, stem: string): string {
   let i = 1;
   while (taken.has(`${stem}-${i}`)) i++;
   return `${stem}-${i}`;

@@ -1,6 +1,6 @@
 import { worstVerdict, type Verdict } from '../evaluate/verdict.js';
 import { chargedFor, rested } from '../match/between.js';
-import { marchMatch } from '../match/march.js';
+import { simulateMatch } from '../match/march.js';
 import { robotOnPack } from '../match/onPack.js';
 import type { MatchStart } from '../match/result.js';
 import type { Plan } from '../plan/plan.js';
@@ -70,13 +70,11 @@ export function* judgeDay(
   for (let i = 0; i < matches; i++) {
     const pack = i % charges.length;
     const start = charges[pack]!;
-    const march = marchMatch(robot, script, {
+    const whole = simulateMatch(robot, script, {
       aged,
       start: { lumps: [], branches: [], main: 0, ...warm, charge: start },
     });
-    let next = march.next();
-    while (!next.done) next = march.next();
-    const { rungs, verdict, result } = judged(robot, script, next.value);
+    const { rungs, verdict, result } = judged(robot, script, whole);
     taken = Math.max(taken, result.charge);
     const hottest = result.lanes
       .flatMap(({ name, heat }) => (heat ? [{ name, winding: heat.peak }] : []))

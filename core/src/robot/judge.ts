@@ -1,3 +1,4 @@
+import { LEAD } from '../evaluate/sentence.js';
 import { worstVerdict, type Verdict } from '../evaluate/verdict.js';
 import { marchMatch, type MatchOptions } from '../match/march.js';
 import { robotOnPack, type RobotOnPack } from '../match/onPack.js';
@@ -33,7 +34,7 @@ export function* judgeMatch(
 }
 
 export function judged(robot: RobotOnPack, script: MatchScript, result: MatchResult): JudgedMatch {
-  const rungs = matchRungs(robot, script, result);
+  const rungs = matchRungs(robot, result);
   return {
     script,
     result,
@@ -42,13 +43,6 @@ export function judged(robot: RobotOnPack, script: MatchScript, result: MatchRes
     leftOut: robot.lanes.filter(({ lacking }) => lacking !== undefined).map(({ name }) => name),
   };
 }
-
-const LEAD: Readonly<Record<Verdict, string>> = {
-  enough: 'Enough.',
-  tight: 'Tight.',
-  'gives way': 'Gives way.',
-  'not known': 'Not known.',
-};
 
 /** The one answer for a robot in a match: the verdict first, then what gives first and why. */
 export function matchSentence({ rungs, verdict }: Pick<JudgedMatch, 'rungs' | 'verdict'>): {

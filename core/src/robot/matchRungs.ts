@@ -1,12 +1,11 @@
 import { compareVerdicts, verdictOf, type Verdict } from '../evaluate/verdict.js';
 import type { LaneOn, RobotOnPack } from '../match/onPack.js';
 import type { Dip, GoResult, MatchResult } from '../match/result.js';
-import type { MatchScript } from '../plan/script.js';
 import { amount, say, type Words } from '../words/phrase.js';
 import { showMultiple } from '../words/show.js';
 
 /** What may give first on a whole robot. */
-export type RobotRungId = 'dip' | 'main-breaker' | 'branch' | 'charge' | 'heat' | 'late';
+export type RobotRungId = Dip['of'] | 'main-breaker' | 'branch' | 'charge' | 'heat' | 'late';
 
 /** One limit of the whole robot in a match. */
 export interface RobotRung {
@@ -25,7 +24,9 @@ export interface RobotRung {
 
 /** Margins wanted of a match; each is a choice. */
 export const ROBOT_WANTS: Readonly<Record<RobotRungId, number>> = {
-  dip: 1.2,
+  boards: 1.2,
+  cells: 1.2,
+  controller: 1.2,
   'main-breaker': 1.2,
   branch: 1.2,
   charge: 1.3,
@@ -51,22 +52,19 @@ export function whoWasOn({ who }: Pick<Dip, 'who'>, lanes: readonly Pick<LaneOn,
 
 /** Of each kind the one that gives first: what a gauge has room for. */
 export const worstOfEach = (rungs: readonly RobotRung[]): readonly RobotRung[] =>
-  rungs.filter((rung, i) => {
-    const kind = ({ id, name }: RobotRung) => (id === 'dip' ? name.slice(name.indexOf(':') + 1) : id);
-    return rungs.findIndex((other) => kind(other) === kind(rung)) === i;
-  });
+  rungs.filter(({ id }, i) => rungs.findIndex((other) => other.id === id) === i);
 
 /**
  * Every limit of a match, the first to give in front: dips of the volts, breakers, charge, heat, and goes that come late
  * because others draw.
  */
-export function matchRungs(robot: RobotOnPack, script: MatchScript, result: MatchResult): readonly RobotRung[] {
+export function matchRungs(robot: RobotOnPack, result: MatchResult): readonly RobotRung[] {
   const rungs = [
     ...dipRungs(robot, result),
     ...breakerRungs(robot, result),
     ...chargeRungs(robot, result),
     ...heatRungs(result),
-    ...lateRungs(robot, script, result),
+    ...lateRungs(robot, result),
   ];
   return rungs.sort((a, b) => compareVerdicts(b.verdict, a.verdict) || a.multiple / a.wants - b.multiple / b.wants);
 }
@@ -87,7 +85,7 @@ function dipRungs({ lanes }: RobotOnPack, { dips }: MatchResult): readonly Robot
     const lane = dip.lane === undefined ? undefined : lanes[dip.lane];
     const { name, gives } = DIP_OF[of];
     return rung({
-      id: 'dip',
+      id: of,
       mechanism: lane?.mechanism,
       name: lane ? `${lane.name}: ${name}` : name,
       multiple: dip.multiple,
@@ -154,7 +152,7 @@ function heatRungs({ lanes }: MatchResult): readonly RobotRung[] {
 }
 
 /** Of each lane the go that is furthest behind what is wanted. */
-function lateRungs({ lanes }: RobotOnPack, _script: MatchScript, { goes }: MatchResult): readonly RobotRung[] {
+function lateRungs({ lanes }: RobotOnPack, { goes }: MatchResult): readonly RobotRung[] {
   return lanes.flatMap(({ name, mechanism }, i) => {
     const worst = goes
       .filter(({ lane, wanted, outcome }) => lane === i && wanted !== undefined && outcome !== 'cut off')
@@ -181,6 +179,11 @@ function lateRungs({ lanes }: RobotOnPack, _script: MatchScript, { goes }: Match
 /** A go wanted over taken; 0 where it never gets there. */
 export const inTimeOf = ({ wanted, began, ended, outcome }: GoResult): number =>
   outcome === 'arrived' && wanted !== undefined && began !== undefined && ended !== undefined
-    ? // What is commanded to take just that long takes no longer by a rounding.
-      Number((wanted / Math.max(1e-9, ended - began)).toPrecision(9))
+    ? wanted / Math.max(1e-9, ended - began)
     : 0;
+
+/** Whether a go took longer than it may, or began and never got there. */
+export const isLate = (go: GoResult): boolean =>
+  go.outcome === 'stalled' ||
+  go.outcome === 'tripped' ||
+  (go.outcome === 'arrived' && go.wanted !== undefined && inTimeOf(go) < 1);

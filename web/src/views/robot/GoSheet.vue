@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { freshName, withGo, withoutGo, type Go, type Mechanism, type MatchScript, type When } from '@rough-gear/core';
+import { freshAmong, withGo, withoutGo, type Go, type Mechanism, type MatchScript, type When } from '@rough-gear/core';
 import { computed } from 'vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
 import MeasureField from '../../components/fields/MeasureField.vue';
@@ -47,10 +47,7 @@ function begins(kind: When['kind']): void {
   put({ ...go.value!, when: next });
 }
 function add(): void {
-  const id = freshName(
-    script.lanes.flatMap(({ goes }) => goes.map((one) => one.id)),
-    mechanism.id,
-  );
+  const id = freshAmong(new Set(script.lanes.flatMap(({ goes }) => goes.map((one) => one.id))), mechanism.id);
   put({ id, job: mechanism.jobs[0]!.id, when: { kind: 'at', time: Math.min(5, length / 2) } });
   emit('choose', id);
 }

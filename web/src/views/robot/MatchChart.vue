@@ -8,7 +8,6 @@ import { byEnergy, OWN_SHADES, shadeOf } from './laneColours.js';
 
 /** Volts and amperes of the pack over the match, who takes what stacked, and where the volts dip lowest. */
 const { match, left } = defineProps<{ match: JudgedMatch; left: number }>();
-const emit = defineEmits<{ at: [time: number] }>();
 const ink = useChartInk();
 const { show } = useDisplay();
 
@@ -172,10 +171,6 @@ const table = computed(() => {
     ),
   };
 });
-const pick = ({ dataIndex }: { dataIndex?: number }) => {
-  const time = dataIndex === undefined ? undefined : samples.value.times[dataIndex];
-  if (time !== undefined) emit('at', time);
-};
 </script>
 
 <template>
@@ -187,7 +182,6 @@ const pick = ({ dataIndex }: { dataIndex?: number }) => {
     :summary="summary"
     :names="names"
     class="!min-h-[260px]"
-    @pick="pick"
     ><template #title><slot name="title" /></template
   ></ChartFrame>
 </template>

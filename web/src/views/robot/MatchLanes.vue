@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   counted,
+  isLate,
   shifted,
   withGo,
   type Go,
@@ -56,14 +57,9 @@ const blocks = computed((): readonly (readonly Block[])[] =>
   }),
 );
 
-const isLate = ({ result }: Block): boolean =>
-  result !== undefined &&
-  (result.outcome === 'stalled' ||
-    result.outcome === 'tripped' ||
-    (result.wanted !== undefined && result.ended! - result.began! > result.wanted * (1 + 1e-6)));
 const lookOf = (block: Block): string => {
   if (block.result?.outcome === 'never begun') return 'border-dashed border-second';
-  return isLate(block)
+  return block.result && isLate(block.result)
     ? 'border-gives bg-[repeating-linear-gradient(45deg,var(--gives-wash)_0_3px,var(--gives)_3px_5px)]'
     : 'border-ink bg-second/70';
 };
@@ -99,7 +95,7 @@ function key(event: KeyboardEvent, lane: Lane): void {
 /** What came of a lane, for who does not see the blocks. */
 function laneSaid(i: number, lane: Lane): string {
   const all = blocks.value[i]!;
-  const late = all.filter(isLate).length;
+  const late = all.filter(({ result }) => result && isLate(result)).length;
   const done = `${counted(lane.goes.length, 'go', 'goes')}, done ${counted(all.length, 'time')}`;
   return `${names.get(lane.mechanism) ?? lane.mechanism}: ${done}${late > 0 ? `, ${late} late or never there` : ''}. Enter chooses the next go, arrow keys move it.`;
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { freshName, MOST, type MatchScript, type Plan } from '@rough-gear/core';
+import { freshAmong, MOST, type MatchScript, type Plan } from '@rough-gear/core';
 import { ref } from 'vue';
 import { save } from '../../components/widgets/save.js';
 
@@ -21,10 +21,7 @@ async function read(event: Event): Promise<void> {
   const file = input.files?.[0];
   if (!file) return;
   const { importScript } = await import('@rough-gear/contract/script-file');
-  const id = freshName(
-    scripts.map((one) => one.id),
-    'match',
-  );
+  const id = freshAmong(new Set(scripts.map((one) => one.id)), 'match');
   const found = importScript(await file.text(), plan, id);
   input.value = '';
   problems.value = found.ok ? [] : found.problems;

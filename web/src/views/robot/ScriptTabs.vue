@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import {
-  freshName,
+  freshAmong,
   MOST,
   proposeScript,
   putScript,
@@ -29,10 +29,7 @@ const setting = ref(false);
 const kept = computed(() => plan.scripts?.some(({ id }) => id === script.id) ?? false);
 
 function another(play: Play): void {
-  const id = freshName(
-    scripts.map((one) => one.id),
-    'match',
-  );
+  const id = freshAmong(new Set(scripts.map((one) => one.id)), 'match');
   const proposed = proposeScript(plan, play, id);
   // The one that stood there as a proposal is kept beside it.
   const first = kept.value ? [] : putScript(plan, script);
@@ -172,10 +169,7 @@ function rename(event: Event): void {
                 draws: [
                   ...script.draws,
                   {
-                    id: freshName(
-                      script.draws.map(({ id }) => id),
-                      'draw',
-                    ),
+                    id: freshAmong(new Set(script.draws.map(({ id }) => id)), 'draw'),
                     name: 'pump',
                     current: 5,
                     from: 0,

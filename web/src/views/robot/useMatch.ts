@@ -54,5 +54,3 @@ export function useMatch(plan: ComputedRef<Plan>) {
 
   return { scripts, script, scriptId, length, asked, judged, progress, running, failure, run, stop };
 }
-
-export type Match = ReturnType<typeof useMatch>;
