@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { showMultiple, type JudgedDay, type MatchScript, type Plan } from '@rough-gear/core';
 import { proxy } from 'comlink';
-import { reactive, ref, shallowRef, toRaw, watch } from 'vue';
+import { reactive, shallowRef, toRaw, watch } from 'vue';
 import MeasureField from '../../components/fields/MeasureField.vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../composables/useDisplay.js';
+import { useNewest } from '../../composables/useNewest.js';
 import { coreWorker } from '../../workers/core.js';
 
 /** A day of matches with packs that take turns: which match fails first, what is still warm, how many packs it takes. */
@@ -13,34 +14,23 @@ const { show } = useDisplay();
 
 const asked = reactive({ matches: 8, between: 600, packs: 2, charger: 6 });
 const day = shallowRef<JudgedDay>();
-const running = ref(false);
-const failure = ref('');
-let mine = 0;
+const { running, failure, ask, stop } = useNewest(() => void coreWorker.stopDay());
 
-async function run(): Promise<void> {
-  const me = ++mine;
-  running.value = true;
-  failure.value = '';
+function run(): void {
   day.value = undefined;
-  const told = proxy((found: JudgedDay) => {
-    if (me === mine) day.value = found;
-  });
-  try {
-    const found = await coreWorker.day(toRaw(plan), toRaw(script), { ...asked, aged }, told);
-    if (me === mine && found) day.value = found;
-  } catch (failed) {
-    if (me === mine) failure.value = (failed as Error).message;
-  }
-  if (me === mine) running.value = false;
-}
-function stop(): void {
-  mine++;
-  running.value = false;
-  void coreWorker.stopDay();
+  void ask(
+    (isOn) => {
+      const told = proxy((found: JudgedDay) => {
+        if (isOn()) day.value = found;
+      });
+      return coreWorker.day(toRaw(plan), toRaw(script), { ...asked, aged }, told);
+    },
+    (found) => (day.value = found),
+  );
 }
 // What was found is of the plan and the figures it was asked with.
 watch([() => plan, () => script, () => aged, () => ({ ...asked })], () => {
-  if (running.value) stop();
+  stop();
   day.value = undefined;
 });
 </script>

@@ -19,7 +19,8 @@ const emit = defineEmits<{ judged: [first: RobotRung | undefined] }>();
 const store = usePlan();
 const router = useRouter();
 const plan = computed(() => store.document!);
-const { scripts, script, scriptId, length, asked, judged, progress, running, failure, run, stop } = useMatch(plan);
+const { scripts, script, scriptId, length, asked, judged, progress, running, stopped, failure, run, stop } =
+  useMatch(plan);
 watch(judged, (match) => emit('judged', match?.rungs[0]));
 
 /** Room for names beside the chart and the lanes, px. */
@@ -93,7 +94,10 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
         <BatteryLedger :match="judged" />
         <DayOfMatches :plan="plan" :script="script" :aged="asked.aged" />
       </template>
-      <p v-else-if="!running" class="squared p-6 text-center text-second">
+      <p v-else-if="stopped" class="squared p-6 text-center text-second">
+        Stopped. <button type="button" class="act" @click="run">Go through the match</button>
+      </p>
+      <p v-else-if="!running && !failure" class="squared p-6 text-center text-second">
         Nothing is known of the pack yet: a figure of it is missing.
       </p>
     </div>

@@ -2,6 +2,7 @@ import { lengthOf, proposeScript, type JudgedMatch, type MatchScript, type Plan 
 import { proxy } from 'comlink';
 import { computed, reactive, ref, shallowRef, toRaw, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
+import { useNewest } from '../../composables/useNewest.js';
 import { coreWorker } from '../../workers/core.js';
 
 /** The scripts of a robot, the one that is open, and what came of it: gone through in the worker, again on each change. */
@@ -24,33 +25,20 @@ export function useMatch(plan: ComputedRef<Plan>) {
 
   const judged = shallowRef<JudgedMatch>();
   const progress = ref(0);
-  const running = ref(false);
-  const failure = ref('');
-  let mine = 0;
-
-  async function run(): Promise<void> {
-    const me = ++mine;
-    running.value = true;
-    failure.value = '';
+  const { running, stopped, failure, ask, stop } = useNewest(() => void coreWorker.stopMatch());
+  function run(): Promise<void> {
     progress.value = 0;
-    try {
-      const told = proxy((share: number) => {
-        if (me === mine) progress.value = share;
-      });
-      const found = await coreWorker.match(toRaw(plan.value), toRaw(script.value), { ...asked }, told);
-      if (me !== mine) return;
-      judged.value = found;
-    } catch (failed) {
-      if (me === mine) failure.value = (failed as Error).message;
-    }
-    if (me === mine) running.value = false;
-  }
-  function stop(): void {
-    mine++;
-    running.value = false;
-    void coreWorker.stopMatch();
+    return ask(
+      (isOn) => {
+        const told = proxy((share: number) => {
+          if (isOn()) progress.value = share;
+        });
+        return coreWorker.match(toRaw(plan.value), toRaw(script.value), { ...asked }, told);
+      },
+      (found) => (judged.value = found),
+    );
   }
   watch([plan, script, () => ({ ...asked })], () => void run(), { immediate: true });
 
-  return { scripts, script, scriptId, length, asked, judged, progress, running, failure, run, stop };
+  return { scripts, script, scriptId, length, asked, judged, progress, running, stopped, failure, run, stop };
 }
