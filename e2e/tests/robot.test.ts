@@ -19,6 +19,7 @@ test('the robot opens with what gives first in a match, when, and why', async ({
   await expect(page).toHaveTitle('Heron · Rough Gear');
   await expect(answer(page)).toContainText('Gives way. Mast lift: in time gives first');
   await expect(answer(page)).toContainText(/takes 1\.\d+ s, 1\.51 s alone; 1\.6 s is wanted/);
+  await expect(page.getByTestId('robot-hint')).toContainText('To change: begin it when less else is on');
   const list = page.getByRole('navigation', { name: 'Mechanisms' });
   await expect(list.getByRole('link', { name: /Whole robot/ })).toContainText('0.83×');
   const ledger = page.getByTestId('ledger');
@@ -43,19 +44,19 @@ test('a go is stepped by keys and dragged by the mouse, one undo each', async ({
   };
   await lane(page, 'Mast lift').focus();
   await page.keyboard.press('Shift+ArrowRight');
-  await expect(block(page, 'Mast lift: raise at 2 s').first()).toBeVisible({ timeout: 20_000 });
+  await expect(block(page, 'Mast lift: Raise a crate at 2 s').first()).toBeVisible({ timeout: 20_000 });
   await heron.saved();
   expect(await whenOf()).toMatchObject({ kind: 'every', from: 2 });
   await page.keyboard.press('Control+z');
-  await expect(block(page, 'Mast lift: raise at 1 s').first()).toBeVisible({ timeout: 20_000 });
+  await expect(block(page, 'Mast lift: Raise a crate at 1 s').first()).toBeVisible({ timeout: 20_000 });
   await settled(page);
 
-  const box = (await block(page, 'Mast lift: raise at 1 s').first().boundingBox())!;
+  const box = (await block(page, 'Mast lift: Raise a crate at 1 s').first().boundingBox())!;
   await page.mouse.move(box.x + 3, box.y + 8);
   await page.mouse.down();
   await page.mouse.move(box.x + 43, box.y + 8, { steps: 5 });
   await page.mouse.up();
-  await expect(block(page, 'Mast lift: raise at 1 s')).toHaveCount(0, { timeout: 20_000 });
+  await expect(block(page, 'Mast lift: Raise a crate at 1 s')).toHaveCount(0, { timeout: 20_000 });
   await heron.saved();
   const moved = await whenOf();
   expect(moved.kind === 'every' && moved.from).toBeGreaterThan(5);
@@ -63,25 +64,25 @@ test('a go is stepped by keys and dragged by the mouse, one undo each', async ({
 
 test('what a go does and when it begins is typed, and a go more and less', async ({ heron, page }) => {
   await open(heron, '?script=calm');
-  await block(page, 'Gaff arm: reach').first().click();
+  await block(page, 'Gaff arm: Up with a buoy').first().click();
   const go = page.getByTestId('go');
   await go.getByLabel('every', { exact: true }).fill('30 s');
   await go.getByLabel('every', { exact: true }).press('Enter');
   await settled(page);
-  await expect(block(page, 'Gaff arm: reach')).toHaveCount(5);
+  await expect(block(page, 'Gaff arm: Up with a buoy')).toHaveCount(5);
   await go.getByRole('combobox', { name: 'begins' }).selectOption('at');
   await settled(page);
-  await expect(block(page, 'Gaff arm: reach')).toHaveCount(1);
+  await expect(block(page, 'Gaff arm: Up with a buoy')).toHaveCount(1);
   await go.getByRole('button', { name: 'Another go of it' }).click();
   await settled(page);
-  await expect(block(page, 'Gaff arm: reach')).toHaveCount(2);
+  await expect(block(page, 'Gaff arm: Up with a buoy')).toHaveCount(2);
   await go.getByLabel('at', { exact: true }).fill('soon');
   await go.getByLabel('at', { exact: true }).press('Enter');
   await expect(go.getByRole('alert')).toContainText('“soon” does not start with a number');
   await page.keyboard.press('Escape');
   await go.getByRole('button', { name: 'Remove this go' }).click();
   await settled(page);
-  await expect(block(page, 'Gaff arm: reach')).toHaveCount(1);
+  await expect(block(page, 'Gaff arm: Up with a buoy')).toHaveCount(1);
 });
 
 test('an old pack that is half empty dips further', async ({ heron, page }) => {

@@ -34,6 +34,19 @@ export const ROBOT_WANTS: Readonly<Record<RobotRungId, number>> = {
   late: 1,
 };
 
+/** What usually mends it, cheapest first: where to look until a change is solved for. */
+export const ROBOT_HINTS: Readonly<Record<RobotRungId, string>> = {
+  boards:
+    'begin one go later, or lower a pack-side limit of those that were on; then a ramp, shorter and thicker leads',
+  cells: 'lower the pack-side limits of what draws longest, or take a bigger pack',
+  controller: 'begin it when less else is on, or give its branch a thicker, shorter wire',
+  'main-breaker': 'lower the pack-side limits of what draws most',
+  branch: 'lower its pack-side limit, gear it deeper, or let it rest longer between goes',
+  charge: 'a fresh pack before the next match, or lower limits on what takes most of the energy',
+  heat: 'let it rest longer between goes, gear it deeper, or share the work among more motors',
+  late: 'begin it when less else is on, or lower the pack-side limit of what pulls the volts down then',
+};
+
 const DIP_OF: Readonly<Record<Dip['of'], { readonly name: string; readonly gives: string }>> = {
   cells: { name: 'cells dip', gives: 'the cells are harmed under' },
   boards: { name: 'pack dips', gives: 'the boards reset under' },

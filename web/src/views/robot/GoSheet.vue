@@ -5,18 +5,29 @@ import ChoiceField from '../../components/fields/ChoiceField.vue';
 import MeasureField from '../../components/fields/MeasureField.vue';
 
 /** One go of the script: what is done, and when it begins. */
-const { script, mechanism, goId, length } = defineProps<{
+const { script, mechanism, goId, length, names, jobs } = defineProps<{
   script: MatchScript;
   mechanism: Mechanism;
   goId: string | undefined;
   length: number;
+  /** Of mechanisms by id; of jobs by mechanism and job. */
+  names: ReadonlyMap<string, string>;
+  jobs: ReadonlyMap<string, string>;
 }>();
 const emit = defineEmits<{ change: [script: MatchScript]; choose: [go: string | undefined] }>();
 
 const lane = computed(() => script.lanes.find((one) => one.mechanism === mechanism.id));
 const go = computed(() => lane.value?.goes.find(({ id }) => id === goId));
 const drives = computed(() => mechanism.kind === 'drive-base');
-const others = computed(() => script.lanes.flatMap(({ goes }) => goes.map(({ id }) => id)).filter((id) => id !== goId));
+/** The goes it may come after, by what a person calls them; its own lane's alike ones by their place too. */
+const others = computed(() =>
+  script.lanes.flatMap((one) =>
+    one.goes.flatMap(({ id, job }, i) => {
+      const what = job === undefined ? 'driving steadily' : (jobs.get(`${one.mechanism} ${job}`) ?? job);
+      return id === goId ? [] : [{ value: id, text: `${names.get(one.mechanism)}, ${i + 1}: ${what}` }];
+    }),
+  ),
+);
 
 const CRUISE = 'cruise';
 const doing = computed(() => [
@@ -43,7 +54,7 @@ function begins(kind: When['kind']): void {
       ? { kind, time }
       : kind === 'every'
         ? { kind, time: 15, from: time, to: length }
-        : { kind, go: others.value[0] ?? '', wait: 0.5 };
+        : { kind, go: others.value[0]?.value ?? '', wait: 0.5 };
   put({ ...go.value!, when: next });
 }
 function add(): void {
@@ -105,7 +116,7 @@ function remove(): void {
           <ChoiceField
             label="which"
             :value="go.when.go"
-            :options="others.map((id) => ({ value: id, text: id }))"
+            :options="others"
             @change="put({ ...go, when: { ...go.when, go: $event } as When })"
           />
           <MeasureField

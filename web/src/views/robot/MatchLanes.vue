@@ -15,13 +15,15 @@ import { computed, ref } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 
 /** A lane a mechanism, its goes as blocks as long as the simulation found; dragged, or stepped by the arrow keys. */
-const { script, match, length, left, names } = defineProps<{
+const { script, match, length, left, names, jobs } = defineProps<{
   script: MatchScript;
   match: JudgedMatch | undefined;
   length: number;
   left: number;
   /** Of mechanisms by id. */
   names: ReadonlyMap<string, string>;
+  /** Names of jobs, by mechanism and job. */
+  jobs: ReadonlyMap<string, string>;
 }>();
 const emit = defineEmits<{ change: [script: MatchScript] }>();
 const chosen = defineModel<{ mechanism: string; go: string }>('chosen');
@@ -63,8 +65,8 @@ const lookOf = (block: Block): string => {
     ? 'border-gives bg-[repeating-linear-gradient(45deg,var(--gives-wash)_0_3px,var(--gives)_3px_5px)]'
     : 'border-ink bg-second/70';
 };
-function saidOf({ go, result, from, to }: Block): string {
-  const what = go.cruise ? 'cruise' : (go.job ?? 'go');
+function saidOf({ go, mechanism, result, from, to }: Block): string {
+  const what = go.cruise ? 'driving steadily' : (jobs.get(`${mechanism} ${go.job}`) ?? 'go');
   if (!result) return what;
   if (result.outcome !== 'arrived') return `${what} at ${show(from, 'time')}: ${result.outcome}`;
   const alone = result.alone === undefined ? '' : `, ${show(result.alone, 'time')} alone`;

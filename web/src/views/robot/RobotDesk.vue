@@ -26,6 +26,10 @@ watch(judged, (match) => emit('judged', match?.rungs[0]));
 /** Room for names beside the chart and the lanes, px. */
 const LEFT = 96;
 const names = computed(() => new Map(plan.value.mechanisms.map(({ id, name }) => [id, name])));
+const jobs = computed(
+  () =>
+    new Map(plan.value.mechanisms.flatMap((one) => one.jobs.map((job) => [`${one.id} ${job.id}`, job.name] as const))),
+);
 const chosen = ref<{ mechanism: string; go: string }>();
 const mechanism = computed(() => plan.value.mechanisms.find(({ id }) => id === chosen.value?.mechanism));
 const change = (next: MatchScript) => store.commit(putScript(plan.value, next));
@@ -76,12 +80,15 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
           :length="length"
           :left="LEFT"
           :names="names"
+          :jobs="jobs"
           @change="change"
         />
         <GoSheet
           v-if="mechanism"
           :script="script"
           :mechanism="mechanism"
+          :names="names"
+          :jobs="jobs"
           :go-id="chosen?.go"
           :length="length"
           @change="change"

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { matchSentence, showMultiple, worstOfEach, type JudgedMatch, type RobotRung } from '@rough-gear/core';
+import {
+  matchSentence,
+  ROBOT_HINTS,
+  showMultiple,
+  worstOfEach,
+  type JudgedMatch,
+  type RobotRung,
+} from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import LimitGauge from '../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
@@ -29,6 +36,8 @@ const ladder = computed(() => {
 });
 const chosen = ref<string>();
 const selected = computed(() => rungs.value.find(({ id }) => id === chosen.value)?.rung);
+/** What the hint is of: the rung that is chosen, else the first to give. */
+const shown = computed(() => selected.value ?? match.rungs[0]);
 const said = computed(() => matchSentence(match));
 /** What gives way or is tight beside the first, each with its own numbers. */
 const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdict !== 'enough'));
@@ -46,6 +55,9 @@ const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdi
     />
     <p data-testid="robot-answer" aria-live="polite">
       <b>{{ said.lead }}</b> {{ say(said.rest) }}
+    </p>
+    <p v-if="shown && shown.verdict !== 'enough'" class="text-sm" data-testid="robot-hint">
+      <b>To change:</b> {{ ROBOT_HINTS[shown.id] }}.
     </p>
     <p v-if="selected" class="border-l-3 border-line pl-2 text-sm" data-testid="robot-rung">
       <b>{{ selected.name }}, {{ showMultiple(selected.multiple) }}.</b> {{ say(selected.sentence) }}
