@@ -29,6 +29,7 @@ import {
 } from '@rough-gear/core';
 import Joi from 'joi';
 import { drive } from './drive.js';
+import { day, eventSheet } from './eventSheet.js';
 import { job } from './job.js';
 import { partCopy } from './part.js';
 import { bearing, efficiency, notNegative, positive, rounds, share, withinAnHour } from './quantity.js';
@@ -145,6 +146,7 @@ const mechanism = Joi.object<Writable<Mechanism>, true>({
   jobs: Joi.array<Job[]>().items(job).min(1).max(MOST.jobs).required(),
   choices: Joi.array<Choice[]>().items(choice).min(1).max(MOST.choices).required(),
   current: id,
+  structure: notNegative,
 });
 
 const match = Joi.object<MatchPlan, true>({ length: withinAnHour, rest: notNegative, rounds });
@@ -187,6 +189,9 @@ export const planSchema = Joi.object<Writable<Plan>, true>({
   match,
   spread,
   scripts: Joi.array<MatchScript[]>().items(script).max(MOST.scripts),
+  day,
+  event: eventSheet,
+  frame: notNegative,
   parts: Joi.object()
     .pattern(/^(?!__proto__$).{1,40}$/, partCopy)
     .required(),

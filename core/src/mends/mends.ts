@@ -3,6 +3,7 @@ import { mechanismById } from '../plan/place.js';
 import { judge as judgePath, type Judgement } from '../evaluate/mechanism.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
+import { eventChecks, newlyOver } from '../robot/eventRungs.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import { SITUATIONS } from '../limits/situation.js';
 import type { Lever, LeverContext, LeverSetting } from './lever.js';
@@ -114,7 +115,7 @@ function meets({ plan, mechanism }: LeverContext, setting: LeverSetting, target:
   return metBy(changed, mechanismById(changed, mechanism.id), target) >= 1;
 }
 
-/** Looks at the whole mechanism afterwards: a mend that makes anything else give way is none. */
+/** Looks at the whole mechanism afterwards: a mend that makes anything else give way, or passes a limit of the event, is none. */
 function judge(
   plan: Plan,
   mechanismId: string,
@@ -124,6 +125,7 @@ function judge(
   setting: LeverSetting,
 ): Mend | undefined {
   const changed = applyChanges(plan, setting.changes);
+  if (newlyOver(eventChecks(plan), eventChecks(changed)).length > 0) return undefined;
   const there = mechanismById(changed, mechanismId);
   const after: Judgement[] = [];
   for (const [i, job] of there.jobs.entries()) {

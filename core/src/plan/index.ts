@@ -13,3 +13,4 @@ export * from './want.js';
 export * from './withChoice.js';
 export * from './quantityOf.js';
 export * from './freshId.js';
+export * from './eventSheet.js';

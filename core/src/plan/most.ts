@@ -12,6 +12,9 @@ export const MOST = {
   scripts: 12,
   goes: 40,
   parts: 8,
+  eventLimits: 40,
+  matches: 40,
+  packs: 20,
 } as const;
 
 /** A choice's name has no room for more. */

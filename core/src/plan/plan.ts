@@ -2,6 +2,7 @@ import type { Job } from './job.js';
 import type { PartCopy } from './part.js';
 import type { Quantity } from './quantity.js';
 import type { Stage } from './stage.js';
+import type { DayPlan, EventSheet } from './eventSheet.js';
 import type { MatchScript } from './script.js';
 import type { SupplyNode } from './supply.js';
 import type { WantId } from './want.js';
@@ -262,6 +263,8 @@ export interface Mechanism {
   readonly choices: readonly Choice[];
   /** Id of the choice in force. */
   readonly current: string;
+  /** What it is built of besides motors, controllers and its train: frames, drums, wheels, what it carries along. */
+  readonly structure?: Quantity;
 }
 
 export const PLAN_FORMAT = 'rough-gear-plan';
@@ -320,6 +323,11 @@ export interface Plan {
   readonly spread?: SpreadPlan;
   /** What the robot does in a match; several ways of playing it are kept. */
   readonly scripts?: readonly MatchScript[];
+  readonly day?: DayPlan;
+  /** What its event allows. */
+  readonly event?: EventSheet;
+  /** Mass of what belongs to no mechanism: frame, boards, covers; without the pack. */
+  readonly frame?: Quantity;
   readonly parts: Readonly<Record<string, PartCopy>>;
   readonly supply: readonly SupplyNode[];
   readonly mechanisms: readonly Mechanism[];

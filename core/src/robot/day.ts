@@ -3,27 +3,25 @@ import { chargedFor, rested } from '../match/between.js';
 import { simulateMatch } from '../match/march.js';
 import { robotOnPack } from '../match/onPack.js';
 import type { MatchStart } from '../match/result.js';
+import type { DayPlan } from '../plan/eventSheet.js';
 import type { Plan } from '../plan/plan.js';
 import { lengthOf, type MatchScript } from '../plan/script.js';
 import { judged } from './judge.js';
-import type { RobotRung } from './matchRungs.js';
+import type { RobotRung } from './robotRung.js';
 
-/** How a day goes: matches, the time between two, packs that take turns, amperes of the charger each rests on. */
-export interface DayAsked {
-  readonly matches: number;
-  /** From the end of one to the start of the next, s. */
-  readonly between: number;
-  readonly packs: number;
-  /** A */
-  readonly charger: number;
+/** How a day is gone through: the plan's own, with a pack of this age. */
+export interface DayAsked extends DayPlan {
   /** Pack's resistance over what it is when new. */
   readonly aged: number;
 }
 
+/** A day where the team has not said how its own goes. */
+export const USUAL_DAY: DayPlan = { matches: 8, between: 600, packs: 2, charger: 6 };
+
 /** One match of a day. */
 export interface DayMatch {
-  /** Which of the packs, from 0. */
-  readonly pack: number;
+  /** Which of the packs, from 0; absent where it was a full one from elsewhere. */
+  readonly pack?: number;
   /** Shares of charge at its start and its end. */
   readonly start: number;
   readonly end: number;
@@ -49,7 +47,7 @@ export interface JudgedDay {
 export function* judgeDay(
   plan: Plan,
   script: MatchScript,
-  { matches, between, packs, charger, aged }: DayAsked,
+  { matches, between, packs, charger, aged, fresh = [] }: DayAsked,
 ): Generator<JudgedDay, JudgedDay | undefined> {
   const robot = robotOnPack(plan, script);
   if (!robot) return undefined;
@@ -69,7 +67,8 @@ export function* judgeDay(
   };
   for (let i = 0; i < matches; i++) {
     const pack = i % charges.length;
-    const start = charges[pack]!;
+    const borrowed = fresh.includes(i);
+    const start = borrowed ? 1 : charges[pack]!;
     const whole = simulateMatch(robot, script, {
       aged,
       start: { lumps: [], branches: [], main: 0, ...warm, charge: start },
@@ -80,7 +79,7 @@ export function* judgeDay(
       .flatMap(({ name, heat }) => (heat ? [{ name, winding: heat.peak }] : []))
       .sort((a, b) => b.winding - a.winding)[0];
     done.push({
-      pack,
+      pack: borrowed ? undefined : pack,
       start,
       end: result.end.charge,
       leastVolts: result.leastVolts.volts,
@@ -90,7 +89,8 @@ export function* judgeDay(
     });
     // It charges until its turn comes again, one match of its own taken off.
     const resting = charges.length * round - lengthOf(script);
-    charges[pack] = chargedFor(result.end.charge, robot.pack.capacity, charger, resting);
+    const left = borrowed ? charges[pack]! : result.end.charge;
+    charges[pack] = chargedFor(left, robot.pack.capacity, charger, borrowed ? resting + lengthOf(script) : resting);
     warm = rested(robot, result.end, between);
     yield soFar();
   }

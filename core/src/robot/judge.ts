@@ -1,13 +1,16 @@
 import { LEAD } from '../evaluate/sentence.js';
 import { worstVerdict, type Verdict } from '../evaluate/verdict.js';
 import { marchMatch, type MatchOptions } from '../match/march.js';
+import { proposeScript } from '../match/propose.js';
 import { robotOnPack, type RobotOnPack } from '../match/onPack.js';
 import type { MatchResult } from '../match/result.js';
 import type { Plan } from '../plan/plan.js';
 import type { MatchScript } from '../plan/script.js';
 import { capitalised, say, type Words } from '../words/phrase.js';
 import { showMultiple } from '../words/show.js';
-import { matchRungs, type RobotRung } from './matchRungs.js';
+import { eventChecks, eventRungs, type EventCheck } from './eventRungs.js';
+import { matchRungs } from './matchRungs.js';
+import { firstToGive, type RobotRung } from './robotRung.js';
 
 /** One script gone through and judged. */
 export interface JudgedMatch {
@@ -30,11 +33,17 @@ export function* judgeMatch(
   const robot = robotOnPack(plan, script);
   if (!robot) return undefined;
   const result = yield* marchMatch(robot, script, options);
-  return judged(robot, script, result);
+  return judged(robot, script, result, eventChecks(plan));
 }
 
-export function judged(robot: RobotOnPack, script: MatchScript, result: MatchResult): JudgedMatch {
-  const rungs = matchRungs(robot, result);
+/** A match that was gone through, judged; with the robot against its event's limits where these are given. */
+export function judged(
+  robot: RobotOnPack,
+  script: MatchScript,
+  result: MatchResult,
+  checks: readonly EventCheck[] = [],
+): JudgedMatch {
+  const rungs = firstToGive([...matchRungs(robot, result), ...eventRungs(checks)]);
   return {
     script,
     result,
@@ -54,5 +63,38 @@ export function matchSentence({ rungs, verdict }: Pick<JudgedMatch, 'rungs' | 'v
   return {
     lead: LEAD[verdict],
     rest: say`${capitalised(first.name)} gives first, at ${showMultiple(first.multiple)}. ${first.sentence}`,
+  };
+}
+
+/** The robot over all scripts it is judged by. */
+export interface JudgedRobot {
+  readonly matches: readonly JudgedMatch[];
+  readonly verdict: Verdict;
+  /** The match that gives first; absent where nothing is known of the pack. */
+  readonly worst?: JudgedMatch;
+}
+
+/** The scripts a robot is judged by: those marked, or a calm one that follows from its jobs where none is kept. */
+export function scriptsThatCount(plan: Plan): readonly MatchScript[] {
+  const kept = plan.scripts ?? [];
+  return kept.length > 0 ? kept.filter(({ counts }) => counts) : [proposeScript(plan, 'calm', 'match-1')];
+}
+
+/** Judges a robot by the worst of the scripts that count. Yields the share done. */
+export function* judgeRobot(plan: Plan, options: MatchOptions = {}): Generator<number, JudgedRobot> {
+  const scripts = scriptsThatCount(plan);
+  const matches: JudgedMatch[] = [];
+  for (const [i, script] of scripts.entries()) {
+    const match = judgeMatch(plan, script, options);
+    let next = match.next();
+    for (; !next.done; next = match.next()) yield (i + next.value) / scripts.length;
+    if (next.value) matches.push(next.value);
+  }
+  const first = firstToGive(matches.flatMap(({ rungs }) => rungs.slice(0, 1)))[0];
+  const worst = matches.find(({ rungs }) => rungs[0] === first) ?? matches[0];
+  return {
+    matches,
+    verdict: matches.length === 0 ? 'not known' : worstVerdict(matches.map(({ verdict }) => verdict)),
+    worst,
   };
 }

@@ -1,13 +1,14 @@
-import { currentChoice, countOf, type Plan } from '../plan/plan.js';
-import { stockFigures } from '../wants/measure.js';
-import { usedElsewhere } from '../wants/stockOf.js';
+import { countOf, currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
+import { trainsOf } from '../wants/measure.js';
+import { piecesOf, sameKey, stillToPay } from '../wants/stockOf.js';
+import { massOf, NOTHING, together, weighed, type MechanismMass, type SpreadMass } from './massOf.js';
+import { slotsOf } from './supplyLedger.js';
 
 /** What one mechanism weighs, costs and takes up. */
 export interface LedgerRow {
   readonly mechanism: string;
   readonly name: string;
-  /** Motors, controllers and the wheels that say what they weigh; absent where the motor does not. kg */
-  readonly mass?: number;
+  readonly mass: MechanismMass;
   /** Still to be paid; absent where a price is missing. */
   readonly price?: number;
   readonly motors: number;
@@ -15,11 +16,21 @@ export interface LedgerRow {
   readonly controllers: number;
 }
 
+/** A part that several mechanisms have in common: one spare serves them all. */
+export interface CommonPart {
+  readonly name: string;
+  readonly pieces: number;
+  readonly mechanisms: readonly string[];
+}
+
 export interface Ledger {
   readonly rows: readonly LedgerRow[];
-  /** Sums of what is known, and whose figure is missing. */
-  readonly mass: number;
-  readonly massMissing: readonly string[];
+  /** Of all mechanisms and the frame, without the pack. */
+  readonly mass: SpreadMass;
+  /** What belongs to no mechanism, and the pack. */
+  readonly frame: SpreadMass;
+  readonly pack: SpreadMass;
+  /** Still to be paid of what is known, and whose figure is missing. */
   readonly price: number;
   readonly priceMissing: readonly string[];
   readonly motors: number;
@@ -27,8 +38,9 @@ export interface Ledger {
   readonly controllers: number;
   /** Kinds of motor and servo. */
   readonly kinds: number;
-  /** Branches of the board that something hangs on: one for each motor unless they share it. */
+  /** Slots of the board that something hangs on: one for each motor unless they share it. */
   readonly slots: number;
+  readonly common: readonly CommonPart[];
 }
 
 /**
@@ -37,52 +49,74 @@ export interface Ledger {
  * @example ledgerOf(plan).motors //=> 12
  */
 export function ledgerOf(plan: Plan): Ledger {
-  const rows = plan.mechanisms.map((mechanism): LedgerRow => {
+  const paid = paidBy(plan);
+  const rows = plan.mechanisms.map((mechanism, i): LedgerRow => {
     const { drive } = currentChoice(mechanism);
-    const { mass, price } = stockFigures(plan, mechanism, new Set(), usedElsewhere(plan, mechanism.id));
     const count = countOf(drive);
     return {
       mechanism: mechanism.id,
       name: mechanism.name,
-      mass,
-      price,
+      mass: massOf(plan, mechanism),
+      price: paid[i]!.price,
       motors: drive.kind === 'servo' ? 0 : count,
-      servos: drive.kind === 'servo' ? count : 0,
+      servos: drive.kind === 'servo' ? count * (drive.joints ?? 1) : 0,
       controllers: drive.kind === 'servo' ? 0 : count,
     };
   });
-  const sum = (of: (row: LedgerRow) => number | undefined): number =>
-    rows.reduce((all, row) => all + (of(row) ?? 0), 0);
-  const missing = (of: (row: LedgerRow) => number | undefined) =>
-    rows.filter((row) => of(row) === undefined).map(({ name }) => name);
+  const sum = (of: (row: LedgerRow) => number): number => rows.reduce((all, row) => all + of(row), 0);
   const turning = plan.mechanisms.map((mechanism) => {
-    const { drive } = currentChoice(mechanism);
-    return plan.parts[drive.kind === 'servo' ? drive.servo : drive.motor]?.part.name;
+    const [first] = partIdsOf(currentChoice(mechanism).drive);
+    return plan.parts[first!]?.part.name;
   });
+  const frame = plan.frame ? weighed(plan.frame) : NOTHING;
+  const packNode = plan.supply.find(({ kind }) => kind === 'pack');
+  const pack = packNode?.kind === 'pack' ? plan.parts[packNode.part]?.part : undefined;
   return {
     rows,
-    mass: sum(({ mass }) => mass),
-    massMissing: missing(({ mass }) => mass),
-    price: sum(({ price }) => price),
-    priceMissing: missing(({ price }) => price),
+    mass: together([...rows.map(({ mass }) => mass.all), frame]),
+    frame,
+    pack: pack?.mass ? weighed(pack.mass) : { ...NOTHING, missing: pack ? [pack.name] : [] },
+    price: sum(({ price }) => price ?? 0),
+    priceMissing: [...new Set(paid.flatMap(({ missing }) => missing))],
     motors: sum(({ motors }) => motors),
     servos: sum(({ servos }) => servos),
     controllers: sum(({ controllers }) => controllers),
     kinds: new Set(turning).size,
-    slots: slotsOf(plan),
+    slots: slotsOf(plan).length,
+    common: commonParts(plan),
   };
 }
 
-function slotsOf(plan: Plan): number {
-  const branches = new Map<string, number>();
-  for (const mechanism of plan.mechanisms) {
-    const { drive } = currentChoice(mechanism);
-    const node = plan.supply.find(({ id }) => id === drive.node);
-    const branch =
-      node?.kind === 'branch' ? node : plan.supply.find(({ id }) => node && 'parent' in node && id === node.parent);
-    if (branch?.kind !== 'branch') continue;
-    const each = drive.kind === 'servo' || branch.together ? 1 : countOf(drive);
-    branches.set(branch.id, Math.max(branches.get(branch.id) ?? 0, each));
-  }
-  return [...branches.values()].reduce((all, each) => all + each, 0);
+/** What each mechanism still costs, in their order: what lies on the shelf goes to whoever comes first. */
+function paidBy(plan: Plan): readonly { readonly price?: number; readonly missing: readonly string[] }[] {
+  const used = new Map<string, number>();
+  return plan.mechanisms.map((mechanism) => {
+    const { drive, stages } = currentChoice(mechanism);
+    const missing: string[] = [];
+    let price = trainsOf(drive) * stages.reduce((sum, stage) => sum + (stage.price?.si ?? 0), 0);
+    for (const [id, pieces] of piecesOf(drive)) {
+      const copy = plan.parts[id];
+      if (!copy) continue;
+      const key = sameKey(copy);
+      const paid = stillToPay(copy.part, pieces, used.get(key));
+      if (paid === undefined) missing.push(copy.part.name);
+      price += paid ?? 0;
+      used.set(key, (used.get(key) ?? 0) + pieces);
+    }
+    return { price: missing.length > 0 ? undefined : price, missing };
+  });
+}
+
+function commonParts(plan: Plan): readonly CommonPart[] {
+  const found = new Map<string, { name: string; pieces: number; mechanisms: string[] }>();
+  for (const mechanism of plan.mechanisms)
+    for (const [id, pieces] of piecesOf(currentChoice(mechanism).drive)) {
+      const copy = plan.parts[id];
+      if (!copy) continue;
+      const line = found.get(sameKey(copy)) ?? { name: copy.part.name, pieces: 0, mechanisms: [] };
+      found.set(sameKey(copy), line);
+      line.pieces += pieces;
+      if (!line.mechanisms.includes(mechanism.name)) line.mechanisms.push(mechanism.name);
+    }
+  return [...found.values()].filter(({ mechanisms }) => mechanisms.length > 1);
 }

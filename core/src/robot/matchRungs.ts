@@ -1,51 +1,8 @@
-import { compareVerdicts, verdictOf, type Verdict } from '../evaluate/verdict.js';
 import type { LaneOn, RobotOnPack } from '../match/onPack.js';
 import type { Dip, GoResult, MatchResult } from '../match/result.js';
-import { amount, say, type Words } from '../words/phrase.js';
+import { amount, say } from '../words/phrase.js';
 import { showMultiple } from '../words/show.js';
-
-/** What may give first on a whole robot. */
-export type RobotRungId = Dip['of'] | 'main-breaker' | 'branch' | 'charge' | 'heat' | 'late';
-
-/** One limit of the whole robot in a match. */
-export interface RobotRung {
-  readonly id: RobotRungId;
-  /** The mechanism it is about; absent where it is about all. */
-  readonly mechanism?: string;
-  readonly name: string;
-  readonly multiple: number;
-  readonly wants: number;
-  readonly verdict: Verdict;
-  /** What stands behind it, with its numbers. */
-  readonly sentence: Words;
-  /** When it is at its worst, s. */
-  readonly time?: number;
-}
-
-/** Margins wanted of a match; each is a choice. */
-export const ROBOT_WANTS: Readonly<Record<RobotRungId, number>> = {
-  boards: 1.2,
-  cells: 1.2,
-  controller: 1.2,
-  'main-breaker': 1.2,
-  branch: 1.2,
-  charge: 1.3,
-  heat: 1.1,
-  late: 1,
-};
-
-/** What usually mends it, cheapest first: where to look until a change is solved for. */
-export const ROBOT_HINTS: Readonly<Record<RobotRungId, string>> = {
-  boards:
-    'begin one go later, or lower a pack-side limit of those that were on; then a ramp, shorter and thicker leads',
-  cells: 'lower the pack-side limits of what draws longest, or take a bigger pack',
-  controller: 'begin it when less else is on, or give its branch a thicker, shorter wire',
-  'main-breaker': 'lower the pack-side limits of what draws most',
-  branch: 'lower its pack-side limit, gear it deeper, or let it rest longer between goes',
-  charge: 'a fresh pack before the next match, or lower limits on what takes most of the energy',
-  heat: 'let it rest longer between goes, gear it deeper, or share the work among more motors',
-  late: 'begin it when less else is on, or lower the pack-side limit of what pulls the volts down then',
-};
+import { firstToGive, robotRung, type RobotRung } from './robotRung.js';
 
 const DIP_OF: Readonly<Record<Dip['of'], { readonly name: string; readonly gives: string }>> = {
   cells: { name: 'cells dip', gives: 'the cells are harmed under' },
@@ -63,10 +20,6 @@ export function whoWasOn({ who }: Pick<Dip, 'who'>, lanes: readonly Pick<LaneOn,
   return names.slice(0, NAMED).join(' + ') + more || 'nothing';
 }
 
-/** Of each kind the one that gives first: what a gauge has room for. */
-export const worstOfEach = (rungs: readonly RobotRung[]): readonly RobotRung[] =>
-  rungs.filter(({ id }, i) => rungs.findIndex((other) => other.id === id) === i);
-
 /**
  * Every limit of a match, the first to give in front: dips of the volts, breakers, charge, heat, and goes that come late
  * because others draw.
@@ -79,15 +32,8 @@ export function matchRungs(robot: RobotOnPack, result: MatchResult): readonly Ro
     ...heatRungs(result),
     ...lateRungs(robot, result),
   ];
-  return rungs.sort((a, b) => compareVerdicts(b.verdict, a.verdict) || a.multiple / a.wants - b.multiple / b.wants);
+  return firstToGive(rungs);
 }
-
-type Stated = Omit<RobotRung, 'wants' | 'verdict'>;
-const rung = (stated: Stated): RobotRung => ({
-  ...stated,
-  wants: ROBOT_WANTS[stated.id],
-  verdict: verdictOf(stated.multiple, ROBOT_WANTS[stated.id]),
-});
 
 /** Only the worst of the controllers is told: they hang on the same volts. */
 function dipRungs({ lanes }: RobotOnPack, { dips }: MatchResult): readonly RobotRung[] {
@@ -97,7 +43,7 @@ function dipRungs({ lanes }: RobotOnPack, { dips }: MatchResult): readonly Robot
     if (!dip || !Number.isFinite(dip.multiple)) return [];
     const lane = dip.lane === undefined ? undefined : lanes[dip.lane];
     const { name, gives } = DIP_OF[of];
-    return rung({
+    return robotRung({
       id: of,
       mechanism: lane?.mechanism,
       name: lane ? `${lane.name}: ${name}` : name,
@@ -117,7 +63,7 @@ function breakerRungs({ lanes }: RobotOnPack, { main, lanes: results }: MatchRes
   ) =>
     heat.peak > 0
       ? [
-          rung({
+          robotRung({
             id,
             mechanism,
             name,
@@ -142,7 +88,7 @@ function chargeRungs({ pack }: RobotOnPack, { charge }: MatchResult): readonly R
   if (pack.capacity === undefined || !(charge > 0)) return [];
   const usable = pack.usable * pack.capacity;
   return [
-    rung({
+    robotRung({
       id: 'charge',
       name: 'charge',
       multiple: usable / charge,
@@ -154,7 +100,7 @@ function chargeRungs({ pack }: RobotOnPack, { charge }: MatchResult): readonly R
 function heatRungs({ lanes }: MatchResult): readonly RobotRung[] {
   return lanes.flatMap(({ heat, name, mechanism }) => {
     if (!heat || !(heat.peak > heat.ambient)) return [];
-    return rung({
+    return robotRung({
       id: 'heat',
       mechanism,
       name: `${name}: winding`,
@@ -175,7 +121,7 @@ function lateRungs({ lanes }: RobotOnPack, { goes }: MatchResult): readonly Robo
     const { go, multiple } = worst;
     const took = (go.ended ?? NaN) - (go.began ?? NaN);
     const alone = go.alone === undefined ? '' : say`, ${amount(go.alone, 'time')} alone`;
-    return rung({
+    return robotRung({
       id: 'late',
       mechanism,
       name: `${name}: in time`,

@@ -1,4 +1,6 @@
+import { applyChanges } from '../plan/change.js';
 import type { Plan } from '../plan/plan.js';
+import { eventChecks, newlyOver } from '../robot/eventRungs.js';
 import type { Shelved } from '../sizing/proposal.js';
 import { outputSpeedNow, totalForSpeed } from '../wants/likeForLike.js';
 import { stockFigures } from '../wants/measure.js';
@@ -96,6 +98,13 @@ export function* searchShortlist(
   const common = commonOn(shelf);
   const used = usedElsewhere(plan, mechanism.id);
   const grid = totalsBetween(query.from, query.to);
+  const allowed = eventChecks(plan);
+  /** What a drive would make worse against the event's limits; its wheels are taken for those that are there. */
+  const overEvent = ({ changes }: DriveOption): string | undefined => {
+    if (allowed.length === 0) return undefined;
+    const [over] = newlyOver(allowed, eventChecks(applyChanges(plan, changes)));
+    return over === undefined ? undefined : `the event’s ${over}`;
+  };
   const today = query.like === 'speed' ? outputSpeedNow(plan, mechanism) : undefined;
   /** The one total at which a drive is as fast as today, where that is asked. */
   const alikeTotal = ({ jobs }: Trial): readonly number[] | undefined => {
@@ -131,7 +140,7 @@ export function* searchShortlist(
     const totals = trial.open ? (alikeTotal(trial) ?? grid) : [trial.jobs[0]!.path.train.total];
     const stock = stockFigures(trial.plan, trial.mechanism, common, used);
     // What a drive weighs and costs is the same at every total: past a ceiling none will do.
-    const never = overCeiling(stock, query) ?? neverBecause(trial);
+    const never = overCeiling(stock, query) ?? overEvent(option) ?? neverBecause(trial);
     if (never !== undefined) {
       tried += totals.length;
       fallen.add(never, option.key, totals.length);

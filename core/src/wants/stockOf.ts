@@ -13,12 +13,12 @@ export const commonOn = (
 ): CommonHere => new Set(shelf.filter(({ common }) => common).map(({ id, part }) => sameKey({ shelfId: id, part })));
 
 /**
- * How many pieces of each part a drive takes: one board serves all motors.
+ * How many pieces of each part a drive takes: one board serves all motors, each joint has servos of its own.
  *
  * @example piecesOf(currentChoice(mast).drive) //=> [['motor-1', 1], ['controller-1', 1]]
  */
 export const piecesOf = (drive: MachineDrive): readonly (readonly [partId: string, pieces: number])[] =>
-  partIdsOf(drive).map((id) => [id, countOf(drive)] as const);
+  partIdsOf(drive).map((id) => [id, countOf(drive) * (drive.kind === 'servo' ? (drive.joints ?? 1) : 1)] as const);
 
 /** Pieces of each part that the plan's other mechanisms take in the choices in force, by `sameKey`. */
 export function usedElsewhere(plan: Plan, mechanismId: string): ReadonlyMap<string, number> {
