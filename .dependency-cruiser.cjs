@@ -22,7 +22,7 @@ const FLOORS = [
   ['mends'],
   ['compare'],
   ['shortlist', 'reasons'],
-  ['rescue', 'joint'],
+  ['robotMends', 'robotChoice'],
 ];
 
 /** One rule a folder: nothing from its own floor but itself, and nothing from above. */

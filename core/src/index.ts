@@ -48,5 +48,8 @@ export * from './compare/index.js';
 export * from './shortlist/index.js';
 export * from './reasons/index.js';
 
+// The whole robot changed: what mends its match and its day, and what to choose for all mechanisms at once.
+export * from './robotMends/index.js';
+
 // The train to scale.
 export * from './drawing/index.js';

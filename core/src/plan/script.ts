@@ -53,3 +53,18 @@ export interface MatchScript {
 /** How long a script goes on, s. */
 export const lengthOf = ({ parts }: Pick<MatchScript, 'parts'>): number =>
   parts.reduce((sum, { seconds }) => sum + seconds, 0);
+
+/**
+ * A script that ends after so many seconds, its last part cut.
+ *
+ * @example lengthOf(cutTo({ ...script, parts: [{ name: 'all', seconds: 150 }] }, 20)) //=> 20
+ */
+export function cutTo(script: MatchScript, seconds: number): MatchScript {
+  let left = seconds;
+  const parts = script.parts.flatMap((part) => {
+    const kept = Math.min(left, part.seconds);
+    left -= kept;
+    return kept > 0 ? [{ ...part, seconds: kept }] : [];
+  });
+  return { ...script, parts };
+}
