@@ -50,6 +50,7 @@ export * from './reasons/index.js';
 
 // The whole robot changed: what mends its match and its day, and what to choose for all mechanisms at once.
 export * from './robotMends/index.js';
+export * from './robotChoice/index.js';
 
 // The train to scale.
 export * from './drawing/index.js';

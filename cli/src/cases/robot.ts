@@ -4,6 +4,7 @@ import {
   lift,
   settleShared,
   simulateMatch,
+  solveJoint,
   type Drive,
   type LaneOn,
   type MovedJob,
@@ -132,5 +133,23 @@ function match(given: MatchGiven): Got {
   ]) as Got;
 }
 
+interface ChoiceGiven {
+  readonly mechanisms: readonly {
+    readonly options: readonly { readonly mass: number; readonly price: number; readonly motors: number }[];
+  }[];
+  readonly mostPrice: number;
+  readonly mostMotors: number;
+}
+
+/** The lightest within two ceilings. */
+function robotChoice({ mechanisms, mostPrice, mostMotors }: ChoiceGiven): Got {
+  const alike = { pieces: [], slots: 0, kind: '', charge: 0, peak: 0, margin: 1, coolness: 1 };
+  const options = mechanisms.map((one) => one.options.map((option, i) => ({ ...alike, ...option, key: String(i) })));
+  const choice = solveJoint({ options, ceilings: { price: mostPrice, motors: mostMotors }, want: 'mass' });
+  if (!choice) return { possible: false };
+  const { mass, price, motors } = choice;
+  return { possible: true, mass, price, motors };
+}
+
 /** The family of the whole robot on one pack. */
-export const ROBOT = { 'shared-pack': sharedPack, match };
+export const ROBOT = { 'shared-pack': sharedPack, match, 'robot-choice': robotChoice };

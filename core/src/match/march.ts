@@ -114,6 +114,9 @@ export function* marchMatch(
         if (hasArrived(lane, mover.place * (1 + NEARLY), mover.speed * (1 + NEARLY))) {
           goes.arrive(i, time);
           guess = undefined;
+        } else if (mover.runsPast(travelOf(lane))) {
+          goes.end(i, 'ran past', time);
+          rest(i);
         } else if (mover.brakes && mover.speed <= 0) mover.tell(mover.command, time);
         else if (stuck(lane, time)) {
           goes.end(i, 'stalled', time);
@@ -168,6 +171,8 @@ const standingAt = ({ draws }: MatchScript, time: number): number =>
 
 const motorCurrentOf = ({ mover }: LaneNow, volts: number, time: number): number =>
   mover ? mover.at(volts, mover.place, mover.speed, time).motorCurrent : 0;
+
+const travelOf = ({ job }: LaneNow): number => (job?.kind === 'moved' ? (job.asked.travel ?? Infinity) : Infinity);
 
 /** When a lane is over by the clock, s. */
 const endOf = ({ until, timed }: LaneNow): number => Math.min(until, timed ? timed.since + timed.run.time : Infinity);

@@ -17,6 +17,8 @@ export type Command =
   | { readonly kind: 'hold'; readonly current: number }
   | { readonly kind: 'coast' };
 
+/** So much further than it should stand, and still faster: its brakes do not hold it. */
+const RAN_PAST = 1.1;
 /** How fast a commanded speed is caught up with, s. */
 const CATCH_UP = 0.02;
 
@@ -35,11 +37,23 @@ export class Mover {
   readonly pull: Pull = newPull();
   private readonly drive: { -readonly [K in keyof Drive]: Drive[K] };
   private readonly system: MotionSystem;
+  /** What may be returned, W; infinite where nothing limits it. */
+  private readonly returned: number;
 
   /** @param branch Ω in front of one motor's controller that it shares with none but its own */
   constructor(system: MotionSystem, branch: number) {
     this.drive = { ...system.drive, supplyResistance: branch };
     this.system = { ...system, drive: this.drive };
+    this.returned = (system.drive.returnLimit ?? Infinity) * system.drive.restVoltage;
+  }
+
+  /**
+   * Takes the volts that are there. What may be returned is told for a pack at rest; while others pull it down they take
+   * what comes back, and the same power may come: brakes that hold a load alone hold it in the match.
+   */
+  private feel(volts: number): void {
+    this.drive.restVoltage = Math.max(volts, 1e-3);
+    if (this.returned < Infinity) this.drive.returnLimit = this.returned / this.drive.restVoltage;
   }
 
   tell(command: Command, time: number): void {
@@ -51,7 +65,7 @@ export class Mover {
 
   /** What all its motors draw at some volts, A. */
   drawn(volts: number, place: number, speed: number, time: number): number {
-    this.drive.restVoltage = Math.max(volts, 1e-3);
+    this.feel(volts);
     const { command, drive, pull, system } = this;
     switch (command.kind) {
       case 'coast':
@@ -73,7 +87,7 @@ export class Mover {
 
   /** Acceleration and currents of one motor at some volts. */
   at(volts: number, place: number, speed: number, time: number): Pull {
-    this.drive.restVoltage = Math.max(volts, 1e-3);
+    this.feel(volts);
     const { command, drive, pull, system } = this;
     const forwards = Math.max(0, speed);
     switch (command.kind) {
@@ -119,6 +133,11 @@ export class Mover {
     if (command.kind !== 'stop' || this.brakes || !(speed > 0)) return -Infinity;
     const past = place - command.curve.placeFor(speed);
     return this.capped ? past : Math.max(past, speed - command.curve.fastest);
+  }
+
+  /** Brakes are on, and do not hold what pushes: it is past its end and gets faster. */
+  runsPast(travel: number): boolean {
+    return this.brakes && this.place > RAN_PAST * travel && this.pull.acceleration > 0;
   }
 
   /** Does what a stop must do where it is now. */

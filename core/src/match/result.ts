@@ -5,6 +5,8 @@ export type GoOutcome =
   | 'arrived'
   /** Pushed as long as its job lasts and came no further. */
   | 'stalled'
+  /** Its brakes did not hold what pushed it. */
+  | 'ran past'
   /** Its breaker let go. */
   | 'tripped'
   /** The match ended before it did. */
@@ -66,6 +68,13 @@ export interface MatchSamples {
   readonly current: readonly number[];
   /** Of each lane, and last of all that stands. */
   readonly lanes: readonly (readonly number[])[];
+  /** Volts there would be with nothing drawn, and charge taken until then, A·s by the capacity law. */
+  readonly rest: readonly number[];
+  readonly taken: readonly number[];
+  /** Heat of the main breaker and of the hottest branch's, 1 trips; winding of each lane, °C. */
+  readonly mainHeat: readonly number[];
+  readonly branchHeat: readonly number[];
+  readonly windings: readonly (readonly number[])[];
 }
 
 export interface MatchResult {

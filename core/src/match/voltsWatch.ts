@@ -24,12 +24,18 @@ export class VoltsWatch {
   private readonly times: number[] = [];
   private readonly volts: number[] = [];
   private readonly current: number[] = [];
+  private readonly rest: number[] = [];
+  private readonly taken: number[] = [];
+  private readonly mainHeat: number[] = [];
+  private readonly branchHeat: number[] = [];
+  private readonly windings: number[][];
   private readonly drawn: number[][];
   private settledVolts = NaN;
   private seenAt = 0;
 
   constructor(private readonly lanes: readonly LaneNow[]) {
     this.drawn = [...lanes, undefined].map(() => []);
+    this.windings = lanes.map(() => []);
   }
 
   see(time: number, settled: SettledPack, rest: number, pack: PackNow, stands: number): void {
@@ -50,7 +56,7 @@ export class VoltsWatch {
       const there = settled.volts - (on.branchResistance * current) / on.motors;
       this.under('controller', i, time, there, on.lowestVoltage, rest, stands);
     });
-    this.draw(time, terminals, settled.current, stands);
+    this.draw(time, terminals, settled.current, rest, pack, stands);
   }
 
   private under(
@@ -79,21 +85,34 @@ export class VoltsWatch {
     else if (this.brownOuts.length < MOST_STRETCHES) this.brownOuts.push({ of, lane, from: time, to: time });
   }
 
-  private draw(time: number, terminals: number, current: number, stands: number): void {
+  private draw(
+    time: number,
+    terminals: number,
+    current: number,
+    rest: number,
+    pack: PackNow,
+    stands: number,
+  ): void {
     const last = this.times.length - 1;
     const jumped = last < 0 || Math.abs(current - this.current[last]!) > JUMP;
     if (!jumped && time - this.times[last]! < DRAWN_EVERY) return;
     this.times.push(time);
     this.volts.push(terminals);
     this.current.push(current);
+    this.rest.push(rest);
+    this.taken.push(pack.taken);
+    this.mainHeat.push(pack.mainHeat);
+    this.branchHeat.push(this.lanes.reduce((most, { branchHeat }) => Math.max(most, branchHeat), 0));
+    this.lanes.forEach(({ lumps }, i) => this.windings[i]!.push(lumps?.winding ?? NaN));
     this.lanes.forEach((lane, i) => this.drawn[i]!.push(lane.current));
     this.drawn[this.lanes.length]!.push(stands);
   }
 
   result(): Pick<MatchResult, 'samples' | 'dips' | 'brownOuts' | 'collapsedAt' | 'leastVolts' | 'peakCurrent'> {
     const { times, volts, current, drawn: lanes, brownOuts, collapsedAt, leastVolts, peakCurrent } = this;
+    const { rest, taken, mainHeat, branchHeat, windings } = this;
     return {
-      samples: { times, volts, current, lanes },
+      samples: { times, volts, current, lanes, rest, taken, mainHeat, branchHeat, windings },
       dips: [...this.dips.values()].sort((a, b) => a.multiple - b.multiple),
       brownOuts,
       collapsedAt,

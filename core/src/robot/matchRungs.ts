@@ -144,5 +144,6 @@ export const inTimeOf = ({ wanted, began, ended, outcome }: GoResult): number =>
 /** Whether a go took longer than it may, or began and never got there. */
 export const isLate = (go: GoResult): boolean =>
   go.outcome === 'stalled' ||
+  go.outcome === 'ran past' ||
   go.outcome === 'tripped' ||
   (go.outcome === 'arrived' && go.wanted !== undefined && inTimeOf(go) < 1);

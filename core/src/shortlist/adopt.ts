@@ -36,7 +36,7 @@ export function adoptFound(plan: Plan, mechanismId: string, found: Found, as: Ad
 }
 
 /** Ids that were free when a design was found, and are another part's now, give way to others. */
-function withFreeIds(plan: Plan, changes: readonly Change[]): readonly Change[] {
+export function withFreeIds(plan: Plan, changes: readonly Change[]): readonly Change[] {
   const packs = plan.supply.flatMap((node) => (node.kind === 'pack' ? [node.part] : []));
   const taken = changes.flatMap(({ at: [place, id], to }) =>
     place === 'parts' && plan.parts[id!] && !packs.includes(String(id)) && !same(plan.parts[id!], to)

@@ -11,18 +11,25 @@ import {
   type Shortlist,
   type ShortlistQuery,
   type TeethQuery,
+  chooseForAll,
   evaluate,
+  findDayMends,
   findMends,
+  findRobotMends,
   judgeTrain,
   judgeDay,
   judgeMatch,
+  judgeRobot,
   ratioMarks,
   resolvePath,
+  robotOptions,
   rulerSpan,
   searchTrains,
   spreadBuilds,
   sweepRatios,
+  type ChoiceQuestion,
   type DayAsked,
+  type DayMend,
   type JudgedDay,
   type JudgedMatch,
   type MatchScript,
@@ -30,6 +37,10 @@ import {
   type MendsFound,
   type MechanismResult,
   type Plan,
+  type RobotChoice,
+  type RobotMendsFound,
+  type RobotOptions,
+  type RobotRung,
   type RatioMarks,
   type Spread,
   type Stock,
@@ -40,6 +51,7 @@ import {
   type TrainQuery,
   type Variant,
   type VariantResult,
+  type Verdict,
 } from '@rough-gear/core';
 import { expose } from 'comlink';
 
@@ -51,9 +63,44 @@ const TELL_MS = 150;
 /** Between two tries of a mend messages come in after so long, ms; after so long the search gives up. */
 const BREATHE_EVERY = 50;
 const MENDS_WITHIN = 5000;
+/** Pairs of changes on a robot are tried no longer than this, ms: each is a match gone through. */
+const ROBOT_MENDS_WITHIN = 90_000;
 
 /** Lets messages in between two slices, so that a newer request or a stop is heard. */
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+
+/**
+ * Takes what goes on step by step, letting messages in between: tells what comes now and then, and gives the end. Whoever
+ * asks says whether it goes on; after *enough* the last that came is the answer.
+ */
+async function inTurns<Step, End>(
+  steps: Generator<Step, End>,
+  progress: ((step: Step) => void) | undefined,
+  goesOn: () => boolean | 'enough',
+): Promise<End | Step | undefined> {
+  let breathed = performance.now();
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return next.value;
+    if (performance.now() - breathed < BREATHE_EVERY) continue;
+    progress?.(next.value);
+    await breathe();
+    const on = goesOn();
+    if (on === 'enough') return next.value;
+    if (!on) return undefined;
+    breathed = performance.now();
+  }
+}
+
+/** A robot's verdict with what it rests on, script by script. */
+export interface RobotVerdict {
+  readonly verdict: Verdict;
+  readonly matches: readonly {
+    readonly script: string;
+    readonly verdict: Verdict;
+    readonly rungs: readonly RobotRung[];
+  }[];
+}
 
 /** What a match is gone through with: charge at its start, and the pack's resistance over what it is when new. */
 export interface MatchAsked {
@@ -85,6 +132,10 @@ export class CoreWorker {
   private toothing = 0;
   private matching = 0;
   private playing = 0;
+  private robotMending = 0;
+  private dayMending = 0;
+  private choosing = 0;
+  private judgingRobot = 0;
 
   /** Headlines of all mechanisms, without the runs' samples. */
   evaluate(plan: Plan): readonly MechanismResult[] {
@@ -131,6 +182,78 @@ export class CoreWorker {
       await breathe();
       if (mine !== this.playing) return undefined;
     }
+  }
+
+  /** What mends a match, told as it is found; `undefined` where it was stopped, or a newer one was asked for. */
+  async robotMends(
+    plan: Plan,
+    match: JudgedMatch,
+    target: RobotRung,
+    { charge, aged }: MatchAsked,
+    progress: (found: RobotMendsFound) => void,
+  ): Promise<RobotMendsFound | undefined> {
+    const mine = ++this.robotMending;
+    const started = performance.now();
+    const options = { aged, start: { charge, lumps: [], branches: [], main: 0 } };
+    return inTurns(findRobotMends(plan, match, target, options), progress, () =>
+      performance.now() - started > ROBOT_MENDS_WITHIN ? 'enough' : mine === this.robotMending,
+    );
+  }
+
+  /** What lets a day last longer, told as it is found; `undefined` where it was stopped. */
+  async dayMends(
+    plan: Plan,
+    script: MatchScript,
+    failsAt: number,
+    aged: number,
+    progress: (found: readonly DayMend[]) => void,
+  ): Promise<readonly DayMend[] | undefined> {
+    const mine = ++this.dayMending;
+    return inTurns(findDayMends(plan, script, failsAt, aged), progress, () => mine === this.dayMending);
+  }
+
+  /** The verdict of a robot over all scripts that count, without what the matches looked like. */
+  async judgeRobot(plan: Plan): Promise<RobotVerdict | undefined> {
+    const mine = ++this.judgingRobot;
+    const robot = await inTurns(judgeRobot(plan), undefined, () => mine === this.judgingRobot);
+    if (robot === undefined || typeof robot === 'number') return undefined;
+    const { verdict, matches } = robot;
+    return {
+      verdict,
+      matches: matches.map((match) => ({ script: match.script.id, verdict: match.verdict, rungs: match.rungs })),
+    };
+  }
+
+  /** The ways each mechanism may be done, from what a search has found of each. */
+  async robotOptions(
+    plan: Plan,
+    fronts: readonly (readonly Found[])[],
+    progress: (found: RobotOptions) => void,
+  ): Promise<RobotOptions | undefined> {
+    const mine = ++this.choosing;
+    return inTurns(robotOptions(plan, fronts), progress, () => mine === this.choosing);
+  }
+
+  /** One choice for all mechanisms, gone through the match. */
+  async chooseForAll(
+    plan: Plan,
+    question: ChoiceQuestion,
+    progress: (found: RobotChoice) => void,
+  ): Promise<RobotChoice | undefined> {
+    const mine = ++this.choosing;
+    return inTurns(chooseForAll(plan, question), progress, () => mine === this.choosing);
+  }
+
+  stopChoosing(): void {
+    this.choosing++;
+  }
+
+  stopRobotMends(): void {
+    this.robotMending++;
+  }
+
+  stopDayMends(): void {
+    this.dayMending++;
   }
 
   stopDay(): void {
