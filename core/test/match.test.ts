@@ -323,7 +323,7 @@ describe('The robot judged by a match', () => {
     const ledger = ledgerOf(heron);
     const motors = heron.mechanisms.map(({ choices, current }) => choices.find(({ id }) => id === current)!.drive);
     expect(ledger.motors).toBe(motors.reduce((sum, drive) => sum + (drive.kind === 'servo' ? 0 : drive.motors), 0));
-    expect(ledger.servos).toBe(motors.reduce((sum, drive) => sum + (drive.kind === 'servo' ? drive.servos : 0), 0));
+    expect(ledger.servos).toBe(motors.reduce((sum, drive) => sum + (drive.kind === 'servo' ? drive.servos * (drive.joints ?? 1) : 0), 0));
     expect(ledger.mass).toBeCloseTo(
       ledger.rows.reduce((sum, { mass = 0 }) => sum + mass, 0),
       9,

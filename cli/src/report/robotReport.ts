@@ -33,12 +33,7 @@ export function robotReport(plan: Plan) {
 function matchReport(plan: Plan, script: MatchScript) {
   const robot = robotOnPack(plan, script);
   if (!robot) return undefined;
-  const { result, rungs, verdict, leftOut } = judged(
-    robot,
-    script,
-    simulateMatch(robot, script),
-    eventChecks(plan),
-  );
+  const { result, rungs, verdict, leftOut } = judged(robot, script, simulateMatch(robot, script), eventChecks(plan));
   const { lead, rest } = matchSentence({ rungs, verdict });
   return {
     script: script.name,

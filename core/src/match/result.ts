@@ -71,7 +71,7 @@ export interface MatchSamples {
   /** Volts there would be with nothing drawn, and charge taken until then, A·s by the capacity law. */
   readonly rest: readonly number[];
   readonly taken: readonly number[];
-  /** Heat of the main breaker and of the hottest branch's, 1 trips; winding of each lane, °C. */
+  /** Heat of the main breaker and of the hottest branch's, 1 trips; winding of each lane, °C, 0 where it is not known. */
   readonly mainHeat: readonly number[];
   readonly branchHeat: readonly number[];
   readonly windings: readonly (readonly number[])[];

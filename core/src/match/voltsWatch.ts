@@ -85,14 +85,7 @@ export class VoltsWatch {
     else if (this.brownOuts.length < MOST_STRETCHES) this.brownOuts.push({ of, lane, from: time, to: time });
   }
 
-  private draw(
-    time: number,
-    terminals: number,
-    current: number,
-    rest: number,
-    pack: PackNow,
-    stands: number,
-  ): void {
+  private draw(time: number, terminals: number, current: number, rest: number, pack: PackNow, stands: number): void {
     const last = this.times.length - 1;
     const jumped = last < 0 || Math.abs(current - this.current[last]!) > JUMP;
     if (!jumped && time - this.times[last]! < DRAWN_EVERY) return;
@@ -103,7 +96,7 @@ export class VoltsWatch {
     this.taken.push(pack.taken);
     this.mainHeat.push(pack.mainHeat);
     this.branchHeat.push(this.lanes.reduce((most, { branchHeat }) => Math.max(most, branchHeat), 0));
-    this.lanes.forEach(({ lumps }, i) => this.windings[i]!.push(lumps?.winding ?? NaN));
+    this.lanes.forEach(({ lumps }, i) => this.windings[i]!.push(lumps?.winding ?? 0));
     this.lanes.forEach((lane, i) => this.drawn[i]!.push(lane.current));
     this.drawn[this.lanes.length]!.push(stands);
   }

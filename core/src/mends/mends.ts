@@ -3,7 +3,7 @@ import { mechanismById } from '../plan/place.js';
 import { judge as judgePath, type Judgement } from '../evaluate/mechanism.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
-import { eventChecks, newlyOver } from '../robot/eventRungs.js';
+import { eventChecks, worsened } from '../robot/eventRungs.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import { SITUATIONS } from '../limits/situation.js';
 import type { Lever, LeverContext, LeverSetting } from './lever.js';
@@ -21,6 +21,8 @@ export interface Mend {
   readonly after?: number;
   /** What gives first afterwards. */
   readonly firstAfter?: string;
+  /** Limits of the event that were passed before, and would be by more. */
+  readonly more?: readonly string[];
 }
 
 const GRID = 16;
@@ -125,7 +127,8 @@ function judge(
   setting: LeverSetting,
 ): Mend | undefined {
   const changed = applyChanges(plan, setting.changes);
-  if (newlyOver(eventChecks(plan), eventChecks(changed)).length > 0) return undefined;
+  const event = worsened(eventChecks(plan), eventChecks(changed));
+  if (event.passed.length > 0) return undefined;
   const there = mechanismById(changed, mechanismId);
   const after: Judgement[] = [];
   for (const [i, job] of there.jobs.entries()) {
@@ -144,6 +147,7 @@ function judge(
     before: was?.multiple,
     after: is?.multiple,
     firstAfter: is?.name,
+    more: event.more.length > 0 ? event.more : undefined,
   };
 }
 

@@ -57,7 +57,7 @@ export const lengthOf = ({ parts }: Pick<MatchScript, 'parts'>): number =>
 /**
  * A script that ends after so many seconds, its last part cut.
  *
- * @example lengthOf(cutTo({ ...script, parts: [{ name: 'all', seconds: 150 }] }, 20)) //=> 20
+ * @example lengthOf(cutTo(plan.scripts[0], 20)) //=> 20
  */
 export function cutTo(script: MatchScript, seconds: number): MatchScript {
   let left = seconds;

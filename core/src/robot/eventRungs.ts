@@ -56,6 +56,8 @@ export function eventChecks(plan: Plan, ledger?: Ledger): readonly EventCheck[] 
   });
 }
 
+const OF_ONE_PART: readonly EventSum[] = ['packVolts', 'mainBreaker', 'branchBreaker'];
+
 const ruled = ({ rule }: EventLimit): string => (rule ? ` (${rule})` : '');
 
 function sumCheck(plan: Plan, limit: SumLimit, ledger: Ledger): EventCheck {
@@ -68,8 +70,9 @@ function sumCheck(plan: Plan, limit: SumLimit, ledger: Ledger): EventCheck {
   const without = missing.length > 0 ? `, without ${missing.join(', ')}` : '';
   if (sum === undefined)
     return { limit, name, verdict: 'not known', most, sentence: say`${told(most)} allowed${ruled(limit)}${without}.` };
-  const multiple = sum > 0 ? most / sum : Infinity;
   const over = sum > most;
+  // Of what a part is rated for there is no more and less of it: it may be used, or not.
+  const multiple = sum > 0 && (over || !OF_ONE_PART.includes(limit.of)) ? most / sum : Infinity;
   const rest = over ? say`${told(sum - most)} too much` : say`${told(most - sum)} left`;
   return {
     limit,
@@ -192,15 +195,20 @@ export const eventRungs = (checks: readonly EventCheck[]): readonly RobotRung[] 
   );
 
 /**
- * What changes make worse against the event's limits: names of limits that are passed, and by more than before.
+ * What changes make worse against the event's limits, by their names: `passed` newly, or over already and more so.
  *
- * @example newlyOver([], []) //=> []
+ * @example worsened([], []).passed.length //=> 0
  */
-export function newlyOver(before: readonly EventCheck[], after: readonly EventCheck[]): readonly string[] {
-  return after
-    .filter(({ limit, verdict, multiple = 0 }) => {
-      const was = before.find((check) => check.limit.id === limit.id);
-      return verdict === 'gives way' && (was?.verdict !== 'gives way' || multiple < (was.multiple ?? 0) * (1 - 1e-9));
-    })
-    .map(({ name }) => name);
+export function worsened(
+  before: readonly EventCheck[],
+  after: readonly EventCheck[],
+): { readonly passed: readonly string[]; readonly more: readonly string[] } {
+  const fails = after.filter(({ verdict }) => verdict === 'gives way');
+  const wasOf = ({ limit }: EventCheck) => before.find((check) => check.limit.id === limit.id);
+  const passed = fails.filter((check) => wasOf(check)?.verdict !== 'gives way');
+  const more = fails.filter((check) => {
+    const was = wasOf(check);
+    return was?.verdict === 'gives way' && (check.multiple ?? 0) < (was.multiple ?? 0) * (1 - 1e-9);
+  });
+  return { passed: passed.map(({ name }) => name), more: more.map(({ name }) => name) };
 }

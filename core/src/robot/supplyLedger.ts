@@ -26,7 +26,7 @@ export interface WireLine {
 /**
  * The slots of the robot's board: a branch takes one for each motor on it, or one where all hang on it together.
  *
- * @example slotsOf(plan).length //=> 14
+ * @example slotsOf(plan).length //=> 13
  */
 export function slotsOf(plan: Plan): readonly BoardSlot[] {
   const slots = plan.supply.flatMap((node): readonly Omit<BoardSlot, 'number'>[] => {

@@ -10,7 +10,7 @@ import type { RobotOption } from './option.js';
  * The changes that put a choice for all mechanisms into the plan at once: each found design in place of the choice in
  * force, under a name of its own; what is to stay as it is stays. Parts and branches nothing hangs on any more go.
  *
- * @example adoptAll(plan, [today, found]).length > 0 //=> true
+ * @example adoptAll(plan, []).length //=> 0
  */
 export function adoptAll(plan: Plan, taken: readonly RobotOption[]): readonly Change[] {
   const put = taken.reduce<readonly Change[]>((changes, { mechanism, found }) => {

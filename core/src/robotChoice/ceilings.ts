@@ -49,9 +49,7 @@ export function ceilingsOf(plan: Plan): Ceilings {
   };
   const { frame, pack } = ledgerOf(plan);
   const masses = limits.flatMap((limit) =>
-    limit.kind === 'most' && limit.of === 'mass'
-      ? [limit.most.si - frame.mass - (limit.withPack ? pack.mass : 0)]
-      : [],
+    limit.kind === 'most' && limit.of === 'mass' ? [limit.most.si - frame.mass - (limit.withPack ? pack.mass : 0)] : [],
   );
   return {
     mass: masses.length > 0 ? Math.min(...masses) : undefined,

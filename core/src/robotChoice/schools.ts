@@ -37,7 +37,8 @@ export const JOINT_SCHOOLS: readonly JointSchool[] = [
   {
     want: 'kinds',
     name: 'fewest kinds',
-    reasons: 'One kind of motor means one spare, one controller’s settings to know, and one trouble to have met before.',
+    reasons:
+      'One kind of motor means one spare, one controller’s settings to know, and one trouble to have met before.',
     best: 'kinds of motor and servo',
   },
 ];

@@ -39,12 +39,9 @@ export interface JointQuestion<O extends Choosable = Choosable> {
  * `undefined` where no choice stays under all ceilings. Prices are those of the whole robot: a piece that lies on the
  * shelf is used once.
  *
- * @example solveJoint({ options: [[a, b], [c]], ceilings: { price: 300 }, want: 'mass' })!.picks //=> [1, 0]
+ * @example solveJoint({ options: [], ceilings: {}, want: 'mass' }) //=> undefined
  */
-export function solveJoint(
-  question: JointQuestion,
-  without: readonly Cut[] = [],
-): JointChoice | undefined {
+export function solveJoint(question: JointQuestion, without: readonly Cut[] = []): JointChoice | undefined {
   const picks = solveOnce(question, without);
   if (!picks) return undefined;
   const sums = sumsOf(question.options, picks);
@@ -144,7 +141,9 @@ function tried(
   without: readonly Cut[],
 ): readonly number[] {
   const all = question.options[mechanism]!;
-  const taken = new Set(without.flatMap((cut) => cut.filter((one) => one.mechanism === mechanism)).flatMap(({ options }) => options));
+  const taken = new Set(
+    without.flatMap((cut) => cut.filter((one) => one.mechanism === mechanism)).flatMap(({ options }) => options),
+  );
   const best = worthTrying(all, question, owned);
   if (taken.size === 0) return best;
   const rest = all.flatMap((option, o) => (taken.has(o) ? [] : [{ option, o }]));
@@ -171,7 +170,10 @@ function partsOf(options: JointQuestion['options']): ReadonlyMap<string, Omit<Pi
 }
 
 /** What one option each comes to. */
-export function sumsOf(options: JointQuestion['options'], picks: readonly number[]): Omit<JointChoice, 'picks' | 'value'> {
+export function sumsOf(
+  options: JointQuestion['options'],
+  picks: readonly number[],
+): Omit<JointChoice, 'picks' | 'value'> {
   const taken = options.map((all, m) => all[picks[m]!]!);
   const sum = (of: (option: Choosable) => number) => taken.reduce((total, option) => total + of(option), 0);
   const needed = new Map<string, number>();

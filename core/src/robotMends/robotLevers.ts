@@ -183,8 +183,7 @@ export function robotLevers(
 ): readonly RobotLever[] {
   const [any] = plan.mechanisms;
   if (!any) return [];
-  const each = (lever: (lane: InvolvedLane) => RobotLever | undefined) =>
-    involved.flatMap((lane) => lever(lane) ?? []);
+  const each = (lever: (lane: InvolvedLane) => RobotLever | undefined) => involved.flatMap((lane) => lever(lane) ?? []);
   const shifts = each(({ mechanism, go }) => (go === undefined ? undefined : shift(script, mechanism, go)));
   const caps = each(({ mechanism, peak }) => (id === 'late' && mechanism === own ? undefined : cap(mechanism, peak)));
   const ramps = each(({ mechanism }) => (id === 'late' && mechanism === own ? undefined : ramp(mechanism)));

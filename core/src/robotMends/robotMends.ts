@@ -6,7 +6,7 @@ import { applyChanges, type Change } from '../plan/change.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { cutTo, lengthOf, type MatchScript } from '../plan/script.js';
 import { resolvePath } from '../resolve/resolvePath.js';
-import { eventChecks, newlyOver } from '../robot/eventRungs.js';
+import { eventChecks, worsened } from '../robot/eventRungs.js';
 import { judgeMatch, scriptsThatCount, type JudgedMatch } from '../robot/judge.js';
 import { matchRungs } from '../robot/matchRungs.js';
 import { firstToGive, type RobotRung } from '../robot/robotRung.js';
@@ -27,6 +27,8 @@ export interface RobotMend {
   readonly reaches: boolean;
   /** What gives first on the robot afterwards. */
   readonly firstAfter: string;
+  /** Limits of the event that were passed before, and would be by more. */
+  readonly more?: readonly string[];
 }
 
 /** What a search for changes has come to. */
@@ -129,9 +131,13 @@ export function* findRobotMends(
 
   const before = yield* robotFacts(plan, script, match, options, soFar);
   /** Judges a setting on the whole robot; `undefined` where it does not do it, or harms. */
-  function* judged(setting: RobotSetting, ids: readonly RobotLeverId[]): Generator<RobotMendsFound, RobotMend | undefined> {
+  function* judged(
+    setting: RobotSetting,
+    ids: readonly RobotLeverId[],
+  ): Generator<RobotMendsFound, RobotMend | undefined> {
     const changed = applyChanges(plan, setting.changes);
-    if (newlyOver(before.event, eventChecks(changed)).length > 0) return undefined;
+    const event = worsened(before.event, eventChecks(changed));
+    if (event.passed.length > 0) return undefined;
     if (harmsAlone(plan, changed)) return undefined;
     let first: RobotRung | undefined;
     let after = Infinity;
@@ -156,6 +162,7 @@ export function* findRobotMends(
       after,
       reaches: after >= target.wants,
       firstAfter: first?.name ?? 'nothing',
+      more: event.more.length > 0 ? event.more : undefined,
     };
   }
 
@@ -179,7 +186,10 @@ export function* findRobotMends(
 
   pairs = true;
   yield soFar();
-  for (const [first, second] of pairsOf(all.filter(({ lever }) => !TAKES_PARTS.has(lever.id)), target)) {
+  for (const [first, second] of pairsOf(
+    all.filter(({ lever }) => !TAKES_PARTS.has(lever.id)),
+    target,
+  )) {
     const [other] = [second.lever.settings(applyChanges(plan, first.setting.changes))[second.at]];
     if (!other) continue;
     const setting: RobotSetting = {

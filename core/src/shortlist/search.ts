@@ -1,6 +1,6 @@
 import { applyChanges } from '../plan/change.js';
 import type { Plan } from '../plan/plan.js';
-import { eventChecks, newlyOver } from '../robot/eventRungs.js';
+import { eventChecks, worsened } from '../robot/eventRungs.js';
 import type { Shelved } from '../sizing/proposal.js';
 import { outputSpeedNow, totalForSpeed } from '../wants/likeForLike.js';
 import { stockFigures } from '../wants/measure.js';
@@ -102,7 +102,8 @@ export function* searchShortlist(
   /** What a drive would make worse against the event's limits; its wheels are taken for those that are there. */
   const overEvent = ({ changes }: DriveOption): string | undefined => {
     if (allowed.length === 0) return undefined;
-    const [over] = newlyOver(allowed, eventChecks(applyChanges(plan, changes)));
+    const { passed, more } = worsened(allowed, eventChecks(applyChanges(plan, changes)));
+    const [over] = [...passed, ...more];
     return over === undefined ? undefined : `the event’s ${over}`;
   };
   const today = query.like === 'speed' ? outputSpeedNow(plan, mechanism) : undefined;

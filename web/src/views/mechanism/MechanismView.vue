@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Expression, MechanismResult, RobotRung } from '@rough-gear/core';
+import { firstToGive, type Expression, type MechanismResult, type RobotRung } from '@rough-gear/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../../stores/plan.js';
@@ -10,6 +10,7 @@ import RobotDesk from '../robot/RobotDesk.vue';
 import StaleNotice from './desk/StaleNotice.vue';
 import { lazily } from '../../components/widgets/lazily.js';
 import { useEver } from '../../composables/useEver.js';
+import { provideRobotVerdict } from '../../composables/useRobotVerdict.js';
 
 /** One robot: its mechanisms at the left, beside them the whole robot or the mechanism that is open. */
 const { planId, mechanismId = '' } = defineProps<{ planId: string; mechanismId?: string; link?: string }>();
@@ -20,11 +21,16 @@ const WorkingSheet = lazily(() => import('../../components/working/WorkingSheet.
 const plan = usePlan();
 const router = useRouter();
 const results = useResults();
+const verdict = provideRobotVerdict();
 const adding = ref(false);
 const menuOpen = ref(false);
 const current = shallowRef<MechanismResult>();
-/** What gives first on the whole robot, as its page found it last. */
-const robot = shallowRef<RobotRung>();
+/** What gives first on the whole robot: over all scripts that count, or until that is known as its page found it. */
+const seen = shallowRef<RobotRung>();
+const robot = computed(() => {
+  const [first, ...others] = verdict.value?.matches.flatMap(({ rungs }) => rungs.slice(0, 1)) ?? [];
+  return first ? firstToGive([first, ...others])[0] : seen.value;
+});
 const working = shallowRef<{ expression: Expression; title: string; section: string }>();
 const everAdding = useEver(() => adding.value);
 const everWorking = useEver(() => working.value !== undefined);
@@ -32,7 +38,7 @@ const everWorking = useEver(() => working.value !== undefined);
 watch(
   () => planId,
   (id) => {
-    robot.value = undefined;
+    seen.value = undefined;
     void plan.open(id);
   },
   { immediate: true },
@@ -96,7 +102,7 @@ watch(
       @result="current = $event"
       @working="working = $event"
     />
-    <RobotDesk v-else-if="plan.document.mechanisms.length > 0" :key="planId" @judged="robot = $event" />
+    <RobotDesk v-else-if="plan.document.mechanisms.length > 0" :key="planId" @judged="seen = $event" />
     <div v-else class="squared grid place-items-center p-10 text-center">
       <div class="max-w-sm border border-ink bg-sheet p-6">
         <h1 class="mb-2 text-lg">{{ plan.document.name }} has no mechanism yet</h1>

@@ -1,18 +1,24 @@
 <script setup lang="ts">
-import { showMultiple, type JudgedDay, type MatchScript, type Plan } from '@rough-gear/core';
+import { showMultiple, USUAL_DAY, type DayPlan, type JudgedDay, type MatchScript, type Plan } from '@rough-gear/core';
 import { proxy } from 'comlink';
-import { reactive, shallowRef, toRaw, watch } from 'vue';
+import { computed, shallowRef, toRaw, watch } from 'vue';
 import MeasureField from '../../components/fields/MeasureField.vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
+import { usePlan } from '../../stores/plan.js';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useNewest } from '../../composables/useNewest.js';
+import DayMends from './DayMends.vue';
 import { coreWorker } from '../../workers/core.js';
 
 /** A day of matches with packs that take turns: which match fails first, what is still warm, how many packs it takes. */
 const { plan, script, aged } = defineProps<{ plan: Plan; script: MatchScript; aged: number }>();
 const { show } = useDisplay();
 
-const asked = reactive({ matches: 8, between: 600, packs: 2, charger: 6 });
+const store = usePlan();
+/** How the day goes is kept with the robot. */
+const asked = computed((): DayPlan => plan.day ?? USUAL_DAY);
+const set = (part: Partial<DayPlan>) => store.commit([{ at: ['day'], to: { ...asked.value, ...part } }]);
+const fresh = computed(() => asked.value.fresh ?? []);
 const day = shallowRef<JudgedDay>();
 const { running, failure, ask, stop } = useNewest(() => void coreWorker.stopDay());
 
@@ -23,13 +29,13 @@ function run(): void {
       const told = proxy((found: JudgedDay) => {
         if (isOn()) day.value = found;
       });
-      return coreWorker.day(toRaw(plan), toRaw(script), { ...asked, aged }, told);
+      return coreWorker.day(toRaw(plan), toRaw(script), { ...toRaw(asked.value), aged }, told);
     },
     (found) => (day.value = found),
   );
 }
 // What was found is of the plan and the figures it was asked with.
-watch([() => plan, () => script, () => aged, () => ({ ...asked })], () => {
+watch([() => plan, () => script, () => aged], () => {
   stop();
   day.value = undefined;
 });
@@ -46,7 +52,7 @@ watch([() => plan, () => script, () => aged, () => ({ ...asked })], () => {
         :at-least="1"
         :most="40"
         class="w-12!"
-        @read="asked.matches = Math.round($event)"
+        @read="set({ matches: Math.round($event) })"
       />
       <MeasureField
         :value="asked.between"
@@ -55,7 +61,7 @@ watch([() => plan, () => script, () => aged, () => ({ ...asked })], () => {
         :at-least="0"
         :most="86400"
         class="w-20!"
-        @read="asked.between = $event"
+        @read="set({ between: $event })"
       />
       <MeasureField
         :value="asked.packs"
@@ -64,7 +70,7 @@ watch([() => plan, () => script, () => aged, () => ({ ...asked })], () => {
         :at-least="1"
         :most="20"
         class="w-12!"
-        @read="asked.packs = Math.round($event)"
+        @read="set({ packs: Math.round($event) })"
       />
       <MeasureField
         :value="asked.charger"
@@ -73,7 +79,7 @@ watch([() => plan, () => script, () => aged, () => ({ ...asked })], () => {
         :at-least="0"
         :most="200"
         class="w-16!"
-        @read="asked.charger = $event"
+        @read="set({ charger: $event })"
       />
       <button v-if="running" type="button" class="act min-h-6" @click="stop">stop</button>
       <button v-else type="button" class="act min-h-6" @click="run">Go through the day</button>
@@ -91,6 +97,17 @@ watch([() => plan, () => script, () => aged, () => ({ ...asked })], () => {
           {{ day.packsWanted === 1 ? 'one pack' : `${day.packsWanted} packs` }}.
         </template>
       </p>
+      <p v-if="fresh.length > 0" class="text-xs text-second">
+        Begun with a full pack from elsewhere: match {{ fresh.map((n) => n + 1).join(', ') }}.
+        <button type="button" class="act" @click="set({ fresh: undefined })">Without</button>
+      </p>
+      <DayMends
+        v-if="day.failsAt !== undefined && !running"
+        :plan="plan"
+        :script="script"
+        :fails-at="day.failsAt"
+        :aged="aged"
+      />
       <div class="overflow-x-auto">
         <table class="w-full" data-testid="day">
           <thead>
@@ -107,7 +124,7 @@ watch([() => plan, () => script, () => aged, () => ({ ...asked })], () => {
           <tbody>
             <tr v-for="(match, i) in day.matches" :key="i" class="border-b border-hair text-right align-top">
               <th scope="row" class="figures text-left font-normal">{{ i + 1 }}</th>
-              <td class="figures">{{ match.pack + 1 }}</td>
+              <td class="figures">{{ match.pack === undefined ? 'full' : match.pack + 1 }}</td>
               <td class="figures">{{ show(match.start, 'share', 2) }}</td>
               <td class="figures">{{ show(match.end, 'share', 2) }}</td>
               <td class="figures">{{ show(match.leastVolts, 'voltage') }}</td>

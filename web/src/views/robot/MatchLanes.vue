@@ -15,7 +15,7 @@ import { computed, ref } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 
 /** A lane a mechanism, its goes as blocks as long as the simulation found; dragged, or stepped by the arrow keys. */
-const { script, match, length, left, names, jobs } = defineProps<{
+const { script, match, length, left, names, jobs, instant } = defineProps<{
   script: MatchScript;
   match: JudgedMatch | undefined;
   length: number;
@@ -24,6 +24,8 @@ const { script, match, length, left, names, jobs } = defineProps<{
   names: ReadonlyMap<string, string>;
   /** Names of jobs, by mechanism and job. */
   jobs: ReadonlyMap<string, string>;
+  /** A line through all lanes at this instant, s. */
+  instant?: number | undefined;
 }>();
 const emit = defineEmits<{ change: [script: MatchScript] }>();
 const chosen = defineModel<{ mechanism: string; go: string }>('chosen');
@@ -56,6 +58,27 @@ const blocks = computed((): readonly (readonly Block[])[] =>
           return { key: `${go.id} ${i}`, go, mechanism, from, to: result.ended ?? from, result };
         }),
     );
+  }),
+);
+
+/** Between its goes a lane that draws is holding: drawn as a line, by what it takes there. */
+const LEAST_HELD = 0.3;
+const holds = computed(() =>
+  script.lanes.map(({ mechanism }, i) => {
+    const lane = match?.result.lanes.findIndex((one) => one.mechanism === mechanism) ?? -1;
+    if (!match || lane < 0) return [];
+    const { times, lanes } = match.result.samples;
+    const drawn = lanes[lane]!;
+    const found: { from: number; to: number; current: number }[] = [];
+    times.forEach((time, k) => {
+      const next = times[k + 1];
+      const busy = blocks.value[i]!.some(({ from, to }) => time < to - 1e-6 && time >= from - 1e-6);
+      if (next === undefined || busy || !(drawn[k]! > 0.05)) return;
+      const last = found.at(-1);
+      if (last && time - last.to < 1e-6) last.to = next;
+      else found.push({ from: time, to: next, current: drawn[k]! });
+    });
+    return found.filter(({ from, to }) => to - from > LEAST_HELD);
   }),
 );
 
@@ -121,7 +144,13 @@ const shiftOf = (block: Block) =>
 </script>
 
 <template>
-  <div ref="room" class="text-sm" data-testid="lanes">
+  <div ref="room" class="relative text-sm" data-testid="lanes">
+    <span
+      v-if="instant !== undefined"
+      aria-hidden="true"
+      class="pointer-events-none absolute inset-y-0 z-10 border-l-2 border-dotted border-ink"
+      :style="{ left: `${placeOf(instant)}px` }"
+    />
     <div v-for="(lane, i) in script.lanes" :key="lane.mechanism" class="relative h-6 border-b border-hair">
       <button
         type="button"
@@ -135,6 +164,15 @@ const shiftOf = (block: Block) =>
       >
         {{ names.get(lane.mechanism) }}
       </button>
+      <span
+        v-for="held in holds[i]"
+        :key="`held ${held.from}`"
+        aria-hidden="true"
+        class="absolute top-[11px] h-0.5 bg-second"
+        :style="{ left: `${placeOf(held.from)}px`, width: `${placeOf(held.to) - placeOf(held.from)}px` }"
+        :title="`holding from ${show(held.from, 'time')} to ${show(held.to, 'time')}, ${show(held.current, 'current')}`"
+        data-held
+      />
       <span
         v-for="block in blocks[i]"
         :key="block.key"

@@ -1,59 +1,71 @@
 <script setup lang="ts">
-import { counted, ledgerOf, type Plan } from '@rough-gear/core';
+import { counted, EVENT_SUM_WORDS, eventChecks, ledgerOf, type EventSum, type Plan } from '@rough-gear/core';
 import { computed, ref } from 'vue';
+import VerdictRing from '../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../composables/useDisplay.js';
+import LedgerTable from './LedgerTable.vue';
+import EventSheetDialog from './event/EventSheetDialog.vue';
 
-/** What the robot weighs, costs and takes up as its choices in force are; by mechanism where it is opened. */
+/** What the robot weighs, costs and takes up, each against what its event allows; by mechanism where it is opened. */
 const { plan } = defineProps<{ plan: Plan }>();
-const { show } = useDisplay();
+const { show, say } = useDisplay();
 const ledger = computed(() => ledgerOf(plan));
+const checks = computed(() => eventChecks(plan, ledger.value));
 const open = ref(false);
-const unknown = (missing: readonly string[]) => (missing.length > 0 ? `, without ${missing.join(', ')}` : '');
+const sheet = ref(false);
+const over = computed(() => checks.value.filter(({ verdict }) => verdict === 'gives way' || verdict === 'not known'));
+
+/** "11 of 12 motors" where the event says how many, else "11 motors". */
+function counts(of: EventSum, is: number, words: (count: number) => string): string {
+  const most = checks.value.find(({ limit }) => limit.kind === 'most' && limit.of === of)?.most;
+  return most === undefined ? words(is) : `${is} of ${words(most)}`;
+}
+const measured = (of: EventSum, is: number): string => {
+  const check = checks.value.find(({ limit }) => limit.kind === 'most' && limit.of === of);
+  const { dimension } = EVENT_SUM_WORDS[of];
+  const told = (value: number) => show(value, dimension ?? 'number');
+  return check?.most === undefined ? told(is) : `${told(check.is ?? is)} of ${told(check.most)}`;
+};
 </script>
 
 <template>
   <section aria-label="Mass, money, counts" class="text-sm" data-testid="counts">
     <p class="flex flex-wrap items-baseline gap-x-4">
-      <span class="figures"
-        >{{ counted(ledger.motors, 'motor') }}, {{ counted(ledger.servos, 'servo') }} of
-        {{ counted(ledger.kinds, 'kind') }}</span
-      >
-      <span class="figures">{{ counted(ledger.slots, 'slot') }}</span>
+      <span class="figures">{{ counts('slots', ledger.slots, (n) => counted(n, 'slot')) }}</span>
+      <span class="figures">{{ counts('motors', ledger.motors, (n) => counted(n, 'motor')) }}</span>
+      <span class="figures">{{ counts('servos', ledger.servos, (n) => counted(n, 'servo')) }}</span>
+      <span class="figures">{{ counts('kinds', ledger.kinds, (n) => counted(n, 'kind')) }}</span>
       <span
-        ><span class="figures">{{ show(ledger.mass, 'mass') }}</span> of motors and wheels{{
-          unknown(ledger.massMissing)
-        }}</span
+        ><span class="figures">{{ measured('mass', ledger.mass.mass) }}</span
+        ><span v-if="ledger.mass.missing.length > 0" class="text-second"
+          >, without {{ ledger.mass.missing.join(', ') }}</span
+        ></span
       >
       <span
-        ><span class="figures">{{ show(ledger.price, 'number') }}</span> still to pay{{
-          unknown(ledger.priceMissing)
-        }}</span
+        ><span class="figures">{{ measured('money', ledger.price) }}</span> to spend<span
+          v-if="ledger.priceMissing.length > 0"
+          class="text-second"
+          >, without {{ ledger.priceMissing.join(', ') }}</span
+        ></span
       >
-      <button type="button" class="act ml-auto min-h-6" :aria-expanded="open" @click="open = !open">
-        {{ open ? 'less' : 'by mechanism' }}
-      </button>
+      <span class="ml-auto flex gap-x-4">
+        <button type="button" class="act min-h-6" :aria-expanded="open" @click="open = !open">
+          {{ open ? 'less' : 'by mechanism' }}
+        </button>
+        <button type="button" class="act min-h-6" @click="sheet = true">event sheet</button>
+      </span>
     </p>
-    <table v-if="open" class="mt-1 w-full text-[0.8125rem]">
-      <thead>
-        <tr class="border-b border-ink text-right text-xs">
-          <th scope="col" class="text-left font-normal text-second">mechanism</th>
-          <th scope="col" class="font-normal text-second">mass</th>
-          <th scope="col" class="font-normal text-second">to pay</th>
-          <th scope="col" class="font-normal text-second">motors</th>
-          <th scope="col" class="font-normal text-second">servos</th>
-          <th scope="col" class="font-normal text-second">controllers</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in ledger.rows" :key="row.mechanism" class="border-b border-hair text-right">
-          <th scope="row" class="text-left font-normal">{{ row.name }}</th>
-          <td class="figures">{{ row.mass === undefined ? 'not known' : show(row.mass, 'mass') }}</td>
-          <td class="figures">{{ row.price === undefined ? 'not known' : show(row.price, 'number') }}</td>
-          <td class="figures">{{ row.motors || '' }}</td>
-          <td class="figures">{{ row.servos || '' }}</td>
-          <td class="figures">{{ row.controllers || '' }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <ul v-if="over.length > 0" aria-label="Against the event" data-testid="event-over">
+      <li v-for="check in over" :key="check.limit.id" class="flex gap-1.5">
+        <VerdictRing :verdict="check.verdict" :size="14" class="mt-0.5 shrink-0" />
+        <span
+          ><b class="font-semibold">{{ check.name }}</b
+          ><span class="sr-only">: {{ check.verdict }}</span
+          >. {{ say(check.sentence) }}</span
+        >
+      </li>
+    </ul>
+    <LedgerTable v-if="open" :plan="plan" :ledger="ledger" />
+    <EventSheetDialog :open="sheet" :plan="plan" :checks="checks" @close="sheet = false" />
   </section>
 </template>

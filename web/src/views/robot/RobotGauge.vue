@@ -1,25 +1,39 @@
 <script setup lang="ts">
 import {
   matchSentence,
+  momentAt,
+  momentRungs,
   ROBOT_HINTS,
   showMultiple,
   worstOfEach,
   type JudgedMatch,
+  type Plan,
   type RobotRung,
 } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import LimitGauge from '../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../composables/useDisplay.js';
+import type { MatchAsked } from '../../workers/core.worker.js';
+import RobotMends from './RobotMends.vue';
 
 /** What gives first on the whole robot in this match: the gauge, and the answer in a sentence. */
-const { match } = defineProps<{ match: JudgedMatch }>();
-const emit = defineEmits<{ mechanism: [id: string] }>();
-const { say } = useDisplay();
+const { plan, match, asked, instant } = defineProps<{
+  plan: Plan;
+  match: JudgedMatch;
+  asked: MatchAsked;
+  /** While the match is replayed: the gauge stands as at this instant, s. */
+  instant: number | undefined;
+}>();
+const emit = defineEmits<{ mechanism: [id: string]; choose: [] }>();
+const { say, show } = useDisplay();
 
 const keyOf = ({ id, mechanism, name }: RobotRung) => `${id} ${mechanism ?? name}`;
+const standing = computed(() =>
+  instant === undefined ? worstOfEach(match.rungs) : momentRungs(match, momentAt(match, instant)),
+);
 const rungs = computed(() =>
-  worstOfEach(match.rungs).map((rung) => ({
+  standing.value.map((rung) => ({
     id: keyOf(rung),
     name: rung.name,
     verdict: rung.verdict,
@@ -38,6 +52,10 @@ const chosen = ref<string>();
 const selected = computed(() => rungs.value.find(({ id }) => id === chosen.value)?.rung);
 /** What the hint is of: the rung that is chosen, else the first to give. */
 const shown = computed(() => selected.value ?? match.rungs[0]);
+/** What can be mended in the match: a limit of the event is a matter of what is chosen. */
+const mendable = computed(() =>
+  shown.value && shown.value.id !== 'event' && shown.value.verdict !== 'enough' ? shown.value : undefined,
+);
 const said = computed(() => matchSentence(match));
 /** What gives way or is tight beside the first, each with its own numbers. */
 const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdict !== 'enough'));
@@ -50,7 +68,7 @@ const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdi
       :ladder="ladder"
       :selected="chosen"
       :height="300"
-      asked="this match as it is scripted"
+      :asked="instant === undefined ? 'this match as it is scripted' : `this match at ${show(instant, 'time')}`"
       @select="chosen = chosen === $event.id ? undefined : $event.id"
     />
     <p data-testid="robot-answer" aria-live="polite">
@@ -59,6 +77,7 @@ const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdi
     <p v-if="shown && shown.verdict !== 'enough'" class="text-sm" data-testid="robot-hint">
       <b>To change:</b> {{ ROBOT_HINTS[shown.id] }}.
     </p>
+    <RobotMends v-if="mendable" :plan="plan" :match="match" :target="mendable" :asked="asked" />
     <p v-if="selected" class="border-l-3 border-line pl-2 text-sm" data-testid="robot-rung">
       <b>{{ selected.name }}, {{ showMultiple(selected.multiple) }}.</b> {{ say(selected.sentence) }}
       <button v-if="selected.mechanism" type="button" class="act" @click="emit('mechanism', selected.mechanism)">
@@ -74,6 +93,12 @@ const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdi
         >
       </li>
     </ul>
+    <p class="border-t border-hair pt-1 text-sm">
+      <button type="button" class="act min-h-7" @click="emit('choose')">Choose for all mechanisms at once</button>
+      <span class="block text-xs text-second"
+        >lightest, cheapest, coolest, strongest where it is weakest, fewest kinds: within the event sheet</span
+      >
+    </p>
     <p v-if="match.leftOut.length > 0" class="text-xs text-second">
       Not in it, for want of a figure: {{ match.leftOut.join(', ') }}.
     </p>

@@ -16,6 +16,7 @@ import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useMends } from '../../../composables/useMends.js';
 import CheckList from './CheckList.vue';
+import InTheMatch from './InTheMatch.vue';
 import MendList from './MendList.vue';
 import RingsNote from './RingsNote.vue';
 import VerdictKey from './VerdictKey.vue';
@@ -199,6 +200,7 @@ const openRung = computed(() => selectedRung.value ?? ladder.value.first);
         @apply="apply"
       />
     </div>
+    <InTheMatch :mechanism-id="mechanism.id" />
     <CheckList
       :checks="job.checks"
       :before="before?.checks"

@@ -31,7 +31,12 @@ const shown = computed(() => (all.value ? search.mends : search.mends.slice(0, F
           :title="mend.firstAfter ? `then ${mend.firstAfter} gives first` : ''"
           @click="$emit('apply', mend)"
         >
-          <span class="act grow">{{ say(mend.label) }}</span>
+          <span class="grow"
+            ><span class="act">{{ say(mend.label) }}</span
+            ><span v-if="mend.more" class="block text-xs text-second"
+              >the event’s {{ mend.more.join(', ') }} over by more</span
+            ></span
+          >
           <span v-if="mend.before !== undefined && mend.after !== undefined" class="figures whitespace-nowrap"
             >{{ showMultiple(mend.before).replace('×', '') }} → {{ showMultiple(mend.after) }}</span
           >

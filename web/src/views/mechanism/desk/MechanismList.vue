@@ -7,6 +7,7 @@ import { useDragOrder } from '../../../composables/useDragOrder.js';
 import PlanParts from './PlanParts.vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import VerdictWord from '../../../components/verdict/VerdictWord.vue';
+import { inTheMatch, useRobotVerdict } from '../../../composables/useRobotVerdict.js';
 import { usePlan } from '../../../stores/plan.js';
 
 /** The robot's mechanisms with verdict and least multiple; dragged, or moved by keys, into an order. */
@@ -21,6 +22,7 @@ const { results, current, whole, robot } = defineProps<{
 defineEmits<{ add: [] }>();
 
 const plan = usePlan();
+const verdict = useRobotVerdict();
 const mechanisms = computed({
   get: () => [...(plan.document?.mechanisms ?? [])],
   set: (order: Mechanism[]) => plan.commit([{ at: ['mechanisms'], to: order }]),
@@ -36,6 +38,12 @@ function timesText(id: string): string {
   if (!headline) return '…';
   if (headline.verdict === 'not known') return '?';
   return headline.multiple === undefined ? '' : showMultiple(headline.multiple);
+}
+
+/** What gives first of it in the matches, where that is not enough. */
+function worseInMatch(id: string): RobotRung | undefined {
+  const rung = inTheMatch(verdict.value, id);
+  return rung && rung.verdict !== 'enough' ? rung : undefined;
 }
 
 /** Beside the verdict's word: what it is, and how much is not known where all that is known is enough. */
@@ -105,6 +113,10 @@ function move(index: number, by: number): void {
               }}</span></template
             >
             <span v-else class="text-second">looking …</span>
+            <span v-if="worseInMatch(mechanism.id)" class="block text-second" data-testid="list-in-match"
+              ><VerdictWord :verdict="worseInMatch(mechanism.id)!.verdict" /> in the match,
+              <span class="figures">{{ showMultiple(worseInMatch(mechanism.id)!.multiple) }}</span></span
+            >
           </span>
         </RouterLink>
         <span class="absolute right-1 bottom-0.5 hidden bg-sheet group-focus-within:flex group-hover:flex">

@@ -1,0 +1,45 @@
+import type { Plan, RobotRung } from '@rough-gear/core';
+import { inject, provide, shallowRef, toRaw, watch, type InjectionKey, type Ref } from 'vue';
+import { usePlan } from '../stores/plan.js';
+import { coreWorker } from '../workers/core.js';
+import type { RobotVerdict } from '../workers/core.worker.js';
+
+/** A match takes a second to go through: whoever types or has just come in is not made to wait for it. */
+const WAIT_MS = 1500;
+
+type Known = Readonly<Ref<RobotVerdict | undefined>>;
+const KEY: InjectionKey<Known> = Symbol('robot verdict');
+
+/** The verdict of the open robot over all scripts that count, known a while after the last change. */
+export function provideRobotVerdict(): Known {
+  const store = usePlan();
+  const verdict = shallowRef<RobotVerdict>();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  watch(
+    () => store.document,
+    (plan, was) => {
+      clearTimeout(timer);
+      if (plan?.name !== was?.name) verdict.value = undefined;
+      if (!plan || plan.mechanisms.length === 0) return;
+      timer = setTimeout(() => void ask(plan), WAIT_MS);
+    },
+    { immediate: true },
+  );
+  async function ask(plan: Plan): Promise<void> {
+    const found = await coreWorker.judgeRobot(toRaw(plan));
+    if (found && store.document === plan) verdict.value = found;
+  }
+  provide(KEY, verdict);
+  return verdict;
+}
+
+export const useRobotVerdict = (): Known => inject(KEY, shallowRef());
+
+/** What of a mechanism gives first in the matches; absent where it is in none. */
+export function inTheMatch(verdict: RobotVerdict | undefined, mechanism: string): RobotRung | undefined {
+  const own = verdict?.matches.flatMap(({ rungs }) => rungs.filter((rung) => rung.mechanism === mechanism)) ?? [];
+  return own.reduce<RobotRung | undefined>(
+    (worst, rung) => (!worst || rung.multiple / rung.wants < worst.multiple / worst.wants ? rung : worst),
+    undefined,
+  );
+}

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { digits, partOf, slotsOf, type JudgedMatch, type Plan } from '@rough-gear/core';
+import { computed } from 'vue';
+import { useDisplay } from '../../composables/useDisplay.js';
+
+/** The pack, the main breaker and the board, slot by slot: how near each came to letting go in the match. */
+const { plan, match } = defineProps<{ plan: Plan; match: JudgedMatch | undefined }>();
+const { show } = useDisplay();
+
+const packNode = computed(() => plan.supply.find((node) => node.kind === 'pack'));
+const pack = computed(() => (packNode.value?.kind === 'pack' ? plan.parts[packNode.value.part]?.part.name : undefined));
+const main = computed(() => {
+  const node = plan.supply.find(({ kind }) => kind === 'main');
+  if (node?.kind !== 'main') return undefined;
+  const rated = node.breaker === undefined ? undefined : partOf(plan, node.breaker, 'breaker').rated?.si;
+  return { rated, share: carried(match?.result.main?.peak) };
+});
+/** Share of the steady current that would just trip it. */
+const carried = (heat: number | undefined): number | undefined =>
+  heat === undefined ? undefined : Math.min(1, Math.sqrt(heat));
+
+const slots = computed(() =>
+  slotsOf(plan).map((slot) => {
+    const lanes = match?.result.lanes.filter(({ mechanism }) => slot.mechanisms.includes(mechanism)) ?? [];
+    const heat = Math.max(0, ...lanes.map(({ branch }) => branch?.peak ?? 0));
+    return { ...slot, share: match ? carried(heat) : undefined, tripped: heat >= 1 };
+  }),
+);
+const most = computed(() => {
+  const limits = plan.event?.limits ?? [];
+  const all = limits.flatMap((limit) => (limit.kind === 'most' && limit.of === 'slots' ? [limit.most.si] : []));
+  return all.length > 0 ? Math.min(...all) : undefined;
+});
+const free = computed(() => Math.max(0, Math.min(40, (most.value ?? 0) - slots.value.length)));
+const said = (share: number | undefined): string =>
+  share === undefined ? '' : share >= 1 ? ', trips' : `, ${digits(100 * share, 2)} % of what trips it`;
+</script>
+
+<template>
+  <section aria-label="Pack and board" class="squared border-b border-line px-2 py-1.5 text-xs" data-testid="board">
+    <div class="flex flex-wrap items-start gap-x-3 gap-y-1">
+      <span class="max-w-40 min-w-24">
+        <b class="block font-semibold">Pack</b>
+        <span class="text-second">{{ pack ?? 'none' }}</span>
+        <span v-if="match" class="figures block"
+          >{{ show(match.result.leastVolts.volts, 'voltage') }},
+          {{ show(match.result.peakCurrent.current, 'current') }}</span
+        >
+      </span>
+      <span v-if="main" class="min-w-14">
+        <b class="block font-semibold">Main</b>
+        <span class="text-second">{{ main.rated === undefined ? 'not known' : show(main.rated, 'current') }}</span>
+        <span v-if="main.share !== undefined" class="figures block">{{ digits(100 * main.share, 2) }} %</span>
+      </span>
+      <ol class="flex min-w-0 grow flex-wrap gap-1 border border-ink bg-sheet p-1" aria-label="Slots of the board">
+        <li
+          v-for="slot in slots"
+          :key="slot.number"
+          class="relative flex h-11 w-[3.1rem] flex-col justify-between overflow-hidden border px-0.5 leading-tight"
+          :class="slot.tripped ? 'border-gives' : 'border-line'"
+          :title="`Slot ${slot.number}: ${slot.name}, ${slot.rated === undefined ? 'breaker not known' : show(slot.rated, 'current')}${said(slot.share)}`"
+        >
+          <span
+            v-if="slot.share !== undefined"
+            aria-hidden="true"
+            class="absolute inset-x-0 bottom-0"
+            :class="slot.tripped ? 'bg-gives/30' : slot.share > 0.83 ? 'bg-tight/30' : 'bg-enough/25'"
+            :style="{ height: `${100 * slot.share}%` }"
+          />
+          <span class="relative flex justify-between"
+            ><span class="text-second">{{ slot.number }}</span
+            ><span class="figures">{{ slot.rated === undefined ? '?' : digits(slot.rated) }}</span></span
+          >
+          <span class="relative truncate">{{ slot.name }}</span>
+          <span class="sr-only">{{ said(slot.share) }}</span>
+        </li>
+        <li
+          v-for="n in free"
+          :key="`free ${n}`"
+          class="grid h-11 w-[3.1rem] place-items-center border border-dashed border-line text-second"
+        >
+          free
+        </li>
+      </ol>
+    </div>
+    <p class="mt-1 text-second">
+      Each slot with its breaker’s amperes, filled by how near it comes to tripping in this match.
+    </p>
+  </section>
+</template>
