@@ -323,9 +323,11 @@ describe('The robot judged by a match', () => {
     const ledger = ledgerOf(heron);
     const motors = heron.mechanisms.map(({ choices, current }) => choices.find(({ id }) => id === current)!.drive);
     expect(ledger.motors).toBe(motors.reduce((sum, drive) => sum + (drive.kind === 'servo' ? 0 : drive.motors), 0));
-    expect(ledger.servos).toBe(motors.reduce((sum, drive) => sum + (drive.kind === 'servo' ? drive.servos * (drive.joints ?? 1) : 0), 0));
-    expect(ledger.mass).toBeCloseTo(
-      ledger.rows.reduce((sum, { mass = 0 }) => sum + mass, 0),
+    expect(ledger.servos).toBe(
+      motors.reduce((sum, drive) => sum + (drive.kind === 'servo' ? drive.servos * (drive.joints ?? 1) : 0), 0),
+    );
+    expect(ledger.mass.mass).toBeCloseTo(
+      ledger.rows.reduce((sum, { mass }) => sum + mass.all.mass, ledger.frame.mass),
       9,
     );
   });

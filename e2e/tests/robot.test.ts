@@ -21,7 +21,7 @@ test('the robot opens with what gives first in a match, when, and why', async ({
   await expect(answer(page)).toContainText(/takes 1\.\d+ s, 1\.51 s alone; 1\.6 s is wanted/);
   await expect(page.getByTestId('robot-hint')).toContainText('To change: begin it when less else is on');
   const list = page.getByRole('navigation', { name: 'Mechanisms' });
-  await expect(list.getByRole('link', { name: /Whole robot/ })).toContainText('0.83×');
+  await expect(list.getByRole('link', { name: /Whole robot/ })).toContainText('0.91×');
   const ledger = page.getByTestId('ledger');
   await expect(ledger.getByRole('row').nth(1)).toContainText('Drive base');
   await expect(ledger).toContainText('stands still: resistance is missing');
@@ -99,7 +99,7 @@ test('an old pack that is half empty dips further', async ({ heron, page }) => {
 });
 
 test('a day of two packs says which match fails, and how many packs it takes', async ({ heron, page }) => {
-  await open(heron, '?script=calm');
+  await open(heron);
   const day = page.getByRole('region', { name: 'Day of matches' });
   await day.getByLabel('matches', { exact: true }).fill('3');
   await day.getByLabel('matches', { exact: true }).press('Enter');
@@ -121,6 +121,31 @@ test('a day of two packs says which match fails, and how many packs it takes', a
   await day.getByRole('button', { name: 'Go through the day' }).click();
   await day.getByRole('button', { name: 'stop' }).click();
   await expect(day.getByRole('button', { name: 'Go through the day' })).toBeVisible();
+});
+
+test('a day that fails on one pack is mended by what is found, and keeps it', async ({ heron, page }) => {
+  test.setTimeout(180_000);
+  await open(heron, '?script=calm');
+  const day = page.getByRole('region', { name: 'Day of matches' });
+  for (const [label, text] of [
+    ['matches', '3'],
+    ['packs in turn', '1'],
+    ['each charged at', '0.5 A'],
+  ] as const) {
+    await day.getByLabel(label, { exact: true }).fill(text);
+    await day.getByLabel(label, { exact: true }).press('Enter');
+  }
+  await day.getByRole('button', { name: 'Go through the day' }).click();
+  await expect(day.getByTestId('day-said')).toContainText(/from match [23] on/, { timeout: 60_000 });
+  await day.getByRole('button', { name: 'Look for what lets it last' }).click();
+  const full = day.getByRole('button', { name: /^A full pack from elsewhere before match [23]/ });
+  await expect(full).toBeVisible({ timeout: 90_000 });
+  await full.click();
+  await heron.saved();
+  expect((await heron.stored()).document.day).toMatchObject({ matches: 3, packs: 1, charger: 0.5 });
+  expect((await heron.stored()).document.day!.fresh).toHaveLength(1);
+  await day.getByRole('button', { name: 'Go through the day' }).click();
+  await expect(day.getByTestId('day')).toContainText('full', { timeout: 60_000 });
 });
 
 test('scripts are proposed, named, and go out and in as a file', async ({ heron, page }) => {
@@ -198,4 +223,143 @@ test('a mechanism that is taken away takes its goes with it', async ({ heron, pa
   await heron.saved();
   const { document } = await heron.stored();
   for (const { lanes } of document.scripts!) expect(lanes.map(({ mechanism }) => mechanism)).not.toContain('lift');
+});
+
+test('from Heron as shipped to a mended match by mouse, one undo', async ({ heron, page }) => {
+  test.slow();
+  await open(heron);
+  const mends = page.getByTestId('robot-mends');
+  await mends.getByRole('button', { name: 'Look for changes that do it' }).click();
+  const later = mends.getByRole('button', { name: /^Mast lift [\d.]+ s later/ });
+  await expect(later).toBeVisible({ timeout: 60_000 });
+  await expect(later).toContainText(/0\.\d+ → 1\.\d+×/);
+  await later.click();
+  await expect(answer(page)).toContainText('Gives way. Mass gives first', { timeout: 30_000 });
+  await expect(page.getByTestId('lanes').locator('[data-go*="Raise a crate"]').first()).not.toHaveClass(/border-gives/);
+  await heron.saved();
+  const { document } = await heron.stored();
+  const go = document.scripts![0]!.lanes.find(({ mechanism }) => mechanism === 'lift')!.goes[0]!;
+  expect(go.when.kind === 'every' && go.when.from).toBeGreaterThan(1);
+  await page.keyboard.press('Control+z');
+  await expect(answer(page)).toContainText('Mast lift: in time gives first', { timeout: 30_000 });
+});
+
+test('and by keyboard, to a limit chosen in the gauge; a search is stopped', async ({ heron, page }) => {
+  test.slow();
+  await open(heron);
+  await page.getByTestId('robot-mends').getByRole('button', { name: 'Look for changes' }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByTestId('robot-mends').getByRole('button', { name: 'stop' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('robot-mends')).toContainText(/Stopped after \d+ match/);
+  await page.getByTestId('robot-mends').getByRole('button', { name: 'Look again' }).focus();
+  await page.keyboard.press('Enter');
+  const later = page.getByTestId('robot-mends').getByRole('button', { name: /^Mast lift [\d.]+ s later/ });
+  await expect(later).toBeVisible({ timeout: 60_000 });
+  await later.focus();
+  await page.keyboard.press('Enter');
+  await expect(answer(page)).toContainText('Gives way. Mass gives first', { timeout: 30_000 });
+});
+
+test('the list and a mechanism’s page say how it fares in the match beside alone', async ({ heron, page }) => {
+  await heron.open('lift');
+  const beside = page.getByTestId('in-the-match');
+  await expect(beside).toContainText(/In the match, 0\.9\d×\. The go at [\d.]+ s takes 1\.\d+ s, 1\.51 s alone/, {
+    timeout: 30_000,
+  });
+  await expect(page.getByTestId('list-in-match').first()).toContainText('gives way in the match');
+  const list = page.getByRole('navigation', { name: 'Mechanisms' });
+  await expect(list.getByRole('link', { name: /Whole robot/ })).toContainText('Mast lift: in time');
+  await beside.getByRole('link', { name: 'Whole robot' }).click();
+  await expect(answer(page)).toBeVisible();
+});
+
+test('the event sheet holds the robot to its rules, and is typed, passed and undone', async ({ heron, page }) => {
+  await open(heron, '?script=calm');
+  await expect(page.getByTestId('counts')).toContainText('48.7 kg of 48 kg');
+  await expect(answer(page)).toContainText('mass', { ignoreCase: true });
+  await page.getByRole('button', { name: 'event sheet' }).click();
+  const sheet = page.getByTestId('event-sheet');
+  const mass = sheet.getByRole('group', { name: 'most mass' });
+  await mass.getByRole('textbox', { name: 'most mass' }).fill('lots');
+  await mass.getByRole('textbox', { name: 'most mass' }).press('Enter');
+  await expect(mass.getByRole('alert')).toContainText('“lots” does not start with a number');
+  await page.keyboard.press('Escape');
+  await mass.getByRole('textbox', { name: 'most mass' }).fill('110 lb');
+  await mass.getByRole('textbox', { name: 'most mass' }).press('Enter');
+  await expect(sheet).toContainText(/48\.7 kg, ± 1\.4 kg of 49\.9 kg allowed/);
+  await mass.getByLabel('with the pack').check();
+  await expect(sheet).toContainText(/54\.6 kg.* too much/);
+  await sheet.getByLabel('another limit').selectOption({ label: 'most servos' });
+  await expect(sheet.getByRole('group', { name: 'most servos' })).toBeVisible();
+  await sheet.getByRole('group', { name: 'most servos' }).getByRole('textbox', { name: 'most servos' }).fill('2');
+  await sheet.getByRole('group', { name: 'most servos' }).getByRole('textbox', { name: 'most servos' }).press('Enter');
+  await expect(sheet).toContainText('3 of 2 allowed: 1 too much');
+  await sheet.getByRole('button', { name: 'Remove: most servos' }).click();
+  await expect(sheet.getByRole('group', { name: 'most servos' })).toHaveCount(0);
+  await page.keyboard.press('Escape');
+  await heron.saved();
+  const limit = (await heron.stored()).document.event!.limits.find(({ id }) => id === 'mass')!;
+  expect(limit).toMatchObject({ withPack: true, most: { si: 49.895 } });
+  // A structure that is typed moves the sum.
+  await page.getByRole('button', { name: 'by mechanism' }).click();
+  const ledger = page.getByTestId('ledger-by-mechanism');
+  await ledger.getByLabel('structure of Mast lift').fill('3 kg');
+  await ledger.getByLabel('structure of Mast lift').press('Enter');
+  await expect(page.getByTestId('counts')).toContainText('52.2 kg of 49.9 kg');
+});
+
+test('a match is shown as it goes, and held by hand', async ({ heron, page }) => {
+  await open(heron);
+  await page.getByRole('button', { name: 'Replay' }).click();
+  const replay = page.getByTestId('replay');
+  await replay.getByRole('button', { name: '20×' }).click();
+  const instant = replay.getByRole('slider', { name: 'Instant of the match' });
+  await expect.poll(async () => Number(await instant.inputValue()), { timeout: 20_000 }).toBeGreaterThan(5);
+  await replay.getByRole('button', { name: 'Hold the replay' }).click();
+  const held = await instant.inputValue();
+  await instant.fill('3');
+  await expect(replay).toContainText(/^3 s: [\d.]+ V/);
+  expect(Number(held)).toBeGreaterThan(5);
+  await expect(page.getByText('this match at 3 s')).toBeVisible();
+  await replay.getByRole('button', { name: 'done' }).click();
+  await expect(page.getByText('this match as it is scripted')).toBeVisible();
+});
+
+test('one choice for all mechanisms is found, stopped, adopted and undone', async ({ heron, page }) => {
+  test.setTimeout(240_000);
+  await open(heron);
+  await page.getByRole('button', { name: 'Choose for all mechanisms at once' }).click();
+  await expect(page).toHaveURL(/choose=all/);
+  const all = page.getByTestId('choose-all');
+  await all.getByRole('button', { name: 'Choose', exact: true }).click();
+  await expect(all.getByRole('status')).toContainText('searching the shelf');
+  await all.getByRole('button', { name: 'Stop' }).click();
+  await expect(all).toContainText('Stopped.');
+  // What cannot be is said.
+  await all.getByLabel('mass of all mechanisms', { exact: true }).fill('10 kg');
+  await all.getByLabel('mass of all mechanisms', { exact: true }).press('Enter');
+  await all.getByRole('button', { name: 'Choose', exact: true }).click();
+  await expect(all.getByTestId('joint-impossible')).toBeVisible({ timeout: 120_000 });
+  await expect(all.getByTestId('ceiling-costs')).toContainText('1 kg more would not be enough');
+  await all.getByLabel('mass of all mechanisms', { exact: true }).fill('39.4 kg');
+  await all.getByLabel('mass of all mechanisms', { exact: true }).press('Enter');
+  await all.getByRole('button', { name: 'Choose again' }).click();
+  const adopt = all.getByRole('button', { name: /^Adopt for \d+ mechanisms/ });
+  await expect(adopt).toBeVisible({ timeout: 120_000 });
+  await expect(all.getByTestId('joint')).toContainText('mass of all mechanisms');
+  const before = await heron.stored();
+  await adopt.click();
+  await expect(page.getByText(/one undo takes it back/)).toBeVisible();
+  await heron.saved();
+  const { document } = await heron.stored();
+  expect(document.mechanisms.map(({ choices }) => choices)).not.toEqual(
+    before.document.mechanisms.map(({ choices }) => choices),
+  );
+  expect(document.reasons!.at(-1)!.why).toContain('Chosen for all mechanisms at once, lightest');
+  await expect(page.getByTestId('counts')).not.toContainText('48.7 kg');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('counts')).toContainText('48.7 kg of 48 kg');
+  await heron.saved();
+  expect((await heron.stored()).document.mechanisms).toEqual(before.document.mechanisms);
 });

@@ -20,6 +20,8 @@ export function worthTrying<O extends Choosable>(
     if (kindsCount && x.kind !== y.kind) return false;
     const sameParts = samePieces(x, y);
     if (!sameParts && !(bare[a] && bare[b])) return false;
+    // Where a part has no price both come to no end: then what is bought with them tells.
+    if (sameParts && x.price > y.price) return false;
     const [mine, others] = [costs[a]!, costs[b]!];
     if (mine.some((cost, i) => cost > others[i]!)) return false;
     if (mine.some((cost, i) => cost < others[i]!)) return true;

@@ -39,7 +39,7 @@ export interface JointQuestion<O extends Choosable = Choosable> {
  * `undefined` where no choice stays under all ceilings. Prices are those of the whole robot: a piece that lies on the
  * shelf is used once.
  *
- * @example solveJoint({ options: [], ceilings: {}, want: 'mass' }) //=> undefined
+ * @example solveJoint({ options: [], ceilings: {}, want: 'mass' }).picks //=> []
  */
 export function solveJoint(question: JointQuestion, without: readonly Cut[] = []): JointChoice | undefined {
   const picks = solveOnce(question, without);

@@ -38,8 +38,8 @@ const said = (share: number | undefined): string =>
 
 <template>
   <section aria-label="Pack and board" class="squared border-b border-line px-2 py-1.5 text-xs" data-testid="board">
-    <div class="flex flex-wrap items-start gap-x-3 gap-y-1">
-      <span class="max-w-40 min-w-24">
+    <div class="grid items-start gap-x-3 gap-y-1 sm:grid-cols-[auto_auto_minmax(0,1fr)]">
+      <span class="max-w-32 min-w-24">
         <b class="block font-semibold">Pack</b>
         <span class="text-second">{{ pack ?? 'none' }}</span>
         <span v-if="match" class="figures block"
@@ -52,11 +52,11 @@ const said = (share: number | undefined): string =>
         <span class="text-second">{{ main.rated === undefined ? 'not known' : show(main.rated, 'current') }}</span>
         <span v-if="main.share !== undefined" class="figures block">{{ digits(100 * main.share, 2) }} %</span>
       </span>
-      <ol class="flex min-w-0 grow flex-wrap gap-1 border border-ink bg-sheet p-1" aria-label="Slots of the board">
+      <ol class="flex min-w-0 flex-wrap gap-1 border border-ink bg-sheet p-1" aria-label="Slots of the board">
         <li
           v-for="slot in slots"
           :key="slot.number"
-          class="relative flex h-11 w-[3.1rem] flex-col justify-between overflow-hidden border px-0.5 leading-tight"
+          class="relative flex h-11 w-12 flex-col justify-between overflow-hidden border px-0.5 leading-tight"
           :class="slot.tripped ? 'border-gives' : 'border-line'"
           :title="`Slot ${slot.number}: ${slot.name}, ${slot.rated === undefined ? 'breaker not known' : show(slot.rated, 'current')}${said(slot.share)}`"
         >
@@ -77,7 +77,7 @@ const said = (share: number | undefined): string =>
         <li
           v-for="n in free"
           :key="`free ${n}`"
-          class="grid h-11 w-[3.1rem] place-items-center border border-dashed border-line text-second"
+          class="grid h-11 w-12 place-items-center border border-dashed border-line text-second"
         >
           free
         </li>

@@ -13,7 +13,10 @@ const ledger = computed(() => ledgerOf(plan));
 const checks = computed(() => eventChecks(plan, ledger.value));
 const open = ref(false);
 const sheet = ref(false);
-const over = computed(() => checks.value.filter(({ verdict }) => verdict === 'gives way' || verdict === 'not known'));
+/** What is over stands with what gives first; what cannot be told stands here. */
+const untold = computed(() => checks.value.filter(({ verdict }) => verdict === 'not known'));
+const isOver = (of: EventSum) =>
+  checks.value.some(({ limit, verdict }) => limit.kind === 'most' && limit.of === of && verdict === 'gives way');
 
 /** "11 of 12 motors" where the event says how many, else "11 motors". */
 function counts(of: EventSum, is: number, words: (count: number) => string): string {
@@ -35,8 +38,13 @@ const measured = (of: EventSum, is: number): string => {
       <span class="figures">{{ counts('motors', ledger.motors, (n) => counted(n, 'motor')) }}</span>
       <span class="figures">{{ counts('servos', ledger.servos, (n) => counted(n, 'servo')) }}</span>
       <span class="figures">{{ counts('kinds', ledger.kinds, (n) => counted(n, 'kind')) }}</span>
-      <span
-        ><span class="figures">{{ measured('mass', ledger.mass.mass) }}</span
+      <span :class="isOver('mass') ? 'text-gives' : ''"
+        ><VerdictRing
+          v-if="isOver('mass')"
+          verdict="gives way"
+          :size="14"
+          class="mr-1 inline-block align-[-2px]"
+        /><span class="figures">{{ measured('mass', ledger.mass.mass) }}</span
         ><span v-if="ledger.mass.missing.length > 0" class="text-second"
           >, without {{ ledger.mass.missing.join(', ') }}</span
         ></span
@@ -55,13 +63,12 @@ const measured = (of: EventSum, is: number): string => {
         <button type="button" class="act min-h-6" @click="sheet = true">event sheet</button>
       </span>
     </p>
-    <ul v-if="over.length > 0" aria-label="Against the event" data-testid="event-over">
-      <li v-for="check in over" :key="check.limit.id" class="flex gap-1.5">
+    <ul v-if="untold.length > 0" aria-label="Not known against the event" class="text-xs text-second">
+      <li v-for="check in untold" :key="check.limit.id" class="flex gap-1.5">
         <VerdictRing :verdict="check.verdict" :size="14" class="mt-0.5 shrink-0" />
         <span
           ><b class="font-semibold">{{ check.name }}</b
-          ><span class="sr-only">: {{ check.verdict }}</span
-          >. {{ say(check.sentence) }}</span
+          >, not known. {{ say(check.sentence) }}</span
         >
       </li>
     </ul>

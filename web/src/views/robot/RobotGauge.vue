@@ -29,8 +29,11 @@ const emit = defineEmits<{ mechanism: [id: string]; choose: [] }>();
 const { say, show } = useDisplay();
 
 const keyOf = ({ id, mechanism, name }: RobotRung) => `${id} ${mechanism ?? name}`;
+/** What the event allows stands in the gauge only where it is passed: the counts tell the rest. */
 const standing = computed(() =>
-  instant === undefined ? worstOfEach(match.rungs) : momentRungs(match, momentAt(match, instant)),
+  instant === undefined
+    ? worstOfEach(match.rungs).filter(({ id, verdict }) => id !== 'event' || verdict !== 'enough')
+    : momentRungs(match, momentAt(match, instant)),
 );
 const rungs = computed(() =>
   standing.value.map((rung) => ({
