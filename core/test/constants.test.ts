@@ -6,7 +6,9 @@ import { describe, expect, it } from 'vitest';
 const root = fileURLToPath(new URL('../..', import.meta.url));
 /** The folders whose numbers are a model's. */
 const MODELS =
-  'motor load stepper servo signal protection controller reduction resolve powerpath job duty limits match'.split(' ');
+  'motor load stepper servo signal protection controller reduction resolve powerpath job duty limits match robot robotMends robotChoice'.split(
+    ' ',
+  );
 
 const CONSTANT =
   /^(?:export )?const ([A-Z][A-Z_0-9]+)(?:: number)? = (-?[0-9][0-9_.e]*(?:e-?\d+)?(?: [*/] [\w.]+)*);/gm;

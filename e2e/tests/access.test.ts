@@ -53,9 +53,21 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByTestId('lanes').getByRole('button').first().click();
       await page.getByRole('button', { name: 'by mechanism' }).click();
       await check(page, 'a go');
+      await page.getByRole('button', { name: 'event sheet' }).click();
+      await page.getByTestId('event-sheet').waitFor();
+      await check(page, 'event sheet');
+      await page.keyboard.press('Escape');
+      await page.getByRole('button', { name: 'Replay' }).click();
+      await check(page, 'replay');
+      await page.getByRole('button', { name: 'Look for changes that do it' }).click();
+      await page.getByTestId('robot-mends').getByRole('button').first().waitFor();
+      await check(page, 'mends');
       await page.getByRole('button', { name: 'Its parts, and others' }).click();
       await page.getByRole('dialog').waitFor({ state: 'attached' });
       await check(page, 'scripts');
+      await page.goto(`${server.url}/robots/${heron.id}?choose=all`);
+      await page.getByTestId('choose-all').waitFor();
+      await check(page, 'choose for all');
     });
 
     test('on charts, comparisons, the spread and the models', async ({ heron, page, server }) => {

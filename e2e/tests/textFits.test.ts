@@ -99,6 +99,7 @@ const go = (page: Page, path: string): Promise<void> =>
 
 /** What opens over a page, by what is clicked there one after the other. */
 const OPENED: readonly { readonly at: string; readonly click: readonly (string | RegExp)[] }[] = [
+  { at: '', click: ['event sheet'] },
   { at: '/shelf/motor', click: ['Import a file'] },
   { at: '/shelf/motor', click: ['Earlier imports'] },
   { at: '', click: ['Its parts, and others'] },
@@ -174,6 +175,7 @@ for (const width of WIDTHS) {
         '/data',
         '/models',
         `/robots/${id}`,
+        `/robots/${id}?choose=all`,
         `/robots/${id}/lift/s2?train=stages`,
         `/robots/${id}/lift/s2?train=lengths`,
         `/robots/${id}/drive/s2?train=layout`,

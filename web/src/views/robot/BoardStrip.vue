@@ -26,6 +26,19 @@ const slots = computed(() =>
     return { ...slot, share: match ? carried(heat) : undefined, tripped: heat >= 1 };
   }),
 );
+/** "1–4 Drive base · 5 Mast lift": who hangs on which slots. */
+const legend = computed(() => {
+  const runs: { from: number; to: number; name: string; node: string }[] = [];
+  for (const { number, node, mechanisms } of slots.value) {
+    const last = runs.at(-1);
+    if (last?.node === node) last.to = number;
+    else {
+      const names = plan.mechanisms.flatMap(({ id, name }) => (mechanisms.includes(id) ? [name] : []));
+      runs.push({ from: number, to: number, name: names.join(', '), node });
+    }
+  }
+  return runs.map(({ from, to, name }) => `${from === to ? from : `${from}–${to}`} ${name}`).join(' · ');
+});
 const most = computed(() => {
   const limits = plan.event?.limits ?? [];
   const all = limits.flatMap((limit) => (limit.kind === 'most' && limit.of === 'slots' ? [limit.most.si] : []));
@@ -52,11 +65,11 @@ const said = (share: number | undefined): string =>
         <span class="text-second">{{ main.rated === undefined ? 'not known' : show(main.rated, 'current') }}</span>
         <span v-if="main.share !== undefined" class="figures block">{{ digits(100 * main.share, 2) }} %</span>
       </span>
-      <ol class="flex min-w-0 flex-wrap gap-1 border border-ink bg-sheet p-1" aria-label="Slots of the board">
+      <ol class="flex min-w-0 flex-wrap gap-0.5 border border-ink bg-sheet p-1" aria-label="Slots of the board">
         <li
           v-for="slot in slots"
           :key="slot.number"
-          class="relative flex h-11 w-12 flex-col justify-between overflow-hidden border px-0.5 leading-tight"
+          class="relative flex h-9 w-8 flex-col items-center justify-between border leading-tight"
           :class="slot.tripped ? 'border-gives' : 'border-line'"
           :title="`Slot ${slot.number}: ${slot.name}, ${slot.rated === undefined ? 'breaker not known' : show(slot.rated, 'current')}${said(slot.share)}`"
         >
@@ -67,24 +80,21 @@ const said = (share: number | undefined): string =>
             :class="slot.tripped ? 'bg-gives/30' : slot.share > 0.83 ? 'bg-tight/30' : 'bg-enough/25'"
             :style="{ height: `${100 * slot.share}%` }"
           />
-          <span class="relative flex justify-between"
-            ><span class="text-second">{{ slot.number }}</span
-            ><span class="figures">{{ slot.rated === undefined ? '?' : digits(slot.rated) }}</span></span
-          >
-          <span class="relative truncate">{{ slot.name }}</span>
-          <span class="sr-only">{{ said(slot.share) }}</span>
+          <span class="relative">{{ slot.number }}</span>
+          <span class="figures relative">{{ slot.rated === undefined ? '?' : digits(slot.rated) }}</span>
+          <span class="sr-only">{{ slot.name }}{{ said(slot.share) }}</span>
         </li>
         <li
           v-for="n in free"
           :key="`free ${n}`"
-          class="grid h-11 w-12 place-items-center border border-dashed border-line text-second"
+          class="grid h-9 w-8 place-items-center border border-dashed border-line text-second"
         >
           free
         </li>
       </ol>
     </div>
     <p class="mt-1 text-second">
-      Each slot with its breaker’s amperes, filled by how near it comes to tripping in this match.
+      {{ legend }}. Each slot with its number and its breaker’s amperes, filled by how near it comes to tripping.
     </p>
   </section>
 </template>
