@@ -7,7 +7,8 @@ import { adoptAll } from './adoptAll.js';
 import { CEILINGS, oneStep, type CeilingId, type Ceilings } from './ceilings.js';
 import type { RobotOption, RobotOptions } from './option.js';
 import { samePieces } from './prune.js';
-import { solveJoint, sumsOf, type Cut, type JointChoice, type JointWant } from './solve.js';
+import type { Cut, JointChoice, JointWant } from './question.js';
+import { solveJoint, sumsOf } from './solve.js';
 
 /** A choice for all mechanisms that went through the match. */
 export interface MarchedChoice {

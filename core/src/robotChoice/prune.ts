@@ -1,5 +1,5 @@
 import type { Choosable } from './option.js';
-import type { JointQuestion } from './solve.js';
+import type { JointQuestion } from './question.js';
 
 /**
  * The options of a mechanism that could be part of a best choice, by number: what another beats in everything that is asked

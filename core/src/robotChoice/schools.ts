@@ -1,4 +1,4 @@
-import type { JointWant } from './solve.js';
+import type { JointWant } from './question.js';
 
 /** A way to choose for a whole robot, with its reasons. None is right for every team. */
 export interface JointSchool {
