@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { robotOnPack, simulateMatch, type Go, type MatchScript } from '../src/index.js';
+import { robotOnPack, simulateMatch, withPackAs, type Go, type MatchScript } from '../src/index.js';
 import { demoPlan, nansIn } from './demo.js';
 
 const plans = [demoPlan('heron'), demoPlan('limpet')];
@@ -47,8 +47,7 @@ describe('Whatever a match asks for', () => {
   it('what the pack gives is what lanes, what stands and the wire take, and every go is told once', () => {
     fc.assert(
       fc.property(scripts, ({ plan, script, charge, aged }) => {
-        const result = simulateMatch(robotOnPack(plan, script)!, script, {
-          aged,
+        const result = simulateMatch(withPackAs(robotOnPack(plan, script)!, { aged }), script, {
           start: { charge, lumps: [], branches: [], main: 0 },
         });
         const taken = result.lanes.reduce((sum, { energy }) => sum + energy, 0) + result.standing + result.wire;

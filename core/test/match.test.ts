@@ -20,6 +20,7 @@ import {
   showMultiple,
   simulateMatch,
   withGo,
+  withPackAs,
   withoutGo,
   type DayAsked,
   type Go,
@@ -27,6 +28,7 @@ import {
   type MatchResult,
   type MatchScript,
   type MatchStart,
+  type PackState,
   type Plan,
 } from '../src/index.js';
 import { demoPlan, mechanismOf, nansIn, said, typed, withChange } from './demo.js';
@@ -45,8 +47,12 @@ const scriptOf = (goes: Readonly<Record<string, readonly Go[]>>, seconds = 20, c
 const at = (time: number, job: string, id = `${job} ${time}`): Go => ({ id, job, when: { kind: 'at', time } });
 const atCharge = (charge: number): MatchStart => ({ charge, lumps: [], branches: [], main: 0 });
 
-function marched(plan: Plan, script: MatchScript, options: Parameters<typeof simulateMatch>[2] = {}): MatchResult {
-  return simulateMatch(robotOnPack(plan, script)!, script, options);
+function marched(
+  plan: Plan,
+  script: MatchScript,
+  options: Parameters<typeof simulateMatch>[2] & PackState = {},
+): MatchResult {
+  return simulateMatch(withPackAs(robotOnPack(plan, script)!, options), script, options);
 }
 const took = ({ goes }: MatchResult, go = 0): number => goes[go]!.ended! - goes[go]!.began!;
 
@@ -297,6 +303,26 @@ describe('A day of matches', () => {
     const [without, long] = [hot(0), hot(7200)];
     expect(without[3]).toBeGreaterThan(without[0]! + 5);
     expect(long[3]).toBeCloseTo(long[0]!, 0);
+  });
+});
+
+describe('A pack that is not as on its sheet', () => {
+  const robot = robotOnPack(heron, heron.scripts![1]!)!;
+  it('resists more when old and cold, and holds less when weak and cold', () => {
+    const { pack } = withPackAs(robot, { aged: 1.5, capacity: 0.8, celsius: 0 });
+    // Lead: 1.5 % more resistance and 0.8 % less charge for each of 20 kelvin.
+    expect(pack.resistance).toBeCloseTo(robot.pack.resistance * 1.5 * 1.3, 9);
+    expect(pack.capacity).toBeCloseTo(robot.pack.capacity! * 0.8 * 0.84, 6);
+    expect(withPackAs(robot, {}).pack).toEqual(robot.pack);
+    expect(withPackAs(robot, { celsius: 35 }).pack).toEqual(robot.pack);
+    expect(withPackAs(robot, { celsius: -200 }).pack.capacity).toBeCloseTo(robot.pack.capacity! * 0.3, 6);
+  });
+
+  it('has less left after the same match, and dips further', () => {
+    const script = scriptOf({ drive: [at(1, 'sprint')] }, 6, 20);
+    const [fresh, cold] = [{}, { celsius: -10 }].map((state) => marched(heron, script, state));
+    expect(cold!.left!).toBeLessThan(fresh!.left!);
+    expect(cold!.leastVolts.volts).toBeLessThan(fresh!.leastVolts.volts);
   });
 });
 

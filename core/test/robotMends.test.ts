@@ -152,12 +152,12 @@ describe('A day that fails', () => {
     draws: [{ id: 'pump', name: 'pump', current: 40, from: 0 }],
   };
   const plan: Plan = { ...playing(busy), day: { matches: 6, between: 120, packs: 1, charger: 0.5 } };
-  const day = (of: Plan) => end(judgeDay(of, of.scripts![0]!, { ...of.day!, aged: 1 }))!;
+  const day = (of: Plan) => end(judgeDay(of, of.scripts![0]!, of.day!))!;
 
   it('lasts longer with what is found, and each says how long', () => {
     const { failsAt } = day(plan);
     expect(failsAt, JSON.stringify(day(plan).matches.map(({ end, first }) => [end, first?.name]))).toBeGreaterThan(0);
-    const mends = end(findDayMends(plan, busy, failsAt!, 1));
+    const mends = end(findDayMends(plan, busy, failsAt!, {}));
     expect(mends.length).toBeGreaterThan(0);
     for (const { changes, failsAt: then } of mends) {
       expect(day(applyChanges(plan, changes)).failsAt).toBe(then);

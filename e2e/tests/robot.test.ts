@@ -89,13 +89,34 @@ test('an old pack that is half empty dips further', async ({ heron, page }) => {
   await open(heron);
   const least = async () => Number(/At least ([\d.]+) V/.exec(await page.getByText(/^At least/).innerText())![1]);
   const fresh = await least();
-  await page.getByLabel('charge at the start').fill('50 %');
-  await page.getByLabel('charge at the start').press('Enter');
-  await page.getByLabel('resistance, times new').fill('1.5');
-  await page.getByLabel('resistance, times new').press('Enter');
+  await page.getByLabel('charge at the start', { exact: true }).fill('50 %');
+  await page.getByLabel('charge at the start', { exact: true }).press('Enter');
+  await page.getByLabel('resistance, times new', { exact: true }).fill('1.5');
+  await page.getByLabel('resistance, times new', { exact: true }).press('Enter');
   await settled(page);
   await expect.poll(least, { timeout: 20_000 }).toBeLessThan(fresh - 1);
   await expect(page.getByRole('list', { name: 'Not enough either' })).toContainText('pack dips');
+});
+
+test('a weak, cold pack has less charge left; slid and typed', async ({ heron, page }) => {
+  await open(heron);
+  const left = async () => Number(/([\d.]+) % left/.exec(await page.getByText(/Ah a match, /).innerText())![1]);
+  const fresh = await left();
+  await page.getByLabel('Slide: capacity, of new').focus();
+  for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowLeft');
+  await expect(page.getByLabel('capacity, of new', { exact: true })).toHaveValue('70 %');
+  await settled(page);
+  await expect.poll(left, { timeout: 20_000 }).toBeLessThan(fresh - 5);
+  const weak = await left();
+  await page.getByLabel('pack’s warmth', { exact: true }).fill('-5 °C');
+  await page.getByLabel('pack’s warmth', { exact: true }).press('Enter');
+  await settled(page);
+  await expect.poll(left, { timeout: 20_000 }).toBeLessThan(weak - 2);
+  await page.getByLabel('pack’s warmth', { exact: true }).fill('90 °C');
+  await page.getByLabel('pack’s warmth', { exact: true }).press('Enter');
+  await expect(page.getByRole('group', { name: 'The pack on the day' }).getByRole('alert')).toContainText(
+    'is not allowed',
+  );
 });
 
 test('a day of two packs says which match fails, and how many packs it takes', async ({ heron, page }) => {

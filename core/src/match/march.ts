@@ -13,8 +13,6 @@ export interface MatchOptions {
   readonly start?: MatchStart;
   /** Longest step while something moves, s. */
   readonly step?: number;
-  /** Pack's resistance over what it is when new. */
-  readonly aged?: number;
 }
 
 const STEP = 0.005;
@@ -40,10 +38,10 @@ const TOLD_EVERY = 2;
 export function* marchMatch(
   robot: RobotOnPack,
   script: MatchScript,
-  { start, step: longest = STEP, aged = 1 }: MatchOptions = {},
+  { start, step: longest = STEP }: MatchOptions = {},
 ): Generator<number, MatchResult> {
   const length = lengthOf(script);
-  const pack = new PackNow(robot.pack, robot.pack.resistance * aged, start);
+  const pack = new PackNow(robot.pack, start);
   const lanes = robot.lanes.map((on, i) => new LaneNow(on, startOf(start, i)));
   const goes = new GoesNow(script, lanes, length);
   const watch = new VoltsWatch(lanes);

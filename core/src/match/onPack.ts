@@ -11,6 +11,7 @@ import { systemOf, type MotionSystem } from '../motion/system.js';
 import type { Trapezoid } from '../motion/trapezoid.js';
 import { mechanismById } from '../plan/place.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
+import type { Chemistry } from '../plan/part.js';
 import type { MatchScript } from '../plan/script.js';
 import type { PackNode } from '../plan/supply.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
@@ -39,6 +40,8 @@ export interface PackOn {
   readonly floor: number;
   readonly brownOut: number;
   readonly main?: BreakerOn;
+  /** Decides what cold does to it. */
+  readonly chemistry?: Chemistry;
   /** V at rest for a share of charge. */
   restAt(charge: number): number;
 }
@@ -116,6 +119,7 @@ export function packOn(plan: Plan): PackOn | undefined {
     brownOut: pack.brownOut,
     mainResistance: Number.isFinite(main?.wireResistance) ? main!.wireResistance : 0,
     main: breakerOn(main?.breaker),
+    chemistry: part.chemistry,
     restAt: (charge) => part.series * cellRestVoltage(part.chemistry, charge),
   };
 }

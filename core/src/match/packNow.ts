@@ -19,12 +19,14 @@ export class PackNow {
   standing = 0;
   wire = 0;
 
+  /** Of the pack alone, Ω. */
+  readonly resistance: number;
+
   constructor(
     readonly on: PackOn,
-    /** Of the pack alone, Ω. */
-    readonly resistance: number,
     start: MatchStart | undefined,
   ) {
+    this.resistance = on.resistance;
     this.charge = start?.charge ?? 1;
     this.mainHeat = start?.main ?? 0;
     this.mainPeak = this.mainHeat;

@@ -1,6 +1,7 @@
 import { worstVerdict, type Verdict } from '../evaluate/verdict.js';
 import { chargedFor, rested } from '../match/between.js';
 import { simulateMatch } from '../match/march.js';
+import { withPackAs, type PackState } from '../match/packState.js';
 import { robotOnPack } from '../match/onPack.js';
 import type { MatchStart } from '../match/result.js';
 import type { DayPlan } from '../plan/eventSheet.js';
@@ -9,11 +10,8 @@ import { lengthOf, type MatchScript } from '../plan/script.js';
 import { judged } from './judge.js';
 import type { RobotRung } from './robotRung.js';
 
-/** How a day is gone through: the plan's own, with a pack of this age. */
-export interface DayAsked extends DayPlan {
-  /** Pack's resistance over what it is when new. */
-  readonly aged: number;
-}
+/** How a day is gone through: the plan's own, with packs as they are. */
+export interface DayAsked extends DayPlan, PackState {}
 
 /** A day where the team has not said how its own goes. */
 export const USUAL_DAY: DayPlan = { matches: 8, between: 600, packs: 2, charger: 6 };
@@ -47,10 +45,11 @@ export interface JudgedDay {
 export function* judgeDay(
   plan: Plan,
   script: MatchScript,
-  { matches, between, packs, charger, aged, fresh = [] }: DayAsked,
+  { matches, between, packs, charger, fresh = [], ...state }: DayAsked,
 ): Generator<JudgedDay, JudgedDay | undefined> {
-  const robot = robotOnPack(plan, script);
-  if (!robot) return undefined;
+  const found = robotOnPack(plan, script);
+  if (!found) return undefined;
+  const robot = withPackAs(found, state);
   const round = lengthOf(script) + between;
   const charges = Array.from({ length: Math.max(1, packs) }, () => 1);
   const done: DayMatch[] = [];
@@ -70,7 +69,6 @@ export function* judgeDay(
     const borrowed = fresh.includes(i);
     const start = borrowed ? 1 : charges[pack]!;
     const whole = simulateMatch(robot, script, {
-      aged,
       start: { lumps: [], branches: [], main: 0, ...warm, charge: start },
     });
     const { rungs, verdict, result } = judged(robot, script, whole);

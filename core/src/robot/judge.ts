@@ -1,6 +1,7 @@
 import { LEAD } from '../evaluate/sentence.js';
 import { worstVerdict, type Verdict } from '../evaluate/verdict.js';
 import { marchMatch, type MatchOptions } from '../match/march.js';
+import { withPackAs, type PackState } from '../match/packState.js';
 import { proposeScript } from '../match/propose.js';
 import { robotOnPack, type RobotOnPack } from '../match/onPack.js';
 import type { MatchResult } from '../match/result.js';
@@ -28,10 +29,11 @@ export interface JudgedMatch {
 export function* judgeMatch(
   plan: Plan,
   script: MatchScript,
-  options: MatchOptions = {},
+  options: MatchOptions & PackState = {},
 ): Generator<number, JudgedMatch | undefined> {
-  const robot = robotOnPack(plan, script);
-  if (!robot) return undefined;
+  const found = robotOnPack(plan, script);
+  if (!found) return undefined;
+  const robot = withPackAs(found, options);
   const result = yield* marchMatch(robot, script, options);
   return judged(robot, script, result, eventChecks(plan));
 }
@@ -81,7 +83,7 @@ export function scriptsThatCount(plan: Plan): readonly MatchScript[] {
 }
 
 /** Judges a robot by the worst of the scripts that count. Yields the share done. */
-export function* judgeRobot(plan: Plan, options: MatchOptions = {}): Generator<number, JudgedRobot> {
+export function* judgeRobot(plan: Plan, options: MatchOptions & PackState = {}): Generator<number, JudgedRobot> {
   const scripts = scriptsThatCount(plan);
   const matches: JudgedMatch[] = [];
   for (const [i, script] of scripts.entries()) {

@@ -1,6 +1,7 @@
 import type { Change } from '../plan/change.js';
 import type { DayPlan } from '../plan/eventSheet.js';
 import { MOST } from '../plan/most.js';
+import type { PackState } from '../match/packState.js';
 import type { Plan } from '../plan/plan.js';
 import type { MatchScript } from '../plan/script.js';
 import { judgeDay, USUAL_DAY, type DayAsked, type JudgedDay } from '../robot/day.js';
@@ -36,11 +37,11 @@ export function* findDayMends(
   plan: Plan,
   script: MatchScript,
   failsAt: number,
-  aged: number,
+  state: PackState,
 ): Generator<readonly DayMend[], readonly DayMend[]> {
   const mends: DayMend[] = [];
   for (const { label, day } of candidates(plan.day ?? USUAL_DAY, failsAt)) {
-    const asked: DayAsked = { ...day, aged };
+    const asked: DayAsked = { ...day, ...state };
     const judging = judgeDay(plan, script, asked);
     let next: IteratorResult<JudgedDay, JudgedDay | undefined> = judging.next();
     for (; !next.done; next = judging.next()) yield [...mends];

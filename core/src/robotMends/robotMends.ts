@@ -1,5 +1,6 @@
 import { judge as judgePath } from '../evaluate/mechanism.js';
 import { givingWay } from '../mends/mends.js';
+import { withPackAs, type PackState } from '../match/packState.js';
 import { robotOnPack } from '../match/onPack.js';
 import { marchMatch, type MatchOptions } from '../match/march.js';
 import { applyChanges, type Change } from '../plan/change.js';
@@ -70,7 +71,7 @@ export function* findRobotMends(
   plan: Plan,
   match: JudgedMatch,
   target: RobotRung,
-  options: MatchOptions = {},
+  options: MatchOptions & PackState = {},
 ): Generator<RobotMendsFound, RobotMendsFound> {
   const { script } = match;
   const mends: RobotMend[] = [];
@@ -86,8 +87,9 @@ export function* findRobotMends(
   function* multipleWith(setting: RobotSetting): Generator<RobotMendsFound, number> {
     const changed = applyChanges(plan, setting.changes);
     const there = scriptIn(changed, script);
-    const robot = robotOnPack(changed, there);
-    if (!robot) return 0;
+    const found = robotOnPack(changed, there);
+    if (!found) return 0;
+    const robot = withPackAs(found, options);
     const soonGives = (target.time ?? Infinity) + PAST_IT;
     const whole = lengthOf(there);
     let multiple = Infinity;
@@ -218,7 +220,7 @@ function* robotFacts(
   plan: Plan,
   script: MatchScript,
   match: JudgedMatch,
-  options: MatchOptions,
+  options: MatchOptions & PackState,
   soFar: () => RobotMendsFound,
 ) {
   const giving = new Map<string, ReadonlySet<string>>();

@@ -36,6 +36,7 @@ import {
   type Mend,
   type MendsFound,
   type MechanismResult,
+  type PackState,
   type Plan,
   type RobotChoice,
   type RobotMendsFound,
@@ -106,6 +107,9 @@ export interface RobotVerdict {
 export interface MatchAsked {
   readonly charge: number;
   readonly aged: number;
+  /** What it holds of when it was new, and how warm it is, °C. */
+  readonly capacity: number;
+  readonly celsius: number;
 }
 
 export interface TrainRow {
@@ -149,11 +153,11 @@ export class CoreWorker {
   async match(
     plan: Plan,
     script: MatchScript,
-    { charge, aged }: MatchAsked,
+    { charge, ...state }: MatchAsked,
     progress: (share: number) => void,
   ): Promise<JudgedMatch | undefined> {
     const mine = ++this.matching;
-    const march = judgeMatch(plan, script, { aged, start: { charge, lumps: [], branches: [], main: 0 } });
+    const march = judgeMatch(plan, script, { ...state, start: { charge, lumps: [], branches: [], main: 0 } });
     let breathed = performance.now();
     for (;;) {
       const next = march.next();
@@ -189,12 +193,12 @@ export class CoreWorker {
     plan: Plan,
     match: JudgedMatch,
     target: RobotRung,
-    { charge, aged }: MatchAsked,
+    { charge, ...state }: MatchAsked,
     progress: (found: RobotMendsFound) => void,
   ): Promise<RobotMendsFound | undefined> {
     const mine = ++this.robotMending;
     const started = performance.now();
-    const options = { aged, start: { charge, lumps: [], branches: [], main: 0 } };
+    const options = { ...state, start: { charge, lumps: [], branches: [], main: 0 } };
     return inTurns(findRobotMends(plan, match, target, options), progress, () =>
       performance.now() - started > ROBOT_MENDS_WITHIN ? 'enough' : mine === this.robotMending,
     );
@@ -205,11 +209,11 @@ export class CoreWorker {
     plan: Plan,
     script: MatchScript,
     failsAt: number,
-    aged: number,
+    state: PackState,
     progress: (found: readonly DayMend[]) => void,
   ): Promise<readonly DayMend[] | undefined> {
     const mine = ++this.dayMending;
-    return inTurns(findDayMends(plan, script, failsAt, aged), progress, () => mine === this.dayMending);
+    return inTurns(findDayMends(plan, script, failsAt, state), progress, () => mine === this.dayMending);
   }
 
   /** The verdict of a robot over all scripts that count, without what the matches looked like. */

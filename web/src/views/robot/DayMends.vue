@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { DayMend, MatchScript, Plan } from '@rough-gear/core';
+import type { DayMend, MatchScript, PackState, Plan } from '@rough-gear/core';
 import { proxy } from 'comlink';
 import { shallowRef, toRaw, watch } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
@@ -8,11 +8,11 @@ import { usePlan } from '../../stores/plan.js';
 import { coreWorker } from '../../workers/core.js';
 
 /** What lets a day that fails last longer: a full pack before a match, a stronger charger, longer rests, one more pack. */
-const { plan, script, failsAt, aged } = defineProps<{
+const { plan, script, failsAt, state } = defineProps<{
   plan: Plan;
   script: MatchScript;
   failsAt: number;
-  aged: number;
+  state: PackState;
 }>();
 const store = usePlan();
 const { say } = useDisplay();
@@ -25,7 +25,7 @@ function look(): void {
       const told = proxy((now: readonly DayMend[]) => {
         if (isOn()) mends.value = now;
       });
-      return coreWorker.dayMends(toRaw(plan), toRaw(script), failsAt, aged, told);
+      return coreWorker.dayMends(toRaw(plan), toRaw(script), failsAt, { ...state }, told);
     },
     (all) => (mends.value = all ?? mends.value),
   );

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { showMultiple, USUAL_DAY, type DayPlan, type JudgedDay, type MatchScript, type Plan } from '@rough-gear/core';
+import {
+  showMultiple,
+  USUAL_DAY,
+  type DayPlan,
+  type JudgedDay,
+  type MatchScript,
+  type PackState,
+  type Plan,
+} from '@rough-gear/core';
 import { proxy } from 'comlink';
 import { computed, shallowRef, toRaw, watch } from 'vue';
 import MeasureField from '../../components/fields/MeasureField.vue';
@@ -11,7 +19,7 @@ import DayMends from './DayMends.vue';
 import { coreWorker } from '../../workers/core.js';
 
 /** A day of matches with packs that take turns: which match fails first, what is still warm, how many packs it takes. */
-const { plan, script, aged } = defineProps<{ plan: Plan; script: MatchScript; aged: number }>();
+const { plan, script, state } = defineProps<{ plan: Plan; script: MatchScript; state: PackState }>();
 const { show } = useDisplay();
 
 const store = usePlan();
@@ -29,13 +37,13 @@ function run(): void {
       const told = proxy((found: JudgedDay) => {
         if (isOn()) day.value = found;
       });
-      return coreWorker.day(toRaw(plan), toRaw(script), { ...toRaw(asked.value), aged }, told);
+      return coreWorker.day(toRaw(plan), toRaw(script), { ...toRaw(asked.value), ...state }, told);
     },
     (found) => (day.value = found),
   );
 }
 // What was found is of the plan and the figures it was asked with.
-watch([() => plan, () => script, () => aged], () => {
+watch([() => plan, () => script, () => state], () => {
   stop();
   day.value = undefined;
 });
@@ -106,7 +114,7 @@ watch([() => plan, () => script, () => aged], () => {
         :plan="plan"
         :script="script"
         :fails-at="day.failsAt"
-        :aged="aged"
+        :state="state"
       />
       <div class="overflow-x-auto">
         <table class="w-full" data-testid="day">

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { putScript, type MatchScript, type RobotRung } from '@rough-gear/core';
+import { putScript, type MatchScript, type PackState, type RobotRung } from '@rough-gear/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { lazily } from '../../components/widgets/lazily.js';
-import MeasureField from '../../components/fields/MeasureField.vue';
 import { usePlan } from '../../stores/plan.js';
 import BatteryLedger from './BatteryLedger.vue';
 import BoardStrip from './BoardStrip.vue';
@@ -11,6 +10,7 @@ import DayOfMatches from './DayOfMatches.vue';
 import GoSheet from './GoSheet.vue';
 import MatchChart from './MatchChart.vue';
 import MatchLanes from './MatchLanes.vue';
+import PackAsked from './PackAsked.vue';
 import ReplayBar from './ReplayBar.vue';
 import RobotCounts from './RobotCounts.vue';
 import RobotGauge from './RobotGauge.vue';
@@ -38,6 +38,12 @@ const mechanism = computed(() => plan.value.mechanisms.find(({ id }) => id === c
 /** An instant of the match while it is shown as it goes. */
 const replay = ref<number>();
 watch(judged, () => (replay.value = undefined));
+/** The packs of a day are as this one is. */
+const state = computed((): PackState => ({
+  aged: asked.value.aged,
+  capacity: asked.value.capacity,
+  celsius: asked.value.celsius,
+}));
 const RobotChoicePage = lazily(() => import('./choose/RobotChoicePage.vue'));
 const route = useRoute();
 /** The choice for all mechanisms takes the place of the match. */
@@ -62,28 +68,10 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
       <template v-else>
         <div class="flex flex-wrap items-baseline gap-x-5 border-t border-hair pt-1">
           <ScriptTabs :plan="plan" :scripts="scripts" :script="script" class="grow" @choose="scriptId = $event" />
-          <span class="flex flex-wrap items-baseline gap-x-4 text-sm">
-            <MeasureField
-              :value="asked.charge"
-              dimension="share"
-              label="charge at the start"
-              :most="1"
-              class="w-16!"
-              @read="asked.charge = $event"
-            />
-            <MeasureField
-              :value="asked.aged"
-              dimension="number"
-              label="pack’s resistance, times new"
-              :at-least="0.5"
-              :most="10"
-              class="w-12!"
-              @read="asked.aged = $event"
-            />
-            <button v-if="judged && replay === undefined" type="button" class="act min-h-6" @click="replay = 0">
-              Replay
-            </button>
-          </span>
+          <PackAsked v-model="asked" />
+          <button v-if="judged && replay === undefined" type="button" class="act min-h-6 text-sm" @click="replay = 0">
+            Replay
+          </button>
         </div>
         <p v-if="failure" role="alert" class="text-sm text-gives">
           The match could not be gone through: {{ failure }}.
@@ -123,7 +111,7 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
             Hatched: later than wanted, or never there; dashed: never begun.
           </p>
           <BatteryLedger :match="judged" />
-          <DayOfMatches :plan="plan" :script="script" :aged="asked.aged" />
+          <DayOfMatches :plan="plan" :script="script" :state="state" />
         </template>
         <p v-else-if="stopped" class="squared p-6 text-center text-second">
           Stopped. <button type="button" class="act" @click="run">Go through the match</button>

@@ -1,9 +1,10 @@
 import { lengthOf, proposeScript, type JudgedMatch, type MatchScript, type Plan } from '@rough-gear/core';
 import { proxy } from 'comlink';
-import { computed, reactive, ref, shallowRef, toRaw, watch, type ComputedRef } from 'vue';
+import { computed, ref, shallowRef, toRaw, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useNewest } from '../../composables/useNewest.js';
 import { coreWorker } from '../../workers/core.js';
+import type { MatchAsked } from '../../workers/core.worker.js';
 
 /** The scripts of a robot, the one that is open, and what came of it: gone through in the worker, again on each change. */
 export function useMatch(plan: ComputedRef<Plan>) {
@@ -20,8 +21,8 @@ export function useMatch(plan: ComputedRef<Plan>) {
   });
   const script = computed(() => scripts.value.find(({ id }) => id === scriptId.value)!);
   const length = computed(() => lengthOf(script.value));
-  /** How it is gone through: charge at the start, and the pack's resistance over what it is when new. */
-  const asked = reactive({ charge: 1, aged: 1 });
+  /** How it is gone through: with the pack charged, old, weak and cold as it is. */
+  const asked = ref<MatchAsked>({ charge: 1, aged: 1, capacity: 1, celsius: 20 });
 
   const judged = shallowRef<JudgedMatch>();
   const progress = ref(0);
@@ -33,12 +34,12 @@ export function useMatch(plan: ComputedRef<Plan>) {
         const told = proxy((share: number) => {
           if (isOn()) progress.value = share;
         });
-        return coreWorker.match(toRaw(plan.value), toRaw(script.value), { ...asked }, told);
+        return coreWorker.match(toRaw(plan.value), toRaw(script.value), { ...asked.value }, told);
       },
       (found) => (judged.value = found),
     );
   }
-  watch([plan, script, () => ({ ...asked })], () => void run(), { immediate: true });
+  watch([plan, script, asked], () => void run(), { immediate: true });
 
   return { scripts, script, scriptId, length, asked, judged, progress, running, stopped, failure, run, stop };
 }
