@@ -7,6 +7,7 @@ import {
   judgeMatch,
   judgeRobot,
   lengthOf,
+  lowestDips,
   momentAt,
   momentRungs,
   robotOnPack,
@@ -172,6 +173,19 @@ describe('A day that fails', () => {
     expect(matches[1]).toMatchObject({ pack: undefined, start: 1 });
     expect(matches[2]!.start).toBeGreaterThan(day(plan).matches[2]!.start);
   });
+});
+
+it('The lowest dips lie apart, the lowest first, each with who was on', () => {
+  const match = matchOf(playing(short));
+  const low = lowestDips(match, 3);
+  expect(low.length).toBeGreaterThan(1);
+  expect(low.map(({ multiple }) => multiple)).toEqual([...low.map(({ multiple }) => multiple)].sort((a, b) => a - b));
+  low.forEach((one, i) =>
+    low.slice(i + 1).forEach((other) => expect(Math.abs(one.time - other.time)).toBeGreaterThanOrEqual(5)),
+  );
+  expect(low[0]!.multiple).toBeGreaterThanOrEqual(rungOf(match, 'boards').multiple * 0.99);
+  // The drive sprints and the lift goes up in both.
+  for (const { who } of low.slice(0, 2)) expect(who.slice(0, 4)).toEqual(expect.arrayContaining([0, 1]));
 });
 
 it('A match is shown as it goes: at its end charge and breakers are what they came to, in between less', () => {

@@ -50,5 +50,48 @@ export function momentRungs({ result, rungs }: JudgedMatch, moment: number): rea
   ];
 }
 
+/** A moment at which the boards' volts are low, and who was on. */
+export interface LowMoment {
+  readonly time: number;
+  /** At the pack's terminals. */
+  readonly volts: number;
+  /** Times the current of that moment until the boards reset. */
+  readonly multiple: number;
+  /** Lanes by number, the greatest draw first; −1 for what stands. */
+  readonly who: readonly number[];
+}
+
+/** Two dips nearer than this are one, s. */
+const ONE_DIP = 5;
+/** Who draws less than this was not on, A. */
+const ON = 0.5;
+
+/**
+ * The lowest dips of a match that lie apart, the lowest first; none where the boards' floor is not known.
+ *
+ * @param count at most so many
+ */
+export function lowestDips({ result }: Pick<JudgedMatch, 'result'>, count: number): readonly LowMoment[] {
+  const { times, volts, rest, lanes } = result.samples;
+  const floor = result.dips.find(({ of }) => of === 'boards')?.floor;
+  if (floor === undefined) return [];
+  const byRoom = times
+    .map((time, k) => ({ k, time, multiple: (rest[k]! - floor) / Math.max(1e-9, rest[k]! - volts[k]!) }))
+    .filter(({ multiple }) => multiple > 0)
+    .sort((a, b) => a.multiple - b.multiple);
+  const found: LowMoment[] = [];
+  for (const { k, time, multiple } of byRoom) {
+    if (found.length === count) break;
+    if (found.some((other) => Math.abs(other.time - time) < ONE_DIP)) continue;
+    const drawn = lanes.map((lane, i) => ({ i: i === lanes.length - 1 ? -1 : i, current: lane[k]! }));
+    const who = drawn
+      .filter(({ current }) => current > ON)
+      .sort((a, b) => b.current - a.current)
+      .map(({ i }) => i);
+    found.push({ time, volts: volts[k]!, multiple, who });
+  }
+  return found;
+}
+
 const isOver = ({ wanted, ended, outcome }: GoResult, time: number): boolean =>
   wanted !== undefined && ended !== undefined && ended <= time && outcome !== 'cut off';

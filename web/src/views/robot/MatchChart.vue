@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, whoWasOn, type JudgedMatch } from '@rough-gear/core';
+import { digits, lowestDips, whoWasOn, type JudgedMatch } from '@rough-gear/core';
 import { computed } from 'vue';
 import ChartFrame from '../../components/charts/ChartFrame.vue';
 import { MONO, SANS, tipLook, useChartInk } from '../../composables/useChartInk.js';
@@ -16,10 +16,13 @@ const samples = computed(() => result.value.samples);
 const order = computed(() => byEnergy(result.value.lanes));
 const greatest = computed(() => order.value.slice(0, OWN_SHADES));
 const dip = computed(() => result.value.dips.find(({ of }) => of === 'boards'));
-const dipSaid = computed(() =>
-  dip.value
-    ? `${show(dip.value.time, 'time')}: ${whoWasOn(dip.value, result.value.lanes)}, ${show(dip.value.volts, 'voltage')}`
-    : '',
+/** The lowest that lie apart: marked in the chart, and named under it. */
+const MARKED = 3;
+const low = computed(() => lowestDips(match, MARKED));
+const dipsSaid = computed(() =>
+  low.value
+    .map((one) => `${show(one.time, 'time')}: ${whoWasOn(one, result.value.lanes)}, ${show(one.volts, 'voltage')}`)
+    .join('; '),
 );
 
 /** Amperes of the greatest takers, then of all others and what stands, moment by moment. */
@@ -89,15 +92,13 @@ const option = computed(() => {
         data: times.map((time, k) => [time, volts[k]]),
         lineStyle: { color: pens.act, width: 1.4 },
         itemStyle: { color: pens.act },
-        markPoint: dip.value
-          ? {
-              silent: true,
-              symbol: 'circle',
-              symbolSize: 9,
-              itemStyle: { color: pens.sheet, borderColor: pens.ink, borderWidth: 2 },
-              data: [{ coord: [dip.value.time, dip.value.volts] }],
-            }
-          : undefined,
+        markPoint: {
+          silent: true,
+          symbol: 'circle',
+          symbolSize: 9,
+          itemStyle: { color: pens.sheet, borderColor: pens.ink, borderWidth: 2 },
+          data: low.value.map(({ time, volts: lowest }) => ({ coord: [time, lowest] })),
+        },
         markLine:
           floor === undefined
             ? undefined
@@ -176,7 +177,7 @@ const table = computed(() => {
 <template>
   <ChartFrame
     title="Pack"
-    :caption="dipSaid ? `${summary} The boards' deepest dip, ${dipSaid}.` : summary"
+    :caption="dipsSaid ? `${summary} The lowest dips, ${dipsSaid}.` : summary"
     :option="option"
     :table="table"
     :summary="summary"
