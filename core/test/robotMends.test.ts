@@ -225,3 +225,13 @@ it('A load that is let down behind brakes with a return limit is held in a dip a
   }
   expect(lengthOf(script)).toBe(20);
 });
+
+it('A stepper’s driver gives up in a dip like any controller, and is mended by turning a little later', () => {
+  const goes = [{ id: 'turn', job: 'turn', when: { kind: 'at' as const, time: 1 } }];
+  const plan = playing({ ...short, lanes: [...short.lanes, { mechanism: 'turntable', goes }] });
+  const match = matchOf(plan);
+  const dip = rungOf(match, 'controller', 'turntable');
+  expect(said(dip.sentence)).toContain('its controller gives up under 9 V');
+  const { mends } = end(findRobotMends(plan, match, dip));
+  expect(mends.map(({ label }) => said(label))).toContainEqual(expect.stringMatching(/^Turntable [\d.]+ s later$/));
+});

@@ -1,5 +1,6 @@
 import { cellRestVoltage } from '../pack/restVoltage.js';
 import { FigureCollector } from '../figures/collector.js';
+import { ifFinite } from '../figures/ifFinite.js';
 import type { MotorThermal } from '../motor/heat.js';
 import { holdCurrentOf } from '../duty/cycle.js';
 import type { Asked } from '../load/load.js';
@@ -169,6 +170,18 @@ const emptyLane = (mechanism: string): LaneOn => ({
   lacking: 'the mechanism',
 });
 
+/** Volts under which a controller or driver gives up; servos have none of their own. */
+function lowestOf(path: AnyPath): number {
+  switch (path.machine) {
+    case 'dc':
+      return path.controller.lowestVoltage;
+    case 'step':
+      return path.driver.lowestVoltage;
+    case 'servo':
+      return NaN;
+  }
+}
+
 function laneOn(plan: Plan, mechanism: Mechanism): LaneOn {
   const jobs = new Map<string, JobOn>();
   let lacking: string | undefined;
@@ -191,7 +204,7 @@ function laneOn(plan: Plan, mechanism: Mechanism): LaneOn {
     branch: breaker && { ...breaker, together: branch.together },
     motors: currentChoice(mechanism).drive.kind === 'servo' ? 1 : motors,
     brushless: dc?.motor.type === 'brushless',
-    lowestVoltage: dc && Number.isFinite(dc.controller.lowestVoltage) ? dc.controller.lowestVoltage : undefined,
+    lowestVoltage: ifFinite(lowestOf(path)),
     thermal:
       dc && Number.isFinite(dc.motor.thermal.windingCapacity * dc.drive.motor.resistance)
         ? dc.motor.thermal
