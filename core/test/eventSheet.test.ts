@@ -59,6 +59,8 @@ describe('What a robot weighs', () => {
 
   it('and what it takes up, costs and has in common', () => {
     const ledger = ledgerOf(heron);
+    // Twelve motors behind as many controllers and drivers, three servos.
+    expect(ledger.channels).toBe(12 + 3);
     expect(ledger.mass.mass).toBeCloseTo(ledger.rows.reduce((sum, { mass }) => sum + mass.all.mass, 0) + 8.6, 9);
     expect(ledger.pack.mass).toBeCloseTo(5.9, 9);
     expect(slotsOf(heron).map(({ number }) => number)).toEqual(Array.from({ length: 13 }, (_, i) => i + 1));

@@ -342,7 +342,9 @@ describe('The robot judged by a match', () => {
     expect(match.verdict).toBe(match.rungs[0]!.verdict);
     expect(match.leftOut).toEqual(['Buoy hoist']);
     const ids = new Set(match.rungs.map(({ id }) => id));
-    expect(ids).toEqual(new Set(['boards', 'cells', 'controller', 'main-breaker', 'branch', 'charge', 'heat', 'late']));
+    expect(ids).toEqual(
+      new Set(['boards', 'cells', 'controller', 'main-breaker', 'branch', 'charge', 'heat', 'late', 'rail']),
+    );
   });
 
   it('counts mass, money and motors as the choices in force are', () => {

@@ -60,7 +60,7 @@ describe('Choosing for all mechanisms of Limpet at once', () => {
         limpet.mechanisms.map(({ id, jobs }) => frontOf(limpet, id, jobs[0]!.id)),
       ),
     );
-  });
+  }, 120_000);
   const chosen = (question: Partial<Parameters<typeof chooseForAll>[1]>): RobotChoice =>
     end(chooseForAll(limpet, { ...ways, ceilings: {}, want: 'mass', ...question }));
 

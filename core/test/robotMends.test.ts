@@ -235,3 +235,28 @@ it('A stepper’s driver gives up in a dip like any controller, and is mended by
   const { mends } = end(findRobotMends(plan, match, dip));
   expect(mends.map(({ label }) => said(label))).toContainEqual(expect.stringMatching(/^Turntable [\d.]+ s later$/));
 });
+
+it('Servos that share a regulator are judged by what all draw at once', () => {
+  const goes = (id: string, job: string) => [{ id, job, when: { kind: 'at' as const, time: 1 } }];
+  const script: MatchScript = {
+    ...short,
+    lanes: [
+      { mechanism: 'grip', goes: goes('hold', 'hold') },
+      { mechanism: 'camera', goes: goes('look', 'look') },
+    ],
+  };
+  const burst = heron.supply.findIndex(({ id }) => id === 'rail-servos');
+  const judgedAt = (amperes: number) => {
+    const plan = { ...withChange(heron, ['supply', burst, 'burst'], typed(amperes)), scripts: [script] };
+    return [plan, matchOf(plan)] as const;
+  };
+  const [, wide] = judgedAt(8);
+  const drawn = 8 / rungOf(wide, 'rail').multiple;
+  const [plan, narrow] = judgedAt(0.9 * drawn);
+  expect(rungOf(narrow, 'rail').multiple).toBeCloseTo(0.9, 2);
+  expect(said(rungOf(narrow, 'rail').sentence)).toContain('Crate grip + Camera pan-tilt draw');
+  const { mends } = end(findRobotMends({ ...plan, event: undefined }, narrow, rungOf(narrow, 'rail')));
+  expect(mends.map(({ label }) => said(label))).toContainEqual(
+    expect.stringMatching(/^(Crate grip|Camera pan-tilt) [\d.]+ s later$/),
+  );
+});

@@ -14,10 +14,10 @@ import {
 export function robotReport(plan: Plan) {
   const scripts = (plan.scripts ?? []).filter(({ counts }) => counts);
   const ledger = ledgerOf(plan);
-  const { mass, frame, pack, price, priceMissing, motors, servos, controllers, kinds, slots } = ledger;
+  const { mass, frame, pack, price, priceMissing, motors, servos, controllers, channels, kinds, slots } = ledger;
   return {
     matches: scripts.flatMap((script) => matchReport(plan, script) ?? []),
-    ledger: { mass, frame, pack, price, priceMissing, motors, servos, controllers, kinds, slots },
+    ledger: { mass, frame, pack, price, priceMissing, motors, servos, controllers, channels, kinds, slots },
     event: eventChecks(plan, ledger).map(({ name, verdict, multiple, is, most, sentence }) => ({
       name,
       verdict,

@@ -17,6 +17,7 @@ import type { MatchScript } from '../plan/script.js';
 import type { PackNode } from '../plan/supply.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
 import type { DcPath } from '../powerpath/path.js';
+import type { PathRail } from '../powerpath/servoPath.js';
 import { holdingCurrent } from '../protection/breaker.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import { resolveSupply } from '../resolve/resolveSupply.js';
@@ -87,6 +88,8 @@ export interface LaneOn {
   readonly lowestVoltage?: number;
   readonly thermal?: MotorThermal;
   readonly resistance?: number;
+  /** What servos hang on, where something other than the pack feeds it: its volts, and the most it gives, A. */
+  readonly rail?: { readonly id: string; readonly name: string; readonly voltage: number; readonly burst: number };
   /** Figures without which it stands still in the match. */
   readonly lacking?: string;
 }
@@ -182,6 +185,9 @@ function lowestOf(path: AnyPath): number {
   }
 }
 
+const railOf = ({ id, name, source, voltage, burst }: PathRail): LaneOn['rail'] =>
+  source !== 'pack' && Number.isFinite(voltage * burst) ? { id, name, voltage, burst } : undefined;
+
 function laneOn(plan: Plan, mechanism: Mechanism): LaneOn {
   const jobs = new Map<string, JobOn>();
   let lacking: string | undefined;
@@ -210,6 +216,7 @@ function laneOn(plan: Plan, mechanism: Mechanism): LaneOn {
         ? dc.motor.thermal
         : undefined,
     resistance: dc?.drive.motor.resistance,
+    rail: path.machine === 'servo' ? railOf(path.rail) : undefined,
     lacking: jobs.size === 0 ? lacking : undefined,
   };
 }

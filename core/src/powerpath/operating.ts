@@ -120,7 +120,7 @@ export function currentOfPower(power: number, volts: number, resistance: number)
 }
 
 /** Share of its power that a switching regulator passes on, typical. */
-const REGULATOR_EFFICIENCY = 0.85;
+export const REGULATOR_EFFICIENCY = 0.85;
 
 /**
  * What a current on a servo's rail takes from the pack: through a regulator the pack gives the power, on the pack itself

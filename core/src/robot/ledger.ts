@@ -36,6 +36,8 @@ export interface Ledger {
   readonly motors: number;
   readonly servos: number;
   readonly controllers: number;
+  /** Signals of the boards: one to a controller, a driver or a servo. */
+  readonly channels: number;
   /** Kinds of motor and servo. */
   readonly kinds: number;
   /** Slots of the board that something hangs on: one for each motor unless they share it. */
@@ -81,6 +83,7 @@ export function ledgerOf(plan: Plan): Ledger {
     motors: sum(({ motors }) => motors),
     servos: sum(({ servos }) => servos),
     controllers: sum(({ controllers }) => controllers),
+    channels: sum(({ controllers, servos }) => controllers + servos),
     kinds: new Set(turning).size,
     slots: slotsOf(plan).length,
     common: commonParts(plan),

@@ -1,5 +1,6 @@
 import type { LaneOn, RobotOnPack } from '../match/onPack.js';
 import type { Dip, GoResult, MatchResult } from '../match/result.js';
+import { REGULATOR_EFFICIENCY } from '../powerpath/operating.js';
 import { amount, say } from '../words/phrase.js';
 import { showMultiple } from '../words/show.js';
 import { firstToGive, robotRung, type RobotRung } from './robotRung.js';
@@ -28,6 +29,7 @@ export function matchRungs(robot: RobotOnPack, result: MatchResult): readonly Ro
   const rungs = [
     ...dipRungs(robot, result),
     ...breakerRungs(robot, result),
+    ...railRungs(robot, result),
     ...chargeRungs(robot, result),
     ...heatRungs(result),
     ...lateRungs(robot, result),
@@ -82,6 +84,29 @@ function breakerRungs({ lanes }: RobotOnPack, { main, lanes: results }: MatchRes
       branch ? told('branch', `${lanes[i]!.name}: breaker`, branch, mechanism) : [],
     ),
   ];
+}
+
+/** What regulators give at once, against what all on a rail draw at their worst moment. */
+function railRungs({ lanes }: RobotOnPack, { samples }: MatchResult): readonly RobotRung[] {
+  const rails = new Map(lanes.flatMap(({ rail }) => (rail ? [[rail.id, rail] as const] : [])));
+  return [...rails.values()].flatMap(({ id, name, voltage, burst }) => {
+    const on = lanes.flatMap(({ rail }, i) => (rail?.id === id ? [i] : []));
+    const drawn = samples.times.map((_, k) => {
+      const taken = on.reduce((sum, i) => sum + samples.lanes[i]![k]!, 0);
+      return (taken * samples.volts[k]! * REGULATOR_EFFICIENCY) / voltage;
+    });
+    const peak = Math.max(0, ...drawn);
+    if (!(peak > 0)) return [];
+    const time = samples.times[drawn.indexOf(peak)]!;
+    return robotRung({
+      id: 'rail',
+      mechanism: lanes[on[0]!]!.mechanism,
+      name,
+      multiple: burst / peak,
+      time,
+      sentence: say`At ${amount(time, 'time')} ${whoWasOn({ who: on }, lanes)} draw ${amount(peak, 'current')} of the ${amount(burst, 'current')} it gives for a moment.`,
+    });
+  });
 }
 
 function chargeRungs({ pack }: RobotOnPack, { charge }: MatchResult): readonly RobotRung[] {

@@ -3,7 +3,7 @@ import type { Dip } from '../match/result.js';
 import type { Words } from '../words/phrase.js';
 
 /** What may give first on a whole robot. */
-export type RobotRungId = Dip['of'] | 'main-breaker' | 'branch' | 'charge' | 'heat' | 'late' | 'event';
+export type RobotRungId = Dip['of'] | 'main-breaker' | 'branch' | 'rail' | 'charge' | 'heat' | 'late' | 'event';
 
 /** One limit of the whole robot in a match. */
 export interface RobotRung {
@@ -27,6 +27,7 @@ export const ROBOT_WANTS: Readonly<Record<RobotRungId, number>> = {
   controller: 1.2,
   'main-breaker': 1.2,
   branch: 1.2,
+  rail: 1.2,
   charge: 1.3,
   heat: 1.1,
   late: 1,
@@ -41,6 +42,7 @@ export const ROBOT_HINTS: Readonly<Record<RobotRungId, string>> = {
   controller: 'begin it when less else is on, or give its branch a thicker, shorter wire',
   'main-breaker': 'lower the pack-side limits of what draws most',
   branch: 'lower its pack-side limit, gear it deeper, or let it rest longer between goes',
+  rail: 'let fewer of its servos move at once, or take a regulator that gives more',
   charge: 'a fresh pack before the next match, or lower limits on what takes most of the energy',
   heat: 'let it rest longer between goes, gear it deeper, or share the work among more motors',
   late: 'begin it when less else is on, or lower the pack-side limit of what pulls the volts down then',

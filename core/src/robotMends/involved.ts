@@ -1,6 +1,6 @@
 import type { JudgedMatch } from '../robot/judge.js';
 import type { RobotRung } from '../robot/robotRung.js';
-import type { Plan } from '../plan/plan.js';
+import { currentChoice, type Plan } from '../plan/plan.js';
 import type { InvolvedLane } from './robotLevers.js';
 
 /** So many lanes are worth changing: those that draw most. */
@@ -8,7 +8,7 @@ const MOST_INVOLVED = 3;
 
 /** Lanes that have a part in what gives, the greatest first: who was on, who draws most, or whose it is. */
 export function involvedIn(plan: Plan, { script, result }: JudgedMatch, rung: RobotRung): readonly InvolvedLane[] {
-  const lanes = lanesOf({ script, result }, rung).filter((lane) =>
+  const lanes = lanesOf(plan, { script, result }, rung).filter((lane) =>
     plan.mechanisms.some(({ id }) => id === result.lanes[lane]?.mechanism),
   );
   return [...new Set(lanes)].slice(0, MOST_INVOLVED).map((lane) => ({
@@ -18,7 +18,11 @@ export function involvedIn(plan: Plan, { script, result }: JudgedMatch, rung: Ro
   }));
 }
 
-function lanesOf({ script, result }: Pick<JudgedMatch, 'script' | 'result'>, rung: RobotRung): readonly number[] {
+function lanesOf(
+  plan: Plan,
+  { script, result }: Pick<JudgedMatch, 'script' | 'result'>,
+  rung: RobotRung,
+): readonly number[] {
   const own = script.lanes.findIndex(({ mechanism }) => mechanism === rung.mechanism);
   const byEnergy = [...result.lanes.keys()].sort((a, b) => result.lanes[b]!.energy - result.lanes[a]!.energy);
   switch (rung.id) {
@@ -27,6 +31,14 @@ function lanesOf({ script, result }: Pick<JudgedMatch, 'script' | 'result'>, run
     case 'controller': {
       const dip = result.dips.find(({ of, lane }) => of === rung.id && (lane === undefined || lane === own));
       return [...(own < 0 ? [] : [own]), ...(dip?.who ?? byEnergy).filter((lane) => lane >= 0)];
+    }
+    case 'rail': {
+      const nodeOf = (id: string | undefined) => {
+        const there = plan.mechanisms.find((one) => one.id === id);
+        return there && currentChoice(there).drive.node;
+      };
+      const rail = nodeOf(rung.mechanism);
+      return script.lanes.flatMap(({ mechanism }, i) => (nodeOf(mechanism) === rail ? [i] : []));
     }
     case 'main-breaker':
     case 'charge':

@@ -54,7 +54,8 @@ const different = (settings: readonly RobotSetting[]): readonly RobotSetting[] =
   return settings.filter((_, i) => keys.indexOf(keys[i]!) === i);
 };
 
-const scriptIn = (plan: Plan, script: MatchScript): MatchScript =>
+/** A script as a plan has it now; itself where the plan keeps none of its id. */
+export const scriptIn = (plan: Plan, script: MatchScript): MatchScript =>
   plan.scripts?.find(({ id }) => id === script.id) ?? script;
 
 /** Begins one go of a lane later, or sooner; those that wait for it come along. */
@@ -217,6 +218,8 @@ export function robotLevers(
       return [...rests, ...caps, ...deeper, ...ofOwn('motors', 'motors')];
     case 'charge':
       return [...rests, ...caps, ...deeper, packs];
+    case 'rail':
+      return shifts;
     case 'event':
       return [];
   }

@@ -13,7 +13,7 @@ import { matchRungs } from '../robot/matchRungs.js';
 import { firstToGive, type RobotRung } from '../robot/robotRung.js';
 import { joined, type Words } from '../words/phrase.js';
 import { involvedIn } from './involved.js';
-import { robotLevers, TAKES_PARTS } from './robotLevers.js';
+import { robotLevers, scriptIn, TAKES_PARTS } from './robotLevers.js';
 import type { RobotLever, RobotLeverId, RobotSetting } from './robotLever.js';
 
 /** A change of the robot, or of what it does, that makes the match hold; what it changes is one step to undo. */
@@ -205,9 +205,6 @@ export function* findRobotMends(
   }
   return soFar(true);
 }
-
-const scriptIn = (plan: Plan, script: MatchScript): MatchScript =>
-  plan.scripts?.find(({ id }) => id === script.id) ?? script;
 
 /** The scripts that count, and the one that is looked at. */
 const scriptsIn = (plan: Plan, script: MatchScript): readonly MatchScript[] => {

@@ -37,6 +37,9 @@ const measured = (of: EventSum, is: number): string => {
       <span class="figures">{{ counts('slots', ledger.slots, (n) => counted(n, 'slot')) }}</span>
       <span class="figures">{{ counts('motors', ledger.motors, (n) => counted(n, 'motor')) }}</span>
       <span class="figures">{{ counts('servos', ledger.servos, (n) => counted(n, 'servo')) }}</span>
+      <span class="figures" title="one to a controller, a driver or a servo">{{
+        counted(ledger.channels, 'channel')
+      }}</span>
       <span class="figures">{{ counts('kinds', ledger.kinds, (n) => counted(n, 'kind')) }}</span>
       <span :class="isOver('mass') ? 'text-gives' : ''"
         ><VerdictRing
