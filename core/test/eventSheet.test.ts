@@ -3,6 +3,7 @@ import {
   applyChanges,
   estimatedStageMass,
   eventChecks,
+  eventFor,
   findMends,
   judged,
   ledgerOf,
@@ -162,6 +163,10 @@ describe('The event sheet', () => {
     const limited = found(under(most('motors', 12)));
     expect(limited.front.every(({ motors }) => motors === 1)).toBe(true);
     expect(limited.fallen.map(({ reason }) => reason)).toContain('the event’s motors');
+    // What is passed already hides nothing: what adds to it says so.
+    const over = under(most('motors', 11));
+    const two = found(over).front.find(({ motors }) => motors === 2)!;
+    expect(eventFor(over)(two)).toEqual({ passed: [], more: ['motors'] });
   });
 
   it('tells what is passed newly from what is passed by more', () => {

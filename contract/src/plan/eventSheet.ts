@@ -45,8 +45,12 @@ const limit = Joi.alternatives<EventLimit>().conditional('.kind', {
   switch: [
     { is: 'most', then: most },
     { is: 'wire', then: wire },
+    {
+      is: Joi.valid('motors', 'packs'),
+      then: list,
+      otherwise: Joi.object({ kind: kind('most', 'wire', 'motors', 'packs') }).unknown(),
+    },
   ],
-  otherwise: list.keys({ kind: kind('most', 'wire', 'motors', 'packs') }),
 });
 
 export const eventSheet = Joi.object<Writable<EventSheet>, true>({

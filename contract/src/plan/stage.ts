@@ -14,7 +14,7 @@ import { angle, anyQuantity, efficiency, notNegative, positive } from './quantit
 
 const TOOTHED = ['teeth', 'chain', 'belt'] as const;
 
-const shaft = Joi.object<StageShaft, true>({
+export const shaft = Joi.object<StageShaft, true>({
   form: Joi.string().valid('round', 'hexagon', 'keyed').required(),
   size: positive,
   material: Joi.string().valid('hardened steel', 'mild steel', '7075 aluminium', '6061 aluminium'),

@@ -5,6 +5,7 @@ import { commonOn, usedElsewhere } from '../wants/stockOf.js';
 import { judgeAt, type Found } from './found.js';
 import { drivesOf } from './drives.js';
 import { costsOf, Front } from './front.js';
+import { eventFor } from './overEvent.js';
 import { overCeiling, type ShortlistQuery } from './query.js';
 import { trialOf } from './trial.js';
 
@@ -20,10 +21,13 @@ export function everyCandidate(
   const used = usedElsewhere(plan, mechanism.id);
   const front = new Front<Found>();
   let [held, tried] = [0, 0];
+  const event = eventFor(plan);
   for (const option of drivesOf(plan, mechanism, query, shelf)) {
+    const over = event(option).passed.length > 0;
     const trial = trialOf(plan, mechanism, query, option);
     for (const total of trial.open ? totalsOf(option.key) : [trial.jobs[0]!.path.train.total]) {
       tried++;
+      if (over) continue;
       const answer = judgeAt(trial, total, query.jobId, common, used);
       if ('fell' in answer) continue;
       if (overCeiling(answer.holds.figures, query) !== undefined) continue;

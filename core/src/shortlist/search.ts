@@ -1,6 +1,4 @@
-import { applyChanges } from '../plan/change.js';
 import type { Plan } from '../plan/plan.js';
-import { eventChecks, worsened } from '../robot/eventRungs.js';
 import type { Shelved } from '../sizing/proposal.js';
 import { outputSpeedNow, totalForSpeed } from '../wants/likeForLike.js';
 import { stockFigures } from '../wants/measure.js';
@@ -11,6 +9,7 @@ import { drivesOf, type DriveOption } from './drives.js';
 import { Fallen, type FallenGroup } from './fallen.js';
 import { costsOf, Front } from './front.js';
 import { atBest, othersFail, runCompared, type Fails } from './optimist.js';
+import { eventFor } from './overEvent.js';
 import { overCeiling, type ShortlistQuery } from './query.js';
 import { between, totalsBetween, tryTotals, writtenTotal } from './ratios.js';
 import { glance, neverBecause, trialOf, type Glance, type Trial } from './trial.js';
@@ -98,12 +97,10 @@ export function* searchShortlist(
   const common = commonOn(shelf);
   const used = usedElsewhere(plan, mechanism.id);
   const grid = totalsBetween(query.from, query.to);
-  const allowed = eventChecks(plan);
-  /** What a drive would make worse against the event's limits; its wheels are taken for those that are there. */
-  const overEvent = ({ changes }: DriveOption): string | undefined => {
-    if (allowed.length === 0) return undefined;
-    const { passed, more } = worsened(allowed, eventChecks(applyChanges(plan, changes)));
-    const [over] = [...passed, ...more];
+  const event = eventFor(plan);
+  /** What would pass a limit of the event falls out; what adds to one that is passed already says so when it is shown. */
+  const overEvent = (option: DriveOption): string | undefined => {
+    const [over] = event(option).passed;
     return over === undefined ? undefined : `the event’s ${over}`;
   };
   const today = query.like === 'speed' ? outputSpeedNow(plan, mechanism) : undefined;

@@ -3,6 +3,7 @@ import {
   applyChanges,
   digits,
   evaluateMechanism,
+  eventFor,
   foundWords,
   MOST,
   showMultiple,
@@ -38,6 +39,8 @@ const judged = computed(() => {
 const job = computed(() => judged.value.jobs.find((one) => one.jobId === judged.value.headline.jobId)!);
 const situation = computed(() => judged.value.headline.situation ?? worstSituation(job.value));
 const ladder = computed(() => job.value.ladders[situation.value]);
+/** Limits of the event that the robot passes already, and would by more. */
+const more = computed(() => eventFor(plan)(found).more);
 const turning = computed(() => path.value.load.unit === 'rad');
 const full = computed(() => mechanism.value.choices.length >= MOST.choices);
 </script>
@@ -58,6 +61,9 @@ const full = computed(() => mechanism.value.choices.length >= MOST.choices);
       >
     </p>
     <p class="text-xs text-second">{{ job.name }}, {{ situation }}</p>
+    <p v-if="more.length > 0" class="text-xs text-second" data-testid="event-more">
+      The event’s {{ more.join(', ') }}: over already, and by more with this.
+    </p>
     <LimitGauge :ladder="ladder" :height="150" :turning="turning" />
     <div v-if="!found.train && found.changes.some(({ at }) => at.at(-1) === 'stages')" class="mt-1 text-sm">
       <button type="button" class="act min-h-6" :disabled="busy" @click="emit('teeth')">
