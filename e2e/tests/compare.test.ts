@@ -13,6 +13,7 @@ test('one, two, three or four motors, with one dead, on this very mechanism', as
   expect(await rows.nth(4).innerText()).not.toBe(pull);
   await page.getByRole('checkbox', { name: 'one of them is dead' }).uncheck();
   await expect(rows.nth(2)).toContainText('two');
+  await expect(rows.nth(2)).not.toContainText('dead');
   await rows.nth(2).getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('2 motors');

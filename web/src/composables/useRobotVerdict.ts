@@ -1,7 +1,7 @@
 import type { Plan, RobotRung } from '@rough-gear/core';
 import { inject, provide, shallowRef, toRaw, watch, type InjectionKey, type Ref } from 'vue';
 import { usePlan } from '../stores/plan.js';
-import { coreWorker } from '../workers/core.js';
+import { searchWorkers } from '../workers/core.js';
 import type { RobotVerdict } from '../workers/core.worker.js';
 
 /** A match takes a second to go through: whoever types or has just come in is not made to wait for it. */
@@ -26,7 +26,8 @@ export function provideRobotVerdict(): Known {
     { immediate: true },
   );
   async function ask(plan: Plan): Promise<void> {
-    const found = await coreWorker.judgeRobot(toRaw(plan));
+    // Beside the worker that answers what is typed and clicked: nobody waits for this one.
+    const found = await searchWorkers()[1]!.judgeRobot(toRaw(plan));
     if (found && store.document === plan) verdict.value = found;
   }
   provide(KEY, verdict);

@@ -19,6 +19,6 @@ const rung = computed(() => inTheMatch(robot.value, mechanismId));
     <VerdictRing :verdict="rung.verdict" :size="14" class="mr-1 inline-block align-[-2px]" />
     <b class="font-semibold">In the match</b>, <span class="figures">{{ showMultiple(rung.multiple) }}</span>.
     {{ say(rung.sentence) }}
-    <RouterLink class="act" :to="{ name: 'mechanism', params: { planId: plan.id } }">Whole robot</RouterLink>
+    <RouterLink class="act underline" :to="{ name: 'mechanism', params: { planId: plan.id } }">Whole robot</RouterLink>
   </p>
 </template>
