@@ -172,7 +172,7 @@ test('a plan says what is newer on the shelf, shows the difference, and takes it
   await page.getByRole('button', { name: 'Parts, 1 newer on the shelf' }).click();
   const list = page.getByTestId('plan-parts');
   await expect(list).toContainText('the shelf has version 2, this is 1');
-  await expect(list).toContainText('mass: not given → 5.6 kg');
+  await expect(list).toContainText('mass: 5.9 kg → 5.6 kg');
   await list.getByRole('button', { name: 'Take the newer' }).click();
   await expect(list).not.toContainText('the shelf has version');
   await page.keyboard.press('Escape');
