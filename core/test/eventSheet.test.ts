@@ -138,7 +138,11 @@ describe('The event sheet', () => {
   });
 
   it('is respected by the search: what would pass it falls out, with the reason', () => {
-    const shelf: readonly Shelved[] = Object.entries(heron.parts).map(([id, { part }]) => ({ id, part }));
+    const shelf: readonly Shelved[] = Object.entries(heron.parts).map(([id, { part }]) => ({
+      id,
+      revision: 1,
+      part,
+    }));
     const found = (plan: Plan) => {
       const search = searchShortlist(
         plan,

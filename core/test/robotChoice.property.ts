@@ -22,11 +22,11 @@ const option = fc
     margin: fc.integer({ min: 10, max: 30 }),
     coolness: fc.integer({ min: 10, max: 30 }),
   })
-  .map(({ part, margin, coolness, ...rest }, i): Choosable => {
+  .map(({ part, margin, coolness, ...rest }): Choosable => {
     const { key, price, owned } = PARTS[part]!;
     return {
       ...rest,
-      key: String(i),
+      key,
       kind: key,
       pieces: [{ key, count: rest.motors, price, owned }],
       margin: margin / 10,
