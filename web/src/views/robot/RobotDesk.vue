@@ -68,10 +68,10 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
       <template v-else>
         <div class="flex flex-wrap items-baseline gap-x-5 border-t border-hair pt-1">
           <ScriptTabs :plan="plan" :scripts="scripts" :script="script" class="grow" @choose="scriptId = $event" />
-          <PackAsked v-model="asked" />
           <button v-if="judged && replay === undefined" type="button" class="act min-h-6 text-sm" @click="replay = 0">
             Replay
           </button>
+          <PackAsked v-model="asked" />
         </div>
         <p v-if="failure" role="alert" class="text-sm text-gives">
           The match could not be gone through: {{ failure }}.
