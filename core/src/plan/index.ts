@@ -3,6 +3,7 @@ export * from './change.js';
 export * from './job.js';
 export * from './most.js';
 export * from './part.js';
+export * from './packPart.js';
 export * from './place.js';
 export * from './plan.js';
 export * from './quantity.js';

@@ -1,6 +1,7 @@
 import { CELLS } from '../pack/cells.js';
 import { verdictOf, type Verdict } from '../evaluate/verdict.js';
 import type { EventLimit, EventSum, ListLimit, SumLimit, WireLimit } from '../plan/eventSheet.js';
+import { packPartOf } from '../plan/packPart.js';
 import { currentChoice, type Plan } from '../plan/plan.js';
 import type { ProtectedNode } from '../plan/supply.js';
 import type { Dimension } from '../words/dimension.js';
@@ -114,7 +115,7 @@ function sumOf(plan: Plan, { of, withPack }: SumLimit, ledger: Ledger): Sum {
     case 'slots':
       return exactly(ledger[of]);
     case 'packVolts':
-      return exactly(packVolts(plan), packVolts(plan) === undefined ? ['the pack'] : []);
+      return exactly(packVolts(plan), packPartOf(plan) ? [] : ['the pack']);
     case 'mainBreaker':
     case 'branchBreaker': {
       const kind = of === 'mainBreaker' ? 'main' : 'branch';
@@ -125,10 +126,9 @@ function sumOf(plan: Plan, { of, withPack }: SumLimit, ledger: Ledger): Sum {
   }
 }
 
-function packVolts({ supply, parts }: Plan): number | undefined {
-  const node = supply.find(({ kind }) => kind === 'pack');
-  const part = node?.kind === 'pack' ? parts[node.part]?.part : undefined;
-  return part?.kind === 'pack' ? part.series * CELLS[part.chemistry].nominal : undefined;
+function packVolts(plan: Plan): number | undefined {
+  const pack = packPartOf(plan);
+  return pack && pack.series * CELLS[pack.chemistry].nominal;
 }
 
 function breakersOf(plan: Plan, kind: 'main' | 'branch') {
@@ -168,7 +168,7 @@ function listCheck(plan: Plan, limit: ListLimit): EventCheck {
   const allowed = new Set(limit.names.map(plain));
   const there =
     limit.kind === 'packs'
-      ? plan.supply.flatMap((node) => (node.kind === 'pack' ? [plan.parts[node.part]?.part.name ?? ''] : []))
+      ? [packPartOf(plan)?.name ?? ''].filter((name) => name !== '')
       : plan.mechanisms.flatMap((one) => {
           const { drive } = currentChoice(one);
           return drive.kind === 'servo' ? [] : [plan.parts[drive.motor]?.part.name ?? ''];

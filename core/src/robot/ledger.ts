@@ -1,3 +1,4 @@
+import { packPartOf } from '../plan/packPart.js';
 import { countOf, currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
 import { trainsOf } from '../wants/measure.js';
 import { piecesOf, sameKey, stillToPay } from '../wants/stockOf.js';
@@ -71,8 +72,7 @@ export function ledgerOf(plan: Plan): Ledger {
     return plan.parts[first!]?.part.name;
   });
   const frame = plan.frame ? weighed(plan.frame) : NOTHING;
-  const packNode = plan.supply.find(({ kind }) => kind === 'pack');
-  const pack = packNode?.kind === 'pack' ? plan.parts[packNode.part]?.part : undefined;
+  const pack = packPartOf(plan);
   return {
     rows,
     mass: together([...rows.map(({ mass }) => mass.all), frame]),

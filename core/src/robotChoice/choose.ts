@@ -1,13 +1,14 @@
 import { applyChanges, type Change } from '../plan/change.js';
 import type { Plan } from '../plan/plan.js';
 import { judgeRobot, type JudgedRobot } from '../robot/judge.js';
+import { through } from '../robot/through.js';
 import { firstToGive, type RobotRung } from '../robot/robotRung.js';
 import type { Verdict } from '../evaluate/verdict.js';
 import { adoptAll } from './adoptAll.js';
 import { CEILINGS, oneStep, type CeilingId, type Ceilings } from './ceilings.js';
 import type { RobotOption, RobotOptions } from './option.js';
 import { samePieces } from './prune.js';
-import type { Cut, JointChoice, JointWant } from './question.js';
+import { isLeast, type Cut, type JointChoice, type JointWant } from './question.js';
 import { solveJoint, sumsOf } from './solve.js';
 
 /** A choice for all mechanisms that went through the match. */
@@ -34,15 +35,13 @@ export interface CeilingCost {
 export interface RobotChoice {
   /** What is there today, summed up the same way. */
   readonly today: JointSums;
-  /** The best on paper, within all ceilings. */
+  /** The best on paper, within all ceilings; absent where no choice stays under them. */
   readonly paper?: JointChoice;
   /** The best that holds in the match, and those that come after it, best first. */
   readonly held: readonly MarchedChoice[];
   /** Better on paper, but ruled out by the pack that all share. */
   readonly ruledOut: readonly MarchedChoice[];
   readonly costs: readonly CeilingCost[];
-  /** No choice stays under all ceilings. */
-  readonly impossible: boolean;
   /** Share of the tries. */
   readonly share: number;
   readonly done: boolean;
@@ -85,7 +84,6 @@ export function* chooseForAll(
     held: [...held],
     ruledOut: [...ruledOut],
     costs: [...costs],
-    impossible: paper === undefined,
     share,
     done,
   });
@@ -101,7 +99,7 @@ export function* chooseForAll(
   }
   if (!paper) return soFar(1, true);
 
-  const now = yield* judgedWith(plan, () => soFar(0));
+  const now = yield* through(judgeRobot(plan), () => soFar(0));
   const gave = new Map(rungsOf(now).map((rung) => [keyOf(rung), rung.multiple]));
   const cuts: Cut[] = [];
   let { peak } = ceilings;
@@ -111,7 +109,7 @@ export function* chooseForAll(
     const taken = choice.picks.map((pick, m) => options[m]![pick]!);
     const changes = adoptAll(plan, taken);
     const changed = applyChanges(plan, changes);
-    const robot = yield* judgedWith(changed, () => soFar(tries / MOST_TRIES));
+    const robot = yield* through(judgeRobot(changed), () => soFar(tries / MOST_TRIES));
     const worse = firstToGive(
       rungsOf(robot).filter(
         (rung) => rung.verdict === 'gives way' && rung.multiple < NO_WORSE * Math.min(1, gave.get(keyOf(rung)) ?? 1),
@@ -136,16 +134,9 @@ const keyOf = ({ id, mechanism = '' }: RobotRung): string => `${id} ${mechanism}
 const rungsOf = ({ matches }: JudgedRobot): readonly RobotRung[] =>
   matches.flatMap(({ rungs }) => rungs.filter(({ id }) => id !== 'event'));
 
-function* judgedWith(plan: Plan, soFar: () => RobotChoice): Generator<RobotChoice, JudgedRobot> {
-  const judging = judgeRobot(plan);
-  let next = judging.next();
-  for (; !next.done; next = judging.next()) yield soFar();
-  return next.value;
-}
-
 /** A thousandth better is better. */
 function better(want: JointWant, value: number, than: number | undefined): boolean {
   if (than === undefined) return true;
-  const gain = want === 'margin' || want === 'coolness' ? value - than : than - value;
+  const gain = isLeast(want) ? value - than : than - value;
   return gain > 1e-3 * Math.max(1e-9, Math.abs(than));
 }

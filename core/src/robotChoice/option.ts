@@ -10,6 +10,7 @@ import { massOf } from '../robot/massOf.js';
 import { matchRungs } from '../robot/matchRungs.js';
 import type { RobotRung } from '../robot/robotRung.js';
 import { judgeMatch, scriptsThatCount, type JudgedMatch } from '../robot/judge.js';
+import { through } from '../robot/through.js';
 import { slotsOf } from '../robot/supplyLedger.js';
 import { foundWords } from '../shortlist/adopt.js';
 import type { Found } from '../shortlist/found.js';
@@ -201,10 +202,9 @@ export function* robotOptions(
   fronts: readonly (readonly Found[])[],
 ): Generator<RobotOptions, RobotOptions> {
   const [script] = scriptsThatCount(plan);
-  const judging = script && judgeMatch(plan, script);
-  let judged = judging?.next();
-  for (; judging && judged && !judged.done; judged = judging.next()) yield { todays: [], options: [] };
-  const match = judged?.done && judged.value ? todaysMatch(judged.value) : undefined;
+  const nothing: RobotOptions = { todays: [], options: [] };
+  const judged = script && (yield* through(judgeMatch(plan, script), () => nothing));
+  const match = judged && todaysMatch(judged);
   const todays: RobotOption[] = [];
   const options: (readonly RobotOption[])[] = [];
   for (const [i, { id }] of plan.mechanisms.entries()) {

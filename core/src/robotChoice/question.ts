@@ -4,6 +4,9 @@ import type { Choosable } from './option.js';
 /** What is to be best over the whole robot. Practitioners disagree; each says what it is for. */
 export type JointWant = 'mass' | 'price' | 'coolness' | 'margin' | 'kinds';
 
+/** Of these the least of all mechanisms is to be greatest; of the others a sum least. */
+export const isLeast = (want: JointWant): want is 'coolness' | 'margin' => want === 'coolness' || want === 'margin';
+
 /** One option each, by number, and what they come to together. */
 export interface JointChoice {
   readonly picks: readonly number[];

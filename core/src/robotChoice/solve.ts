@@ -2,7 +2,7 @@ import { solve as solveModel, type Coefficients, type Constraint, type Model } f
 import { MARGIN_ENOUGH } from '../wants/wants.js';
 import { CEILINGS } from './ceilings.js';
 import type { Choosable, Pieces } from './option.js';
-import type { Cut, JointChoice, JointQuestion, JointWant } from './question.js';
+import { isLeast, type Cut, type JointChoice, type JointQuestion } from './question.js';
 import { worthTrying } from './prune.js';
 
 /**
@@ -26,7 +26,6 @@ const priceCounts = ({ ceilings, want }: JointQuestion): boolean => ceilings.pri
 const kindsCount = ({ ceilings, want }: JointQuestion): boolean => ceilings.kinds !== undefined || want === 'kinds';
 
 const idOf = (mechanism: number, option: number): string => `x${mechanism}.${option}`;
-const isLeast = (want: JointWant): want is 'coolness' | 'margin' => want === 'coolness' || want === 'margin';
 
 function solveOnce(question: JointQuestion, without: readonly Cut[]): readonly number[] | undefined {
   const { options, ceilings, want } = question;

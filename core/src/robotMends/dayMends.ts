@@ -4,7 +4,8 @@ import { MOST } from '../plan/most.js';
 import type { PackState } from '../match/packState.js';
 import type { Plan } from '../plan/plan.js';
 import type { MatchScript } from '../plan/script.js';
-import { judgeDay, USUAL_DAY, type DayAsked, type JudgedDay } from '../robot/day.js';
+import { judgeDay, USUAL_DAY, type DayAsked } from '../robot/day.js';
+import { through } from '../robot/through.js';
 import { amount, say, type Words } from '../words/phrase.js';
 
 /** A change of how the day goes that lets it last longer, or through. */
@@ -42,17 +43,10 @@ export function* findDayMends(
   const mends: DayMend[] = [];
   for (const { label, day } of candidates(plan.day ?? USUAL_DAY, failsAt)) {
     const asked: DayAsked = { ...day, ...state };
-    const judging = judgeDay(plan, script, asked);
-    let next: IteratorResult<JudgedDay, JudgedDay | undefined> = judging.next();
-    for (; !next.done; next = judging.next()) yield [...mends];
-    const found = next.value;
+    const found = yield* through(judgeDay(plan, script, asked), () => [...mends]);
     if (found && (found.failsAt === undefined || found.failsAt > failsAt))
-      mends.push({ label, changes: dayChanges(plan, day), failsAt: found.failsAt });
+      mends.push({ label, changes: [{ at: ['day'], to: day }], failsAt: found.failsAt });
     yield [...mends];
   }
   return mends;
 }
-
-/** The changes that keep how the day goes. */
-export const dayChanges = (plan: Plan, day: DayPlan): readonly Change[] =>
-  JSON.stringify(plan.day) === JSON.stringify(day) ? [] : [{ at: ['day'], to: day }];

@@ -1,10 +1,9 @@
 import { putScript, shifted, withGo } from '../edits/scripts.js';
 import { LEVERS } from '../mends/levers.js';
 import type { LeverContext } from '../mends/lever.js';
-import { driveAt } from '../mends/leverTools.js';
 import type { LeverId } from '../limits/leverId.js';
-import { mechanismById } from '../plan/place.js';
-import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
+import { choiceAt, mechanismById } from '../plan/place.js';
+import { currentChoice, type DcDrive, type Mechanism, type Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { lengthOf, type Go, type MatchScript } from '../plan/script.js';
 import { resolvePath } from '../resolve/resolvePath.js';
@@ -115,55 +114,52 @@ function rest(script: MatchScript, mechanism: string): RobotLever {
   };
 }
 
+/** A lever on the plain motors of a mechanism; none where something else turns it. */
+const dcLever = (
+  id: RobotLeverId,
+  mechanism: string,
+  settings: (plan: Plan, there: Mechanism, drive: DcDrive) => readonly RobotSetting[],
+): RobotLever => ({
+  id,
+  mechanism,
+  steady: true,
+  settings: (plan) => {
+    const there = mechanismById(plan, mechanism);
+    const { drive } = currentChoice(there);
+    return drive.kind === 'dc' ? settings(plan, there, drive) : [];
+  },
+});
+
 /** A lower limit on what its controllers take from the pack, or give to the motor where they know no other. */
-function cap(mechanism: string, peak: number): RobotLever {
-  return {
-    id: 'cap',
-    mechanism,
-    steady: true,
-    settings: (plan) => {
-      const there = mechanismById(plan, mechanism);
-      const { drive } = currentChoice(there);
-      if (drive.kind !== 'dc') return [];
-      const part = plan.parts[drive.controller]?.part;
-      if (part?.kind !== 'controller') return [];
-      const side = part.supplyLimit || drive.supplyLimit ? 'supplyLimit' : 'statorLimit';
-      const set = drive[side]?.si ?? part[side]?.si;
-      const each = side === 'supplyLimit' ? Math.min(set ?? Infinity, peak / drive.motors) : set;
-      if (each === undefined || !(each > 0) || !Number.isFinite(each)) return [];
-      const context = contextOf(plan, there);
-      return different(
-        CAPS.map((share) => {
-          const amperes = each * share >= 10 ? Math.floor(each * share) : Number((each * share).toPrecision(2));
-          const words = side === 'supplyLimit' ? 'pack-side' : 'motor-side';
-          return {
-            changes: [{ at: [...driveAt(context), side], to: quantityOf(amperes, `${digits(amperes)} A`) }],
-            label: `${there.name}: ${words} limit ${digits(amperes)} A${drive.motors > 1 ? ' each' : ''}`,
-          };
-        }),
-      );
-    },
-  };
-}
+const cap = (mechanism: string, peak: number): RobotLever =>
+  dcLever('cap', mechanism, (plan, there, drive) => {
+    const part = plan.parts[drive.controller]?.part;
+    if (part?.kind !== 'controller') return [];
+    const side = part.supplyLimit || drive.supplyLimit ? 'supplyLimit' : 'statorLimit';
+    const set = drive[side]?.si ?? part[side]?.si;
+    const each = side === 'supplyLimit' ? Math.min(set ?? Infinity, peak / drive.motors) : set;
+    if (each === undefined || !(each > 0) || !Number.isFinite(each)) return [];
+    const at = [...choiceAt(plan, there), 'drive', side];
+    const words = side === 'supplyLimit' ? 'pack-side' : 'motor-side';
+    return different(
+      CAPS.map((share) => {
+        const amperes = each * share >= 10 ? Math.floor(each * share) : Number((each * share).toPrecision(2));
+        return {
+          changes: [{ at, to: quantityOf(amperes, `${digits(amperes)} A`) }],
+          label: `${there.name}: ${words} limit ${digits(amperes)} A${drive.motors > 1 ? ' each' : ''}`,
+        };
+      }),
+    );
+  });
 
 /** A longer ramp from nothing to full command. */
-function ramp(mechanism: string): RobotLever {
-  return {
-    id: 'ramp',
-    mechanism,
-    steady: true,
-    settings: (plan) => {
-      const there = mechanismById(plan, mechanism);
-      const { drive } = currentChoice(there);
-      if (drive.kind !== 'dc') return [];
-      const context = contextOf(plan, there);
-      return RAMPS.filter((seconds) => seconds > (drive.rampTime?.si ?? 0)).map((seconds) => ({
-        changes: [{ at: [...driveAt(context), 'rampTime'], to: quantityOf(seconds, `${seconds} s`) }],
-        label: say`${there.name}: ramp of ${amount(seconds, 'time')}`,
-      }));
-    },
-  };
-}
+const ramp = (mechanism: string): RobotLever =>
+  dcLever('ramp', mechanism, (plan, there, drive) =>
+    RAMPS.filter((seconds) => seconds > (drive.rampTime?.si ?? 0)).map((seconds) => ({
+      changes: [{ at: [...choiceAt(plan, there), 'drive', 'rampTime'], to: quantityOf(seconds, `${seconds} s`) }],
+      label: say`${there.name}: ramp of ${amount(seconds, 'time')}`,
+    })),
+  );
 
 /** What is known of a lane where the match gives: its mechanism, the go that was on, and what it takes at most, A. */
 export interface InvolvedLane {
@@ -182,8 +178,8 @@ export function robotLevers(
   { id, mechanism: own }: Pick<RobotRung, 'id' | 'mechanism'>,
   involved: readonly InvolvedLane[],
 ): readonly RobotLever[] {
-  const [any] = plan.mechanisms;
-  if (!any) return [];
+  const [whoever] = plan.mechanisms;
+  if (!whoever) return [];
   const each = (lever: (lane: InvolvedLane) => RobotLever | undefined) => involved.flatMap((lane) => lever(lane) ?? []);
   const shifts = each(({ mechanism, go }) => (go === undefined ? undefined : shift(script, mechanism, go)));
   const caps = each(({ mechanism, peak }) => (id === 'late' && mechanism === own ? undefined : cap(mechanism, peak)));
@@ -191,8 +187,8 @@ export function robotLevers(
   const rests = each(({ mechanism }) => rest(script, mechanism));
   const deeper = each(({ mechanism }) => asLever('deeper', mechanism, 'deeper', true));
   const ofOwn = (lever: RobotLeverId, by: LeverId) => (own === undefined ? [] : [asLever(lever, own, by, true)]);
-  const mainWire = asLever('main-wire', any.id, 'thicker-main', false);
-  const packs = asLever('packs', any.id, 'parallel', false);
+  const mainWire = asLever('main-wire', whoever.id, 'thicker-main', false);
+  const packs = asLever('packs', whoever.id, 'parallel', false);
   switch (id) {
     case 'boards':
     case 'cells':

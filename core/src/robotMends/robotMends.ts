@@ -10,6 +10,7 @@ import { resolvePath } from '../resolve/resolvePath.js';
 import { eventChecks, worsened } from '../robot/eventRungs.js';
 import { judgeMatch, scriptsThatCount, type JudgedMatch } from '../robot/judge.js';
 import { matchRungs } from '../robot/matchRungs.js';
+import { through } from '../robot/through.js';
 import { firstToGive, type RobotRung } from '../robot/robotRung.js';
 import { joined, type Words } from '../words/phrase.js';
 import { involvedIn } from './involved.js';
@@ -77,7 +78,8 @@ export function* findRobotMends(
   const mends: RobotMend[] = [];
   let marched = 0;
   let pairs = false;
-  const soFar = (done = false): RobotMendsFound => ({ mends: [...mends], marched, pairs, done });
+  const found = (done: boolean): RobotMendsFound => ({ mends: [...mends], marched, pairs, done });
+  const soFar = () => found(false);
   const goals = target.multiple < 1 ? [target.wants, 1] : [target.wants];
 
   /**
@@ -87,18 +89,17 @@ export function* findRobotMends(
   function* multipleWith(setting: RobotSetting): Generator<RobotMendsFound, number> {
     const changed = applyChanges(plan, setting.changes);
     const there = scriptIn(changed, script);
-    const found = robotOnPack(changed, there);
-    if (!found) return 0;
-    const robot = withPackAs(found, options);
+    const onPack = robotOnPack(changed, there);
+    if (!onPack) return 0;
+    const robot = withPackAs(onPack, options);
     const soonGives = (target.time ?? Infinity) + PAST_IT;
     const whole = lengthOf(there);
     let multiple = Infinity;
     for (const seconds of soonGives < whole / 2 ? [soonGives, whole] : [whole]) {
       const march = marchMatch(robot, cutTo(there, seconds), { ...options, step: TRIED_STEP });
-      let next = march.next();
-      for (; !next.done; next = march.next()) yield soFar();
+      const result = yield* through(march, soFar);
       // A change may do away with the question itself.
-      multiple = matchRungs(robot, next.value).find((one) => keyOf(one) === keyOf(target))?.multiple ?? Infinity;
+      multiple = matchRungs(robot, result).find((one) => keyOf(one) === keyOf(target))?.multiple ?? Infinity;
       if (multiple < goals.at(-1)!) break;
     }
     marched++;
@@ -144,11 +145,9 @@ export function* findRobotMends(
     let first: RobotRung | undefined;
     let after = Infinity;
     for (const there of scriptsIn(changed, script)) {
-      const march = judgeMatch(changed, there, options);
-      let next = march.next();
-      for (; !next.done; next = march.next()) yield soFar();
+      const again = yield* through(judgeMatch(changed, there, options), soFar);
       marched++;
-      const rungs = next.value?.rungs ?? [];
+      const rungs = again?.rungs ?? [];
       const gave = before.giving.get(there.id) ?? new Set();
       if (rungs.some((rung) => rung.verdict === 'gives way' && !gave.has(keyOf(rung)))) return undefined;
       first = firstToGive([...(first ? [first] : []), ...rungs.slice(0, 1)])[0];
@@ -184,7 +183,7 @@ export function* findRobotMends(
     }
     yield soFar();
   }
-  if (mends.some(({ levers: [id] }) => !TAKES_PARTS.has(id!))) return soFar(true);
+  if (mends.some(({ levers: [id] }) => !TAKES_PARTS.has(id!))) return found(true);
 
   pairs = true;
   yield soFar();
@@ -192,7 +191,7 @@ export function* findRobotMends(
     all.filter(({ lever }) => !TAKES_PARTS.has(lever.id)),
     target,
   )) {
-    const [other] = [second.lever.settings(applyChanges(plan, first.setting.changes))[second.at]];
+    const other = second.lever.settings(applyChanges(plan, first.setting.changes))[second.at];
     if (!other) continue;
     const setting: RobotSetting = {
       changes: [...first.setting.changes, ...other.changes],
@@ -203,7 +202,7 @@ export function* findRobotMends(
     if (mend) mends.push(mend);
     yield soFar();
   }
-  return soFar(true);
+  return found(true);
 }
 
 /** The scripts that count, and the one that is looked at. */
@@ -222,13 +221,8 @@ function* robotFacts(
 ) {
   const giving = new Map<string, ReadonlySet<string>>();
   for (const there of scriptsIn(plan, script)) {
-    let rungs = match.rungs;
-    if (there.id !== script.id) {
-      const march = judgeMatch(plan, there, options);
-      let next = march.next();
-      for (; !next.done; next = march.next()) yield soFar();
-      rungs = next.value?.rungs ?? [];
-    }
+    const now = there.id === script.id ? match : yield* through(judgeMatch(plan, there, options), soFar);
+    const rungs = now?.rungs ?? [];
     giving.set(there.id, new Set(rungs.filter(({ verdict }) => verdict === 'gives way').map(keyOf)));
   }
   return { giving, event: eventChecks(plan) };
@@ -248,7 +242,7 @@ function harmsAlone(plan: Plan, changed: Plan): boolean {
   });
 }
 
-/** Pairs of the levers that help most: each at its best and, where it has a lesser one, at about half of it. */
+/** Pairs of the levers that help most, each at its best. */
 function pairsOf(all: readonly Tried[], target: RobotRung): readonly (readonly [Tried, Tried])[] {
   const best = new Map<RobotLever, Tried>();
   for (const tried of all) {

@@ -24,19 +24,25 @@ export type AdoptAs = 'replace' | 'beside';
  * Throws where it shall stand beside as many choices as are kept.
  */
 export function adoptFound(plan: Plan, mechanismId: string, found: Found, as: AdoptAs): readonly Change[] {
-  const mechanism = mechanismById(plan, mechanismId);
-  const name = foundWords(found).slice(0, LONGEST_NAME);
-  const asFound = withFreeIds(plan, found.changes);
-  if (as === 'beside') return besideChanges(plan, mechanismId, asFound, name);
-  const changed = applyChanges(plan, asFound);
-  const made = currentChoice(mechanismById(changed, mechanismId));
-  const outside = asFound.filter(({ at }) => at[0] !== 'mechanisms');
-  const changes: readonly Change[] = [...outside, { at: choiceAt(plan, mechanism), to: { ...made, name } }];
+  if (as === 'beside') {
+    const name = foundWords(found).slice(0, LONGEST_NAME);
+    return besideChanges(plan, mechanismId, withFreeIds(plan, found.changes), name);
+  }
+  const changes = inPlace(plan, mechanismId, found);
   return [...changes, ...withoutUnused(plan, applyChanges(plan, changes))];
 }
 
+/** The changes that put a design in place of the choice in force; what nothing uses any more still stands. */
+export function inPlace(plan: Plan, mechanismId: string, found: Found): readonly Change[] {
+  const asFound = withFreeIds(plan, found.changes);
+  const made = currentChoice(mechanismById(applyChanges(plan, asFound), mechanismId));
+  const at = choiceAt(plan, mechanismById(plan, mechanismId));
+  const name = foundWords(found).slice(0, LONGEST_NAME);
+  return [...asFound.filter((change) => change.at[0] !== 'mechanisms'), { at, to: { ...made, name } }];
+}
+
 /** Ids that were free when a design was found, and are another part's now, give way to others. */
-export function withFreeIds(plan: Plan, changes: readonly Change[]): readonly Change[] {
+function withFreeIds(plan: Plan, changes: readonly Change[]): readonly Change[] {
   const packs = plan.supply.flatMap((node) => (node.kind === 'pack' ? [node.part] : []));
   const taken = changes.flatMap(({ at: [place, id], to }) =>
     place === 'parts' && plan.parts[id!] && !packs.includes(String(id)) && !same(plan.parts[id!], to)

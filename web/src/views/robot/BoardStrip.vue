@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, partOf, slotsOf, type JudgedMatch, type Plan } from '@rough-gear/core';
+import { digits, packPartOf, partOf, slotsOf, type JudgedMatch, type Plan } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 
@@ -7,8 +7,7 @@ import { useDisplay } from '../../composables/useDisplay.js';
 const { plan, match } = defineProps<{ plan: Plan; match: JudgedMatch | undefined }>();
 const { show } = useDisplay();
 
-const packNode = computed(() => plan.supply.find((node) => node.kind === 'pack'));
-const pack = computed(() => (packNode.value?.kind === 'pack' ? plan.parts[packNode.value.part]?.part.name : undefined));
+const pack = computed(() => packPartOf(plan)?.name);
 const main = computed(() => {
   const node = plan.supply.find(({ kind }) => kind === 'main');
   if (node?.kind !== 'main') return undefined;

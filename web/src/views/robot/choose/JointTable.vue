@@ -83,7 +83,7 @@ function costText({ ceiling, step, value, helps }: CeilingCost): string {
 
 <template>
   <div class="flex flex-col gap-2" data-testid="joint">
-    <p v-if="choice.impossible" role="alert" data-testid="joint-impossible">
+    <p v-if="choice.done && !choice.paper" role="alert" data-testid="joint-impossible">
       <b>No set of designs stays under all ceilings.</b> Loosen one, or ask less of a job.
     </p>
     <p v-else-if="choice.done && choice.held.length === 0" role="alert">

@@ -2,25 +2,27 @@
 import {
   ceilingsOf,
   JOINT_SCHOOLS,
+  MOST,
+  reasonsFor,
   type Ceilings,
   type JointWant,
   type MarchedChoice,
   type Plan,
-  type Reason,
 } from '@rough-gear/core';
 import { computed, onMounted, reactive, ref, toRaw, watch } from 'vue';
 import { toast } from 'vue-sonner';
+import { useDisplay } from '../../../composables/useDisplay.js';
 import { usePlan } from '../../../stores/plan.js';
 import { useWholeShelf } from '../../../stores/shelf.js';
 import CeilingFields from './CeilingFields.vue';
 import JointTable from './JointTable.vue';
-import { reasonsFor } from './reasonsFor.js';
 import { useRobotChoice } from './useRobotChoice.js';
 
 /** One choice for all mechanisms at once, within the ceilings of the event and the pack that all share. */
 const { plan } = defineProps<{ plan: Plan }>();
 const emit = defineEmits<{ close: [] }>();
 const store = usePlan();
+const { say } = useDisplay();
 const shelf = useWholeShelf();
 onMounted(() => void shelf.load());
 
@@ -42,8 +44,12 @@ function go(): void {
   void choose(shelf.offered, { ...query }, { ceilings: asked, want: want.value });
 }
 function adopt(marched: MarchedChoice): void {
-  const reasons: readonly Reason[] = reasonsFor(plan, marched, choice.value!.today, school.value);
-  store.commit([...marched.changes, { at: ['reasons'], to: [...(plan.reasons ?? []), ...reasons].slice(-200) }]);
+  const writtenAt = new Date().toISOString();
+  const reasons = reasonsFor(plan, marched, choice.value!.today, school.value, writtenAt, say);
+  store.commit([
+    ...marched.changes,
+    { at: ['reasons'], to: [...(plan.reasons ?? []), ...reasons].slice(-MOST.reasons) },
+  ]);
   toast(`Adopted for ${reasons.length} mechanisms: one undo takes it back`);
   emit('close');
 }
