@@ -16,10 +16,10 @@ export function provideRobotVerdict(): Known {
   const verdict = shallowRef<RobotVerdict>();
   let timer: ReturnType<typeof setTimeout> | undefined;
   watch(
-    () => store.document,
-    (plan, was) => {
+    [() => store.document, () => store.id] as const,
+    ([plan, id], [, before]) => {
       clearTimeout(timer);
-      if (plan?.name !== was?.name) verdict.value = undefined;
+      if (id !== before) verdict.value = undefined;
       if (!plan || plan.mechanisms.length === 0) return;
       timer = setTimeout(() => void ask(plan), WAIT_MS);
     },

@@ -90,7 +90,7 @@ const demand = computed(() => {
 </script>
 
 <template>
-  <div class="relative" :style="{ height: `${lowest + TOP + 26}px` }" data-testid="gauge">
+  <div class="relative shrink-0" :style="{ height: `${lowest + TOP + 26}px` }" data-testid="gauge">
     <svg class="absolute inset-0 size-full" aria-hidden="true">
       <defs>
         <pattern id="below-the-job" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

@@ -67,7 +67,7 @@ const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdi
 <template>
   <aside class="flex flex-col gap-2 px-3 py-2" aria-label="What gives first on the robot">
     <LimitGauge
-      class="shrink-0 text-[0.8125rem]"
+      class="text-[0.8125rem]"
       :ladder="ladder"
       :selected="chosen"
       :height="300"
