@@ -3,6 +3,7 @@ import {
   applyChanges,
   findDayMends,
   findRobotMends,
+  holdsOf,
   judgeDay,
   judgeMatch,
   judgeRobot,
@@ -259,4 +260,21 @@ it('Servos that share a regulator are judged by what all draw at once', () => {
   expect(mends.map(({ label }) => said(label))).toContainEqual(
     expect.stringMatching(/^(Crate grip|Camera pan-tilt) [\d.]+ s later$/),
   );
+});
+
+it('What a motor holds between two goes is told, from the end of one to the beginning of the next', () => {
+  const plan = {
+    ...withChange(heron, ['mechanisms', 1, 'choices', 0, 'output', 'holder'], undefined),
+    scripts: [{ ...short, lanes: short.lanes.filter(({ mechanism }) => mechanism === 'lift') }],
+  };
+  const { result } = matchOf(plan);
+  const ends = result.goes.map(({ began, ended }) => [began!, ended!]);
+  const held = holdsOf(result, 0);
+  expect(held).toHaveLength(2);
+  held.forEach(({ from, to, current }, i) => {
+    expect(from).toBeCloseTo(ends[i]![1]!, 0);
+    expect(to).toBeCloseTo(ends[i + 1]?.[0] ?? result.length, 0);
+    expect(current).toBeGreaterThan(0);
+  });
+  expect(holdsOf(result, 7)).toEqual([]);
 });

@@ -1,6 +1,7 @@
 export * from './robotRung.js';
 export * from './matchRungs.js';
 export * from './judge.js';
+export * from './holds.js';
 export * from './moment.js';
 export * from './day.js';
 export * from './massOf.js';

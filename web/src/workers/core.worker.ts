@@ -70,15 +70,12 @@ const ROBOT_MENDS_WITHIN = 90_000;
 /** Lets messages in between two slices, so that a newer request or a stop is heard. */
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-/**
- * Takes what goes on step by step, letting messages in between: tells what comes now and then, and gives the end. Whoever
- * asks says whether it goes on; after *enough* the last that came is the answer.
- */
+/** Takes what goes on step by step, letting messages in between: tells what comes now and then, and gives the end. */
 async function inTurns<Step, End>(
   steps: Generator<Step, End>,
   progress: ((step: Step) => void) | undefined,
-  goesOn: () => boolean | 'enough',
-): Promise<End | Step | undefined> {
+  goesOn: () => boolean,
+): Promise<End | undefined> {
   let breathed = performance.now();
   for (;;) {
     const next = steps.next();
@@ -86,9 +83,7 @@ async function inTurns<Step, End>(
     if (performance.now() - breathed < BREATHE_EVERY) continue;
     progress?.(next.value);
     await breathe();
-    const on = goesOn();
-    if (on === 'enough') return next.value;
-    if (!on) return undefined;
+    if (!goesOn()) return undefined;
     breathed = performance.now();
   }
 }
@@ -103,9 +98,10 @@ export interface RobotVerdict {
   }[];
 }
 
-/** What a match is gone through with: charge at its start, and the pack's resistance over what it is when new. */
+/** What a match is gone through with: charge at its start, and how the pack is on the day. */
 export interface MatchAsked {
   readonly charge: number;
+  /** Its resistance over what it was when new. */
   readonly aged: number;
   /** What it holds of when it was new, and how warm it is, °C. */
   readonly capacity: number;
@@ -158,16 +154,7 @@ export class CoreWorker {
   ): Promise<JudgedMatch | undefined> {
     const mine = ++this.matching;
     const march = judgeMatch(plan, script, { ...state, start: { charge, lumps: [], branches: [], main: 0 } });
-    let breathed = performance.now();
-    for (;;) {
-      const next = march.next();
-      if (next.done) return next.value;
-      if (performance.now() - breathed < BREATHE_EVERY) continue;
-      progress(next.value);
-      await breathe();
-      if (mine !== this.matching) return undefined;
-      breathed = performance.now();
-    }
+    return inTurns(march, progress, () => mine === this.matching);
   }
 
   /** A day of matches, told match by match; `undefined` where it was stopped, or the pack is not known. */
@@ -178,14 +165,7 @@ export class CoreWorker {
     progress: (found: JudgedDay) => void,
   ): Promise<JudgedDay | undefined> {
     const mine = ++this.playing;
-    const day = judgeDay(plan, script, asked);
-    for (;;) {
-      const next = day.next();
-      if (next.done) return next.value;
-      progress(next.value);
-      await breathe();
-      if (mine !== this.playing) return undefined;
-    }
+    return inTurns(judgeDay(plan, script, asked), progress, () => mine === this.playing);
   }
 
   /** What mends a match, told as it is found; `undefined` where it was stopped, or a newer one was asked for. */
@@ -199,9 +179,16 @@ export class CoreWorker {
     const mine = ++this.robotMending;
     const started = performance.now();
     const options = { ...state, start: { charge, lumps: [], branches: [], main: 0 } };
-    return inTurns(findRobotMends(plan, match, target, options), progress, () =>
-      performance.now() - started > ROBOT_MENDS_WITHIN ? 'enough' : mine === this.robotMending,
-    );
+    let last: RobotMendsFound | undefined;
+    const tell = (found: RobotMendsFound) => {
+      last = found;
+      progress(found);
+    };
+    const isOn = () => mine === this.robotMending;
+    const inTime = () => performance.now() - started < ROBOT_MENDS_WITHIN;
+    const all = await inTurns(findRobotMends(plan, match, target, options), tell, () => isOn() && inTime());
+    // Once its time is up, what was found until then is the answer.
+    return all ?? (isOn() ? last : undefined);
   }
 
   /** What lets a day last longer, told as it is found; `undefined` where it was stopped. */
@@ -220,7 +207,7 @@ export class CoreWorker {
   async judgeRobot(plan: Plan): Promise<RobotVerdict | undefined> {
     const mine = ++this.judgingRobot;
     const robot = await inTurns(judgeRobot(plan), undefined, () => mine === this.judgingRobot);
-    if (robot === undefined || typeof robot === 'number') return undefined;
+    if (!robot) return undefined;
     const { verdict, matches } = robot;
     return {
       verdict,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   counted,
+  holdsOf,
   isLate,
   shifted,
   withGo,
@@ -48,7 +49,7 @@ interface Block {
 }
 const blocks = computed((): readonly (readonly Block[])[] =>
   script.lanes.map(({ mechanism, goes }) => {
-    const lane = match?.result.lanes.findIndex((one) => one.mechanism === mechanism) ?? -1;
+    const lane = laneOf(mechanism);
     const done = (match?.result.goes ?? []).filter((result) => result.lane === lane);
     return goes.flatMap((go) =>
       done
@@ -61,25 +62,11 @@ const blocks = computed((): readonly (readonly Block[])[] =>
   }),
 );
 
-/** Between its goes a lane that draws is holding: drawn as a line, by what it takes there. */
-const LEAST_HELD = 0.3;
+/** The lane of a mechanism in what came of the match; −1 where it has none. */
+const laneOf = (mechanism: string) => match?.result.lanes.findIndex((one) => one.mechanism === mechanism) ?? -1;
+/** Between its goes a lane that draws is holding: drawn as a line. */
 const holds = computed(() =>
-  script.lanes.map(({ mechanism }, i) => {
-    const lane = match?.result.lanes.findIndex((one) => one.mechanism === mechanism) ?? -1;
-    if (!match || lane < 0) return [];
-    const { times, lanes } = match.result.samples;
-    const drawn = lanes[lane]!;
-    const found: { from: number; to: number; current: number }[] = [];
-    times.forEach((time, k) => {
-      const next = times[k + 1];
-      const busy = blocks.value[i]!.some(({ from, to }) => time < to - 1e-6 && time >= from - 1e-6);
-      if (next === undefined || busy || !(drawn[k]! > 0.05)) return;
-      const last = found.at(-1);
-      if (last && time - last.to < 1e-6) last.to = next;
-      else found.push({ from: time, to: next, current: drawn[k]! });
-    });
-    return found.filter(({ from, to }) => to - from > LEAST_HELD);
-  }),
+  script.lanes.map(({ mechanism }) => (match ? holdsOf(match.result, laneOf(mechanism)) : [])),
 );
 
 const lookOf = (block: Block): string => {
