@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showMultiple, type JudgedMatch, type Plan, type RobotMend, type RobotRung } from '@rough-gear/core';
+import { counted, showMultiple, type JudgedMatch, type Plan, type RobotMend, type RobotRung } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { usePlan } from '../../stores/plan.js';
@@ -40,6 +40,7 @@ const times = (multiple: number) => (Number.isFinite(multiple) ? showMultiple(mu
         >
           <span class="grow"
             ><span class="act">{{ say(mend.label) }}</span
+            ><span v-if="!mend.reaches" class="block text-xs text-second">it holds then, though tight</span
             ><span v-if="mend.more" class="block text-xs text-second"
               >the event’s {{ mend.more.join(', ') }} over by more</span
             ></span
@@ -58,17 +59,17 @@ const times = (multiple: number) => (Number.isFinite(multiple) ? showMultiple(mu
       <button type="button" class="act min-h-6" @click="stop">stop</button>
     </p>
     <p v-else-if="failure" role="alert" class="text-gives">The search stopped: {{ failure }}</p>
-    <template v-else-if="found">
-      <p v-if="mends.length === 0" data-testid="robot-mends-none">
+    <template v-else-if="found || stopped">
+      <p v-if="found && mends.length === 0" data-testid="robot-mends-none">
         {{
           found.done
             ? 'Neither a single change nor two together do it without making something else give way.'
             : 'None found so far.'
         }}
       </p>
-      <p v-else-if="found.pairs" class="text-xs text-second">No single change of settings does it alone.</p>
-      <p v-if="stopped || !found.done" class="text-xs text-second">
-        Stopped after {{ found.marched }} matches.
+      <p v-else-if="found?.pairs" class="text-xs text-second">No single change of settings does it alone.</p>
+      <p v-if="stopped || !found?.done" class="text-xs text-second">
+        Stopped after {{ counted(found?.marched ?? 0, 'match', 'matches') }}.
         <button type="button" class="act" @click="look(plan, asked)">Look again</button>
       </p>
     </template>
