@@ -107,11 +107,14 @@ test('a search says how many were tried and why others fell out, and adopting is
       .map(({ x, y, width, height }) => ({ x: x + width / 2, y: y + height / 2 })),
   );
   expect(boxes.length).toBeGreaterThan(0);
-  await expect(async () => {
-    // What lies under another point, or is the design as it is now, chooses nothing of its own.
-    for (const box of boxes.slice(0, 8)) await page.mouse.click(box.x, box.y);
-    await expect(chosen(page)).toContainText('gives first', { timeout: 1000 });
-  }).toPass();
+  // What lies under another point, or is the design as it is now, chooses nothing of its own. The sheet of
+  // the chosen one makes the field narrower: no more is clicked then.
+  for (const box of boxes.slice(0, 8)) {
+    await page.mouse.click(box.x, box.y);
+    const shown = chosen(page).waitFor({ timeout: 1000 });
+    if (await shown.then(() => true).catch(() => false)) break;
+  }
+  await expect(chosen(page)).toContainText('gives first');
   await found(page).getByRole('button').first().click();
   await expect(chosen(page)).toContainText('gives first');
   await chosen(page).getByRole('button', { name: 'Take it' }).click();

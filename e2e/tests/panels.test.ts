@@ -125,7 +125,7 @@ test('an address that leads nowhere says so and offers a way on', async ({ page,
   await page.goto(`${server.url}/robots/${heron.id}/gone`);
   // A mechanism that is gone opens the whole robot.
   await expect(page).toHaveURL(new RegExp(`/robots/${heron.id}$`));
-  await expect(page.getByTestId('robot-answer')).toBeVisible();
+  await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
 });
 
 test('while the server is away the start page offers what this browser has kept', async ({ heron, page, server }) => {
@@ -137,6 +137,6 @@ test('while the server is away the start page offers what this browser has kept'
   await page.getByRole('link', { name: 'Robots' }).click();
   await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
   await page.getByRole('region', { name: 'Kept in this browser' }).getByRole('link', { name: 'Heron' }).click();
-  await expect(page.getByTestId('robot-answer')).toBeVisible();
+  await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
   await expect(page.getByTestId('save-state')).toBeVisible();
 });
