@@ -30,8 +30,17 @@ const TRIES = 10;
  * @example settleShared({ rest: 12, resistance: 0.02 }, () => 50) //=> { volts: 11, current: 50, collapsed: false }
  */
 export function settleShared({ rest, resistance }: SharedPack, drawnAt: DrawnAt, guess?: number): SettledPack {
-  const over = (volts: number): number => rest - resistance * drawnAt(volts) - volts;
-  const found = (volts: number, collapsed = false): SettledPack => ({ volts, current: drawnAt(volts), collapsed });
+  // What was drawn at the volts that were looked at last: an answer is mostly those, and is not asked for again.
+  let [looked, drawn] = [NaN, 0];
+  const over = (volts: number): number => {
+    [looked, drawn] = [volts, drawnAt(volts)];
+    return rest - resistance * drawn - volts;
+  };
+  const found = (volts: number, collapsed = false): SettledPack => ({
+    volts,
+    current: volts === looked ? drawn : drawnAt(volts),
+    collapsed,
+  });
   if (guess !== undefined) {
     const near = secant(over, guess);
     if (near !== undefined) return found(near);

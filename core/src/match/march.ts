@@ -53,7 +53,12 @@ export function* marchMatch(
   let guess: number | undefined;
   const drawnBy = (lane: LaneNow, i: number, volts: number, at: number): number =>
     lane.drawnAt(volts, step.places[i]!, step.speeds[i]!, at);
-  const drawnAt = (volts: number): number => lanes.reduce((sum, lane, i) => sum + drawnBy(lane, i, volts, now), stands);
+  // Asked several times a step: no room is made for it anew.
+  const drawnAt = (volts: number): number => {
+    let sum = stands;
+    for (let i = 0; i < lanes.length; i++) sum += drawnBy(lanes[i]!, i, volts, now);
+    return sum;
+  };
   const settle = (at: number): SettledPack => {
     now = at;
     return settleShared(shared, drawnAt, guess);

@@ -2,7 +2,7 @@ import { supplyForMotorCurrent } from '../controller/currents.js';
 import type { Drive } from '../controller/drive.js';
 import { driveInto } from '../controller/drivePoint.js';
 import { brakeAt, coastAt, newPull, pullAt, type Pull } from '../motion/acceleration.js';
-import { flowFor } from '../motion/flowFor.js';
+import { flowInto } from '../motion/flowFor.js';
 import type { BrakingCurve } from '../motion/stopThere.js';
 import type { MotionSystem } from '../motion/system.js';
 
@@ -112,8 +112,7 @@ export class Mover {
 
   private follow(wanted: number, rate: number, place: number, speed: number): Pull {
     const asked = rate + (wanted - speed) / CATCH_UP;
-    const { pull, multiple } = flowFor(this.system, place, speed, asked);
-    if (multiple >= 1) return Object.assign(this.pull, pull);
+    if (flowInto(this.pull, this.system, place, speed, asked) >= 1) return this.pull;
     return asked > 0
       ? pullAt(this.system, place, speed, Infinity, this.pull)
       : brakeAt(this.system, place, speed, this.pull);

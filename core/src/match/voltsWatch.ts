@@ -14,13 +14,23 @@ const MOST_STRETCHES = 200;
 /** Cells are harmed by being held under their floor, not by a moment: their volts are followed over about so long, s, typical. */
 const CELLS_SETTLE = 10;
 
+/** A stretch under a floor, while it goes on. */
+interface BrownOut {
+  readonly of: DipOf;
+  readonly lane?: number;
+  readonly from: number;
+  to: number;
+}
+
 /** What a match shows of the pack's volts: dips, stretches under a floor, and the curve that is drawn. */
 export class VoltsWatch {
   leastVolts = { volts: Infinity, time: 0 };
   peakCurrent = { current: 0, time: 0 };
   collapsedAt: number | undefined;
-  private readonly dips = new Map<string, Dip>();
-  private readonly brownOuts: { of: DipOf; lane?: number; from: number; to: number }[] = [];
+  /** The deepest dip and the last stretch of each floor: cells, boards, then one a lane. Looked at every step. */
+  private readonly dips: (Dip | undefined)[] = [];
+  private readonly lasts: (BrownOut | undefined)[] = [];
+  private readonly brownOuts: BrownOut[] = [];
   private readonly times: number[] = [];
   private readonly volts: number[] = [];
   private readonly current: number[] = [];
@@ -69,20 +79,23 @@ export class VoltsWatch {
     stands: number,
   ): void {
     if (!Number.isFinite(floor)) return;
-    const key = `${of} ${lane ?? ''}`;
+    const at = lane === undefined ? (of === 'cells' ? 0 : 1) : 2 + lane;
     const multiple = volts >= rest ? Infinity : (rest - floor) / (rest - volts);
-    const before = this.dips.get(key);
+    const before = this.dips[at];
     if (!before || multiple < before.multiple) {
       const who = [...this.lanes.map(({ current }, i) => ({ i, current })), { i: -1, current: stands }]
         .filter(({ current }) => current > ON)
         .sort((a, b) => b.current - a.current)
         .map(({ i }) => i);
-      this.dips.set(key, { of, lane, time, volts, floor, rest, multiple, who });
+      this.dips[at] = { of, lane, time, volts, floor, rest, multiple, who };
     }
     if (volts >= floor) return;
-    const last = this.brownOuts.findLast((one) => one.of === of && one.lane === lane);
+    const last = this.lasts[at];
     if (last && time - last.to < ONE_STRETCH) last.to = time;
-    else if (this.brownOuts.length < MOST_STRETCHES) this.brownOuts.push({ of, lane, from: time, to: time });
+    else if (this.brownOuts.length < MOST_STRETCHES) {
+      this.lasts[at] = { of, lane, from: time, to: time };
+      this.brownOuts.push(this.lasts[at]);
+    }
   }
 
   private draw(time: number, terminals: number, current: number, rest: number, pack: PackNow, stands: number): void {
@@ -106,7 +119,7 @@ export class VoltsWatch {
     const { rest, taken, mainHeat, branchHeat, windings } = this;
     return {
       samples: { times, volts, current, lanes, rest, taken, mainHeat, branchHeat, windings },
-      dips: [...this.dips.values()].sort((a, b) => a.multiple - b.multiple),
+      dips: this.dips.filter((dip) => dip !== undefined).sort((a, b) => a.multiple - b.multiple),
       brownOuts,
       collapsedAt,
       leastVolts,

@@ -1,7 +1,7 @@
-import { brakePoint } from '../controller/brakePoint.js';
+import { brakeInto } from '../controller/brakePoint.js';
 import { supplyForMotorCurrent } from '../controller/currents.js';
-import { drivePoint } from '../controller/drivePoint.js';
-import type { Pull } from './acceleration.js';
+import { driveInto } from '../controller/drivePoint.js';
+import { newPull, type Pull } from './acceleration.js';
 import type { MotionSystem } from './system.js';
 
 /**
@@ -15,6 +15,12 @@ export function flowFor(
   speed: number,
   acceleration: number,
 ): { pull: Pull; multiple: number } {
+  const pull = newPull();
+  return { pull, multiple: flowInto(pull, system, place, speed, acceleration) };
+}
+
+/** The same written into what is there, for a match that asks it thousands of times; gives back how many times it is there. */
+export function flowInto(into: Pull, system: MotionSystem, place: number, speed: number, acceleration: number): number {
   const { drive, load, efficiency, backEfficiency, radius, total } = system;
   const { motor, motors } = drive;
   const lever = total / radius;
@@ -23,38 +29,24 @@ export function flowFor(
   const throughMesh = mesh >= 0 ? mesh / efficiency : mesh * backEfficiency;
   const torque = throughMesh / (motors * lever) + drive.rotorInertia * lever * acceleration;
   const drag = motor.freeCurrent + motor.freeCurrentPerSpeed * omega;
+  let multiple: number;
   if (torque >= -motor.torqueConstant * drag) {
     const current = Math.max(0, torque / motor.torqueConstant + drag);
-    const most = drivePoint(drive, omega);
-    const supply = supplyForMotorCurrent(drive, omega, current) ?? most.supplyCurrent;
-    return {
-      pull: {
-        acceleration,
-        motorCurrent: current,
-        supplyCurrent: supply,
-        shaftTorque: torque,
-        heldBy: most.heldBy,
-        slipping: slips(system, mesh),
-      },
-      multiple: torque > 0 ? Math.max(0, most.shaftTorque) / torque : Infinity,
-    };
+    driveInto(into, drive, omega, drive.greatestDuty);
+    multiple = torque > 0 ? Math.max(0, into.shaftTorque) / torque : Infinity;
+    into.supplyCurrent = supplyForMotorCurrent(drive, omega, current) ?? into.supplyCurrent;
+    into.motorCurrent = current;
+  } else {
+    brakeInto(into, drive, omega);
+    // At the last instant, standing, a motor without reversed volts brakes no more, and need not.
+    multiple = speed > 0 ? into.shaftTorque / torque : Infinity;
+    const current = (-torque - motor.torqueConstant * drag) / motor.backEmfConstant;
+    const loop = motor.resistance + drive.controllerResistance;
+    into.supplyCurrent = -(current * (motor.backEmfConstant * omega - current * loop)) / drive.restVoltage;
+    into.motorCurrent = current;
   }
-  const most = brakePoint(drive, omega);
-  const current = (-torque - motor.torqueConstant * drag) / motor.backEmfConstant;
-  const loop = motor.resistance + drive.controllerResistance;
-  const returned = (current * (motor.backEmfConstant * omega - current * loop)) / drive.restVoltage;
-  // At the last instant, standing, a motor without reversed volts brakes no more, and need not.
-  const multiple = speed > 0 ? most.shaftTorque / -torque : Infinity;
-  const pull = {
-    acceleration,
-    motorCurrent: current,
-    supplyCurrent: -returned,
-    shaftTorque: torque,
-    heldBy: most.heldBy,
-    slipping: slips(system, mesh),
-  };
-  return { pull, multiple };
+  into.acceleration = acceleration;
+  into.shaftTorque = torque;
+  into.slipping = load.traction !== undefined && Math.abs(mesh) > load.traction;
+  return multiple;
 }
-
-const slips = ({ load }: MotionSystem, mesh: number): boolean =>
-  load.traction !== undefined && Math.abs(mesh) > load.traction;

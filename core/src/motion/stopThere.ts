@@ -3,7 +3,7 @@ import { fastestOf } from './alongSettled.js';
 import { brakingStretch } from './brakeToStop.js';
 import { effortStretch, endsOf, fullEffort, type RunOptions } from './fullEffort.js';
 import { Q, stateOf, V, type State } from './integrate.js';
-import { flowFor } from './flowFor.js';
+import { flowFor, flowInto } from './flowFor.js';
 import { march } from './march.js';
 import type { Run } from './run.js';
 import type { MotionSystem } from './system.js';
@@ -58,7 +58,10 @@ function cruise(system: MotionSystem, watch: Watch, from: State, since: number, 
   const speed = from[V]!;
   const seconds = distance / speed;
   return march(system, watch, {
-    rule: (q, _speed, _time, into) => Object.assign(into, flowFor(system, q, speed, 0).pull),
+    rule: (q, _speed, _time, into) => {
+      flowInto(into, system, q, speed, 0);
+      return into;
+    },
     from,
     since,
     end: since + 2 * seconds,
