@@ -7,12 +7,13 @@ import { figuresPage } from '../src/report/figuresPage.js';
 import { readCases, runCase } from '../src/cases/run.js';
 import { casesCommand } from '../src/cases.js';
 import { evaluateCommand } from '../src/evaluate.js';
+import { sheetCommand } from '../src/sheet.js';
 
 const root = fileURLToPath(new URL('../../', import.meta.url));
 const folder = mkdtempSync(join(tmpdir(), 'rough-gear-cli-'));
 const heron = join(root, 'contract/demo/heron.json');
 
-const COMMANDS = { cases: casesCommand, evaluate: evaluateCommand };
+const COMMANDS = { cases: casesCommand, evaluate: evaluateCommand, sheet: sheetCommand };
 
 /** A command in this process, with a terminal that only remembers. */
 function run(name: keyof typeof COMMANDS, args: readonly string[], input = '') {
@@ -178,5 +179,30 @@ describe('npm run evaluate', () => {
 describe('the page of figures', () => {
   it('is the one that the table makes', () => {
     expect(readFileSync(join(root, 'docs/figures.md'), 'utf8')).toBe(figuresPage());
+  });
+});
+
+describe('a data sheet', () => {
+  it('is printed as figures with the lines they came from, what is in doubt, and what was not read', () => {
+    const text = 'Yard motor, brushed\nStall torque: 2.4 N·m\nStall current 130 A\nWeight: 310\nMade for the yard';
+    const { status, stdout } = run('sheet', ['motor', '-'], text);
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({
+      fields: {
+        type: { value: 'brushed', line: 'Yard motor, brushed', at: 1 },
+        stallTorque: { si: 2.4, as: '2.4 N·m', line: 'Stall torque: 2.4 N·m', at: 2 },
+        stallCurrent: { si: 130, as: '130 A' },
+      },
+      doubtful: [{ name: 'mass', as: '310', reason: 'no unit stands there', line: 'Weight: 310' }],
+      unread: [{ line: 'Made for the yard', at: 5 }],
+    });
+  });
+
+  it('is refused with a reason where it cannot be read', () => {
+    expect(run('sheet', ['motor'])).toMatchObject({ status: 2, stdout: '' });
+    expect(run('sheet', ['chain', '-']).stderr).toContain(
+      '“chain” is not among motor, servo, stepper, controller, pack',
+    );
+    expect(run('sheet', ['pack', 'nowhere.txt']).stderr).toContain('nowhere.txt cannot be read');
   });
 });

@@ -191,3 +191,77 @@ test('wire and chain are taken off the shelf with their figures', async ({ heron
   const branch = (await heron.stored()).document.supply.find(({ id }) => id === 'branch-lift');
   expect(branch).toMatchObject({ wire: { gauge: { si: 8, from: 'wire 8 AWG, silicone' } } });
 });
+
+test('a pasted data sheet is read into a part: what is sure is seen, what is in doubt is asked, nothing is taken silently', async ({
+  page,
+  server,
+}) => {
+  await open(page, server, 'servo');
+  await page.getByRole('button', { name: 'New part' }).click();
+  await page.getByRole('button', { name: 'Paste a data sheet' }).click();
+  const dialog = page.getByRole('dialog');
+  const take = dialog.getByRole('button', { name: /^Take/ });
+  await expect(take).toBeDisabled();
+  await dialog.getByRole('textbox').fill(`Yard servo, digital, waterproof
+Operating voltage: 4.8 V / 6.0 V
+Stall torque: 15 kg-cm / 18.5 kg-cm
+Speed (6.0V): 0.14 sec/60deg
+Gears: metal
+Weight: 62
+Made for the harbour yard`);
+  const read = dialog.getByTestId('sheet-read');
+  const row = (name: string) => read.getByRole('row').filter({ hasText: name });
+  await expect(row('stall torque, point 2')).toContainText('18.5 kg·cm');
+  await expect(row('stall torque, point 2')).toContainText('Stall torque: 15 kg-cm / 18.5 kg-cm');
+  await expect(read).toContainText('1 line nothing was read from');
+  // Doubts stay out until they are answered; what is sure can be left out.
+  await expect(read).toContainText('2 in doubt stay out');
+  await read
+    .getByRole('group', { name: /^mass: no unit/ })
+    .getByRole('radio', { name: '62 g', exact: true })
+    .check();
+  await expect(read).toContainText('1 in doubt stay out');
+  await row('sealing').getByRole('checkbox').uncheck();
+  await take.click();
+
+  await expect(sheet(page).getByRole('textbox', { name: 'mass', exact: true })).toHaveValue('0.062 kg');
+  await sheet(page).getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(sheet(page)).toContainText('your own, version 1');
+  const { part } = (await stored(server, 'servo')).find((item) => item.part.name.startsWith('Yard servo'))!;
+  expect(part).toMatchObject({
+    signal: 'digital',
+    points: [
+      { voltage: { si: 4.8 }, stallTorque: { as: '15 kg·cm', source: 'sheet' } },
+      { voltage: { si: 6 }, stallTorque: { from: 'Stall torque: 15 kg-cm / 18.5 kg-cm' }, speed: { as: '0.14 s/60°' } },
+    ],
+  });
+  expect(part).not.toHaveProperty('gears');
+  expect(part).not.toHaveProperty('sealing');
+});
+
+test('a motor that is on no shelf comes into a mechanism by its sheet, and one undo takes it away', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift', 'motor');
+  const before = await heron.stored();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await page.getByRole('button', { name: 'Paste a data sheet' }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('textbox')
+    .fill('Outrunner of the yard\nbrushless\nKv\t480 rpm/V\nRm\t24 mΩ\nI0 (10 V)\t1,2 A\nMass\t310 g');
+  await expect(page.getByTestId('sheet-read')).toContainText('Kv');
+  await page.getByRole('button', { name: /^Take/ }).click();
+  await expect(page.getByText('Outrunner of the yard').first()).toBeVisible();
+  await heron.saved();
+  const { parts } = (await heron.stored()).document;
+  const motor = Object.values(parts).find(({ part }) => part.name === 'Outrunner of the yard')!.part;
+  expect(motor).toMatchObject({
+    type: 'brushless',
+    data: { form: 'kv', resistance: { si: 0.024, source: 'sheet' }, freeCurrent: { as: '1.2 A' } },
+  });
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await heron.saved();
+  expect((await heron.stored()).document).toEqual(before.document);
+});

@@ -23,7 +23,7 @@ export function readNumber(text: string): ReadNumber {
   const [whole, sign, digits = '', power = ''] = match;
   const spelled = digits.trim();
   const rest = text.slice(whole.length).trim();
-  const ambiguous = /^(\d{1,3}),(\d{3})$/.exec(spelled);
+  const ambiguous = /^([1-9]\d{0,2}),(\d{3})$/.exec(spelled);
   if (ambiguous) {
     const [, head, tail] = ambiguous;
     const unit = rest ? ` ${rest}` : '';

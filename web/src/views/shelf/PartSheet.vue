@@ -1,16 +1,25 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue';
 import type { ShelfMarks, ShelfPart } from '@rough-gear/contract/api';
-import { cellOf, fieldsOfPart, sourceCell, valueAt, withValue, type PartField } from '@rough-gear/contract/shelf';
+import {
+  cellOf,
+  copyOfPart,
+  fieldsOfPart,
+  sourceCell,
+  valueAt,
+  withValue,
+  type PartField,
+} from '@rough-gear/contract/shelf';
+import { isSheetKind, type SheetKind } from '@rough-gear/contract/sheet';
 import type { Part, Quantity } from '@rough-gear/core';
 import { computed, ref, shallowRef } from 'vue';
 import { toast } from 'vue-sonner';
 import CountField from '../../components/fields/CountField.vue';
 import IconButton from '../../components/widgets/IconButton.vue';
 import SourceTag from '../../components/fields/SourceTag.vue';
+import { lazily } from '../../components/widgets/lazily.js';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useWholeShelf } from '../../stores/shelf.js';
-import { copyOfPart } from './blankPart.js';
 import FieldInput from './FieldInput.vue';
 
 /** One part: what the team says of it, and its figures; of one's own they are changed here and kept by Save. */
@@ -21,6 +30,13 @@ const { item = undefined, draft = undefined } = defineProps<{
 const emit = defineEmits<{ close: []; saved: [item: ShelfPart]; duplicate: [part: Part] }>();
 const shelf = useWholeShelf();
 const { show } = useDisplay();
+
+const PasteSheet = lazily(() => import('../../components/paste/PasteSheet.vue'));
+const pasting = ref(false);
+/** The part where sheets of its kind are read. */
+const pasted = computed(() =>
+  isSheetKind(part.value.kind) ? (part.value as Extract<Part, { kind: SheetKind }>) : undefined,
+);
 
 const MARKED = ['owned', 'price'];
 const part = shallowRef<Part>(draft ?? item!.part);
@@ -41,6 +57,11 @@ function change(field: PartField, value: unknown): void {
   // Figures of another form are not kept: they would say something that is not read any more.
   const changed = withValue(part.value, field.key, value);
   part.value = (field.key === 'data.form' ? withValue(changed, 'data', { form: value }) : changed) as Part;
+  problem.value = '';
+}
+
+function take(taken: Part): void {
+  part.value = taken;
   problem.value = '';
 }
 
@@ -121,6 +142,11 @@ const PRICE = fieldsOfPart({ kind: 'wire', name: '' }).find(({ key }) => key ===
       <button type="button" class="act min-h-7" @click="emit('duplicate', copyOfPart(item.part))">Duplicate</button>
     </div>
     <p v-if="problem" role="alert" class="mb-2 text-sm text-gives">Not kept: {{ problem }}.</p>
+    <p v-if="editable && pasted" class="mb-2 text-sm">
+      <button type="button" class="act min-h-6" @click="pasting = true">Paste a data sheet</button>
+      <span class="text-second"> and say what is taken of it</span>
+      <PasteSheet :open="pasting" :part="pasted" @close="pasting = false" @take="take" />
+    </p>
     <form v-if="editable" @submit.prevent="save">
       <div class="grid grid-cols-2 gap-x-4 gap-y-1.5">
         <FieldInput
@@ -132,7 +158,7 @@ const PRICE = fieldsOfPart({ kind: 'wire', name: '' }).find(({ key }) => key ===
           @change="change(field, $event)"
         />
       </div>
-      <div class="sticky bottom-0 mt-3 flex gap-3 border-t border-hair bg-sheet py-2">
+      <div class="sticky -bottom-3 mt-3 -mb-3 flex gap-3 border-t border-hair bg-sheet pt-2 pb-5">
         <button
           type="submit"
           class="button main disabled:opacity-50"

@@ -6,7 +6,7 @@ import { useRouter } from 'vue-router';
 import { useAccess } from '../../stores/access.js';
 import { usePreferences } from '../../stores/preferences.js';
 import { useWholeShelf } from '../../stores/shelf.js';
-import { blankPart } from './blankPart.js';
+import { blankPart } from '@rough-gear/contract/shelf';
 import EarlierImports from './EarlierImports.vue';
 import ImportSheet from './ImportSheet.vue';
 import PartSheet from './PartSheet.vue';

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import type { ShelfPart } from '@rough-gear/contract/api';
+import { blankPart } from '@rough-gear/contract/shelf';
+import { isSheetKind, type SheetKind } from '@rough-gear/contract/sheet';
 import { putPart, type Change, type Part, type PartKind } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
+import { lazily } from '../../../components/widgets/lazily.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
 import { partSummary } from './partSummary.js';
@@ -24,6 +27,8 @@ const {
   take?: (part: Part) => readonly Change[];
 }>();
 
+const PasteSheet = lazily(() => import('../../../components/paste/PasteSheet.vue'));
+
 const { plan, commit } = useMechanism();
 const { shelf, load } = useShelf(kind);
 const open = ref(false);
@@ -33,6 +38,18 @@ const shown = computed(() =>
     `${part.name} ${partSummary(part)}`.toLowerCase().includes(filter.value.trim().toLowerCase()),
   ),
 );
+
+/** One that is on no shelf: what its sheet says. */
+const blank = computed(() =>
+  isSheetKind(kind) && !take ? (blankPart(kind) as Extract<Part, { kind: SheetKind }>) : undefined,
+);
+const pasting = ref(false);
+function paste(): void {
+  open.value = false;
+  pasting.value = true;
+}
+const put = (part: Part): void =>
+  commit(putPart(plan.value, at, { part: part.name ? part : { ...part, name: `a ${kind} by its sheet` } }));
 
 function show(): void {
   open.value = true;
@@ -50,6 +67,10 @@ function pick({ id, revision, part }: ShelfPart): void {
 <template>
   <button type="button" class="act min-h-6" @click="show">{{ label }}</button>
   <BaseDialog :open="open" :title="title" wide @close="open = false">
+    <p v-if="blank" class="mb-2">
+      <button type="button" class="act min-h-6" @click="paste">Paste a data sheet</button>
+      <span class="text-second"> of one that is not on the shelf</span>
+    </p>
     <label class="block text-second" for="part-filter">find by name or figure</label>
     <input
       id="part-filter"
@@ -77,4 +98,5 @@ function pick({ id, revision, part }: ShelfPart): void {
       <li v-if="shown.length === 0" class="py-2 text-second">No {{ kind }} on the shelf reads like that.</li>
     </ul>
   </BaseDialog>
+  <PasteSheet v-if="blank" :open="pasting" :part="blank" @close="pasting = false" @take="put" />
 </template>

@@ -1,0 +1,141 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { blankPart, fieldsOf } from '@rough-gear/contract/shelf';
+import { readSheet, SHEET_KINDS, takeInto, type SheetKind, type Told } from '@rough-gear/contract/sheet';
+import { parseQuantity } from '@rough-gear/contract/units';
+import { part as partSchema } from '../src/plan/part.js';
+
+/** Made-up sheets in different manners: shops' pages, makers' tables, notes; each with what a careful reader takes from it. */
+const CORPUS = new URL('./sheet/corpus/', import.meta.url);
+const expected = JSON.parse(readFileSync(new URL('expected.json', CORPUS), 'utf8')) as Record<
+  string,
+  { readonly fields: Record<string, number | string | boolean | string[]>; readonly doubtful: readonly string[] }
+>;
+const SAME = 0.001;
+
+const agrees = (told: Told, wanted: unknown): boolean =>
+  typeof wanted === 'number'
+    ? told.si !== undefined && Math.abs(told.si - wanted) <= SAME * Math.abs(wanted)
+    : JSON.stringify(told.value) === JSON.stringify(wanted);
+
+const read = Object.entries(expected).map(([file, { fields, doubtful }]) => {
+  const text = readFileSync(new URL(file, CORPUS), 'utf8');
+  const reading = readSheet(file.replace(/-.*/, '') as SheetKind, text);
+  const told = reading.found.filter(({ name }) => name !== 'name');
+  return {
+    file,
+    reading,
+    wrong: told
+      .filter((one) => !(one.name in fields) || !agrees(one, fields[one.name]))
+      .map(({ name, as }) => `${name}: ${as}`),
+    missing: Object.keys(fields).filter((name) => !told.some((one) => one.name === name)),
+    unasked: doubtful.filter((name) => !reading.doubtful.some((one) => one.name === name)),
+  };
+});
+
+describe('Sheets in sixty manners', () => {
+  it('are read without a single wrong figure', () => {
+    expect(read.length).toBeGreaterThanOrEqual(60);
+    expect(
+      read.filter(({ wrong }) => wrong.length > 0).map(({ file, wrong }) => `${file}: ${wrong.join('; ')}`),
+    ).toEqual([]);
+  });
+
+  it('give nearly all they say', () => {
+    const wanted = Object.values(expected).reduce((sum, { fields }) => sum + Object.keys(fields).length, 0);
+    const missing = read.flatMap(({ file, missing: names }) => names.map((name) => `${file}: ${name}`));
+    expect(missing).toEqual([]);
+    expect(wanted).toBeGreaterThanOrEqual(340);
+  });
+
+  it('are asked about where they leave a doubt', () => {
+    expect(read.flatMap(({ file, unasked }) => unasked.map((name) => `${file}: ${name}`))).toEqual([]);
+  });
+});
+
+describe('What is taken into a part', () => {
+  const told = (text: string) => readSheet('motor', text).found;
+
+  it('stands where the plan has it, with the line it came from', () => {
+    const part = takeInto(
+      blankPart('motor'),
+      told('Yard can, brushed\nStall torque: 2.4 N·m\nStall current 130 A\nKv 480'),
+    );
+    expect(part).toMatchObject({
+      name: 'Yard can, brushed',
+      type: 'brushed',
+      data: {
+        form: 'sheet',
+        stallTorque: { si: 2.4, as: '2.4 N·m', source: 'sheet', from: 'Stall torque: 2.4 N·m' },
+        statedKv: { as: '480 Kv' },
+      },
+    });
+  });
+
+  it('is a plan’s part: its schema takes it, and its fields read what they show', () => {
+    for (const kind of SHEET_KINDS)
+      for (const file of Object.keys(expected).filter((name) => name.startsWith(kind))) {
+        const { found } = readSheet(kind, readFileSync(new URL(file, CORPUS), 'utf8'));
+        const { error } = partSchema.validate({ ...takeInto(blankPart(kind), found), name: 'a part' });
+        expect(error?.message ?? '', file).not.toMatch(/must|not allowed|required/);
+        for (const { name, si, as } of found) {
+          const type = fieldsOf(kind).find(({ key }) => key === name || key === `data.${name}`)?.type;
+          expect(type, `${file} ${name}`).toBeDefined();
+          if (type?.is !== 'figure') continue;
+          const again = parseQuantity(as, type.dimension);
+          expect(again.ok && again.si, `${file} ${name}`).toBeCloseTo(si!, 9);
+        }
+      }
+  });
+
+  it('keeps what a motor says in the way it is given, and drops what is of another', () => {
+    const byTurns = takeInto(blankPart('motor'), told('Crawler can, brushed\nTurns: 35'));
+    expect(byTurns).toMatchObject({ data: { form: 'turns', turns: { si: 35 } } });
+    expect(takeInto(byTurns, told('Rm 40 mΩ\nKv 900'))).toMatchObject({ data: { form: 'kv', kv: { as: '900 Kv' } } });
+  });
+});
+
+describe('Any text', () => {
+  it('is read without falling over, and says nothing that is no number', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...SHEET_KINDS),
+        fc.array(
+          fc.constantFrom(
+            'Kv',
+            'Torque',
+            ':',
+            '\t',
+            '|',
+            '\n',
+            ' ',
+            '6 V',
+            '@',
+            '/',
+            '-',
+            '9.5',
+            '1,200',
+            'kg·cm',
+            '(',
+            ')',
+            'A',
+            '3S',
+            '25C',
+            '°',
+            '±',
+            '%',
+          ),
+          { maxLength: 60 },
+        ),
+        (kind, parts) => {
+          const { found, doubtful } = readSheet(kind, parts.join(''));
+          for (const { si } of [...found, ...doubtful.flatMap(({ choices }) => choices)])
+            expect(si === undefined || Number.isFinite(si)).toBe(true);
+          expect(new Set(found.map(({ name }) => name)).size).toBe(found.length);
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+});
