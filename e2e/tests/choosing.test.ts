@@ -360,3 +360,61 @@ test('slow work is compared like with like: every motor geared to today’s whee
   await expect(page.getByRole('button', { name: /^Slow work/ })).toHaveCount(0);
   await expect(form.getByRole('combobox', { name: 'alike in' })).toHaveCount(0);
 });
+
+test('a wanted speed gives its total, what that costs at the other end, volts that give the same, and its teeth', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('drive', 'motor', '?choose=speed');
+  const speed = page.getByRole('textbox', { name: 'at full effort, under its load' });
+  const geared = page.getByTestId('geared');
+  await speed.fill('4 mph');
+  await expect(page.getByText('understood: 1.788 m/s')).toBeVisible();
+  await expect(geared).toContainText(/Geared \d\d\.\d+:1\. It is 12\.5:1 now/, SLOW);
+  const total = Number(/Geared ([\d.]+):1/.exec((await geared.textContent())!)![1]);
+  expect(total).toBeGreaterThan(12.5);
+  const [here, there] = [page.getByTestId('variants').nth(0), page.getByTestId('variants').nth(1)];
+  await expect(here.getByRole('row', { name: /geared for it/ })).toContainText(/1\.7\d m\/s|1\.8\d? m\/s/);
+  // More volts, geared deeper, for the same speed: fewer amperes.
+  await expect(there.getByRole('row')).not.toHaveCount(1);
+  const amperes = await there
+    .getByRole('row')
+    .evaluateAll((rows) => rows.slice(1).map((row) => Number.parseFloat(row.children[4]!.textContent)));
+  expect(amperes.length).toBeGreaterThan(2);
+  for (const [i, one] of amperes.entries()) if (i > 0) expect(one).toBeLessThanOrEqual(amperes[i - 1]! + 0.01);
+  // What nothing can do is refused with what can.
+  await speed.fill('900 mph');
+  await expect(geared).toContainText('No total does it: the fastest it runs under this load is', SLOW);
+  // At the other end: a creeping speed goes with one over the total.
+  await page.getByRole('button', { name: 'as slow as' }).click();
+  await page.getByRole('textbox', { name: 'and keep it steadily' }).fill('5 mm/s');
+  await expect(geared).toContainText('At the other end it runs', SLOW);
+  await page.getByRole('button', { name: 'as fast as' }).click();
+  await speed.fill('4 mph');
+  await expect(geared).toContainText(`Geared ${total}`, SLOW);
+  await geared.getByRole('button', { name: 'Find its teeth' }).click();
+  await expect(page.getByRole('textbox', { name: 'total, or a range' })).toHaveValue(String(total));
+  await page.getByRole('checkbox', { name: 'only what carries the load' }).uncheck();
+  await page.getByRole('button', { name: 'Find trains' }).click();
+  await expect(page.getByTestId('trains').getByRole('row').nth(1)).toContainText(/\d → \d/, SLOW);
+});
+
+test('geared for a speed by a click, the mechanism follows and one undo brings the old total back', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift', 'motor', '?choose=speed');
+  const before = await heron.stored();
+  await page.getByRole('textbox', { name: 'at full effort, under its load' }).fill('0.7 m/s');
+  const geared = page
+    .getByTestId('variants')
+    .first()
+    .getByRole('row', { name: /geared for it/ });
+  await geared.getByRole('button', { name: 'Try it' }).click({ timeout: 60_000 });
+  await heron.saved();
+  expect((await heron.stored()).document).not.toEqual(before.document);
+  await expect(page.getByTestId('geared')).toContainText(/now and runs 0\.(69|7)/, SLOW);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await heron.saved();
+  expect((await heron.stored()).document).toEqual(before.document);
+});

@@ -1,6 +1,7 @@
 export * from './choiceDifferences.js';
 export * from './choiceWords.js';
 export * from './counts.js';
+export * from './gearFor.js';
 export * from './readyMade.js';
 export * from './scoreCard.js';
 export * from './servoScores.js';

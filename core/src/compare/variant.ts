@@ -11,6 +11,7 @@ import { countOf, currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
 import { operatingAt } from '../powerpath/operating.js';
 import { lacksOf, motorSpeed } from '../powerpath/path.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
+import { creepSpeedOf, topSpeedOf } from '../evaluate/endSpeeds.js';
 import { judgedOver } from '../evaluate/judgedOver.js';
 import { stillToPay } from '../wants/stockOf.js';
 
@@ -37,6 +38,9 @@ export interface VariantResult {
   readonly time?: number;
   /** Output force or torque at rest, at full effort. */
   readonly pull?: number;
+  /** The fastest it runs under its load, and the slowest it keeps: of the load, m/s or rad/s. */
+  readonly top?: number;
+  readonly creep?: number;
   /** Braking force at the speed the job needs. */
   readonly braking?: number;
   /** While working, of one motor, A. */
@@ -102,6 +106,8 @@ function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
   const heat = result.run && !path.lacks.heat ? dayOf(path, result.run).heat?.peak : undefined;
   return {
     ...timeOf(result),
+    top: topSpeedOf(path),
+    creep: creepSpeedOf(path),
     pull: carried(
       path,
       forceOf(

@@ -2,6 +2,7 @@ import { digits } from '../words/show.js';
 import type { Change } from '../plan/change.js';
 import { applyChanges } from '../plan/change.js';
 import { fullVoltage } from '../pack/pack.js';
+import { packIdOf, packPartOf } from '../plan/packPart.js';
 import type { Plan } from '../plan/plan.js';
 import { resolveDcPath } from '../resolve/resolvePath.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
@@ -35,9 +36,8 @@ const STEPS = [1, 1.5, 2, 3] as const;
  */
 export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fastest?: number): readonly Variant[] {
   const { mechanism } = designOf(plan, mechanismId);
-  const node = plan.supply.find(({ kind }) => kind === 'pack');
-  const pack = node?.kind === 'pack' ? plan.parts[node.part]?.part : undefined;
-  if (node?.kind !== 'pack' || pack?.kind !== 'pack') return [];
+  const [id, pack] = [packIdOf(plan), packPartOf(plan)];
+  if (id === undefined || !pack) return [];
   const path = resolveDcPath(plan, mechanism, jobId);
   const seen = new Set<number>();
   return STEPS.flatMap((step): Variant[] => {
@@ -46,7 +46,7 @@ export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fas
     seen.add(series);
     const ratio = series / pack.series;
     const changes: Change[] = [];
-    if (ratio !== 1) changes.push({ at: ['parts', node.part, 'part', 'series'], to: series });
+    if (ratio !== 1) changes.push({ at: ['parts', id, 'part', 'series'], to: series });
     const changed = applyChanges(plan, changes);
     const tuned = ratio === 1 ? undefined : tuneTotal(changed, mechanism, path, path.train.total * ratio);
     if (tuned) changes.push(tuned);

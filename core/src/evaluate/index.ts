@@ -10,6 +10,7 @@ export * from './plan.js';
 export * from './judgedOver.js';
 export * from './reach.js';
 export * from './brakeReach.js';
+export * from './endSpeeds.js';
 export * from './endurance.js';
 export * from './bind.js';
 export * from './wireLoss.js';

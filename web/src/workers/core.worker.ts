@@ -1,5 +1,10 @@
 import {
   compareVariant,
+  gearedVariants,
+  gearFor,
+  mechanismById,
+  resolveDcPath,
+  sameSpeedVariants,
   inTeeth,
   searchShortlist,
   sweepMechanism,
@@ -30,6 +35,7 @@ import {
   type ChoiceQuestion,
   type DayAsked,
   type DayMend,
+  type GearedFor,
   type JudgedDay,
   type JudgedMatch,
   type MatchScript,
@@ -45,6 +51,7 @@ import {
   type RatioMarks,
   type Spread,
   type Stock,
+  type SpeedEnd,
   type SweepPoint,
   type Target,
   type TrainFound,
@@ -121,11 +128,19 @@ export interface TrainProgress {
 }
 
 /** What runs beside the screen. A newer request of the same kind stops the older one, which then gives `undefined`. */
+/** A wanted speed: its total, as it is against geared for it, and the volts that give the same speed. */
+export interface GearedOn {
+  readonly geared: GearedFor;
+  readonly rows: readonly VariantResult[];
+  readonly pairs: readonly VariantResult[];
+}
+
 export class CoreWorker {
   private sweeping = 0;
   private mending = 0;
   private spreading = 0;
   private comparing = 0;
+  private gearing = 0;
   private training = 0;
   private ratioSweeping = 0;
   private searching = 0;
@@ -340,6 +355,27 @@ export class CoreWorker {
       if (mine !== this.comparing) return undefined;
     }
     return results;
+  }
+
+  /** What a wanted speed asks of the total, what that costs at the other end, and which volts give the same speed. */
+  async gearFor(
+    plan: Plan,
+    mechanismId: string,
+    jobId: string,
+    end: SpeedEnd,
+    speed: number,
+  ): Promise<GearedOn | undefined> {
+    const mine = ++this.gearing;
+    const geared = gearFor(resolveDcPath(plan, mechanismById(plan, mechanismId), jobId), end, speed);
+    const judged = (variant: Variant) => compareVariant(plan, mechanismId, jobId, variant);
+    const rows = geared.ok ? gearedVariants(plan, mechanismId, jobId, geared.total).map(judged) : [];
+    const pairs: VariantResult[] = [];
+    for (const variant of geared.ok ? sameSpeedVariants(plan, mechanismId, jobId, end, speed) : []) {
+      pairs.push(judged(variant));
+      await breathe();
+      if (mine !== this.gearing) return undefined;
+    }
+    return mine === this.gearing ? { geared, rows, pairs } : undefined;
   }
 
   /** Trains off the shelf; the ones at the front are judged on the mechanism as they would stand in it. */

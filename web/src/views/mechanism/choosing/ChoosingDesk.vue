@@ -3,6 +3,7 @@ import { X } from '@lucide/vue';
 import { computed, type Component } from 'vue';
 import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
 import IconButton from '../../../components/widgets/IconButton.vue';
+import GearForSpeed from './GearForSpeed.vue';
 import RatioSweep from './RatioSweep.vue';
 import ReasonsLog from './reasons/ReasonsLog.vue';
 import ShortlistPage from './shortlist/ShortlistPage.vue';
@@ -15,6 +16,7 @@ const tab = useChoosingTab();
 const PAGES: Record<ChoosingTab, { text: string; page: Component }> = {
   shortlist: { text: 'Shortlist', page: ShortlistPage },
   ratio: { text: 'Ratio', page: RatioSweep },
+  speed: { text: 'For a speed', page: GearForSpeed },
   side: { text: 'Side by side', page: SideBySide },
   reasons: { text: 'Reasons', page: ReasonsLog },
 };

@@ -17,6 +17,8 @@ defineEmits<{ take: [row: VariantResult] }>();
 export type VariantColumn =
   | 'total'
   | 'time'
+  | 'top'
+  | 'creep'
   | 'pull'
   | 'braking'
   | 'motorCurrent'
@@ -35,6 +37,8 @@ const units = computed(() => outputUnits(path.value));
 const HEADS: Readonly<Record<VariantColumn, string>> = {
   total: 'reduction',
   time: 'there in',
+  top: 'runs at',
+  creep: 'slowest it keeps',
   pull: 'pulls at rest',
   braking: 'brakes with',
   motorCurrent: 'each motor',
@@ -53,6 +57,8 @@ function cell(row: VariantResult, column: VariantColumn): string {
   const dimensions: Readonly<Record<VariantColumn, Dimension>> = {
     total: 'ratio',
     time: 'time',
+    top: units.value.speed,
+    creep: units.value.speed,
     pull: units.value.force,
     braking: units.value.force,
     motorCurrent: 'current',
@@ -92,7 +98,7 @@ function cell(row: VariantResult, column: VariantColumn): string {
             {{ row.label }}
             <span v-if="row.note" class="block text-xs font-normal text-gives">{{ row.note }}</span>
           </th>
-          <td class="pr-3"><FirstToGive :headline="row.headline" /></td>
+          <td class="min-w-32 pr-3"><FirstToGive :headline="row.headline" /></td>
           <td v-for="column in columns" :key="column" class="figures pr-3 text-right whitespace-nowrap">
             {{ cell(row, column) }}
           </td>

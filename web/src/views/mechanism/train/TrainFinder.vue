@@ -12,6 +12,7 @@ import {
 } from '@rough-gear/core';
 import { proxy } from 'comlink';
 import { computed, onUnmounted, reactive, shallowRef, toRaw } from 'vue';
+import { useRoute } from 'vue-router';
 import { toast } from 'vue-sonner';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import CountField from '../../../components/fields/CountField.vue';
@@ -25,12 +26,14 @@ import { useTrain, useTrainTab } from './useTrain.js';
 const { plan, mechanism, path, stock, shelf, commit, link } = useTrain();
 const tab = useTrainTab();
 const { show } = useDisplay();
+const route = useRoute();
 
 /** So many are judged on the mechanism; so many of them are shown. */
 const JUDGED = 120;
 const SHOWN = 24;
 const asked = reactive({
-  wanted: digits(path.value.train.total, 3),
+  // Another page may have come here with a total.
+  wanted: /^[\d.]{1,8}$/.exec(String(route.query['total'] ?? ''))?.[0] ?? digits(path.value.train.total, 3),
   within: 3,
   kinds: { teeth: true, chain: true, belt: true, planetary: false } as Record<PairKind, boolean>,
   mostStages: 2 as TrainQuery['mostStages'],

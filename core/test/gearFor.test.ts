@@ -1,0 +1,98 @@
+import {
+  applyChanges,
+  creepSpeedOf,
+  freeSpeedAt,
+  gearedVariants,
+  gearFor,
+  mechanismById,
+  packPartOf,
+  resolveDcPath,
+  sameSpeedVariants,
+  systemOf,
+  topSpeedOf,
+  withTotal,
+  type DcPath,
+} from '@rough-gear/core';
+import { describe, expect, it } from 'vitest';
+import { pullAt } from '../src/motion/acceleration.js';
+import { demoPlan } from './demo.js';
+
+const plan = demoPlan('heron');
+const pathOf = (mechanism: string, job: string): DcPath => resolveDcPath(plan, mechanismById(plan, mechanism), job);
+const JOBS = [
+  ['drive', 'sprint'],
+  ['drive', 'push'],
+  ['lift', 'raise'],
+] as const;
+
+describe('The total for a wanted speed', () => {
+  it.each(JOBS)('runs %s at %s exactly so fast: nothing is left to speed it up', (mechanism, job) => {
+    const path = pathOf(mechanism, job);
+    const top = topSpeedOf(path)!;
+    for (const share of [0.3, 0.6, 0.9]) {
+      const geared = gearFor(path, 'top', share * top);
+      if (!geared.ok) throw new Error('it can be geared so');
+      const there = withTotal(path, geared.total);
+      expect(topSpeedOf(there)).toBeCloseTo(share * top, 5);
+      // By what the motion itself says: at that speed full effort and the load cancel.
+      const q = (share * top) / path.asked.perCoordinate;
+      const { acceleration } = pullAt(systemOf(there), 0, q);
+      const atRest = pullAt(systemOf(there), 0, 0).acceleration;
+      expect(Math.abs(acceleration)).toBeLessThan(0.08 * Math.abs(atRest));
+    }
+  });
+
+  it('is the deeper of two, at which the motor turns fast', () => {
+    const path = pathOf('lift', 'raise');
+    const geared = gearFor(path, 'top', 0.3);
+    if (!geared.ok) throw new Error('it can be geared so');
+    const omega = (0.3 / path.asked.perCoordinate / path.radius) * geared.total;
+    expect(omega).toBeGreaterThan(0.5 * freeSpeedAt(path.drive.motor, path.drive.restVoltage));
+  });
+
+  it('is refused beyond what any total gives, with the fastest and its total', () => {
+    const path = pathOf('lift', 'raise');
+    const refused = gearFor(path, 'top', 30);
+    if (refused.ok || refused.nearest === undefined) throw new Error('no total does it');
+    expect(topSpeedOf(withTotal(path, refused.at))).toBeCloseTo(refused.nearest, 9);
+    for (const around of [0.8, 1.25])
+      expect(topSpeedOf(withTotal(path, refused.at * around)) ?? 0).toBeLessThan(refused.nearest);
+  });
+
+  it('goes with one over the total at the slow end', () => {
+    const path = pathOf('drive', 'push');
+    const creep = creepSpeedOf(path)!;
+    const geared = gearFor(path, 'creep', creep / 2);
+    expect(geared.ok && geared.total).toBeCloseTo(2 * path.train.total, 9);
+    expect(creepSpeedOf(withTotal(path, 2 * path.train.total))).toBeCloseTo(creep / 2, 12);
+  });
+
+  it('is as near as the stage that moves comes', () => {
+    const geared = gearFor(pathOf('drive', 'push'), 'top', 1.5);
+    if (!geared.ok) throw new Error('it can be geared so');
+    const [now, then] = gearedVariants(plan, 'drive', 'push', geared.total);
+    expect(now!.changes).toEqual([]);
+    const changed = applyChanges(plan, then!.changes);
+    const { total } = resolveDcPath(changed, mechanismById(changed, 'drive'), 'push').train;
+    expect(Math.abs(total / geared.total - 1)).toBeLessThan(0.02);
+  });
+});
+
+describe('The same speed on other volts', () => {
+  it.each(JOBS)('%s, %s: each cell count the controller stands, each as fast', (mechanism, job) => {
+    const path = pathOf(mechanism, job);
+    const speed = 0.6 * topSpeedOf(path)!;
+    const variants = [...sameSpeedVariants(plan, mechanism, job, 'top', speed)];
+    expect(variants.map(({ id }) => id)).toContain(`series-${packPartOf(plan)!.series}`);
+    const currents = variants.map(({ changes, note }) => {
+      const changed = applyChanges(plan, changes);
+      const there = resolveDcPath(changed, mechanismById(changed, mechanism), job);
+      if (!note) expect(Math.abs(topSpeedOf(there)! / speed - 1)).toBeLessThan(0.06);
+      expect(there.pack.figures.series * 2.3).toBeLessThanOrEqual(there.controller.highestVoltage + 1e-9);
+      return { series: there.pack.figures.series, total: there.train.total };
+    });
+    for (const [i, one] of currents.entries())
+      if (i > 0) expect(one.total).toBeGreaterThanOrEqual(currents[i - 1]!.total);
+    expect(new Set(currents.map(({ series }) => series)).size).toBe(variants.length);
+  });
+});
