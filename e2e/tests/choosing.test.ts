@@ -418,3 +418,18 @@ test('geared for a speed by a click, the mechanism follows and one undo brings t
   await heron.saved();
   expect((await heron.stored()).document).toEqual(before.document);
 });
+
+test('musts hold in a search: nothing is found of a motor that does not meet them', async ({ heron, page }) => {
+  await heron.open('intake', 'motor', '?choose=shortlist');
+  const musts = page.getByTestId('musts');
+  await musts.getByRole('combobox', { name: 'another must' }).selectOption({ label: 'type' });
+  await musts.getByRole('combobox', { name: 'type' }).selectOption('brushless');
+  await expect(musts).toContainText(/\d+ left/);
+  await search(page).click();
+  await expect(fallen(page)).toContainText('judged in full', SLOW);
+  await expect(fallen(page)).not.toContainText('so far', SLOW);
+  const names = await found(page).getByRole('button').allTextContents();
+  expect(names.length).toBeGreaterThan(0);
+  for (const name of names.filter((one) => /^\d+ ×|can|runner|brush/.test(one)))
+    expect(name).toMatch(/brushless|outrunner|inrunner/);
+});

@@ -265,3 +265,49 @@ test('a motor that is on no shelf comes into a mechanism by its sheet, and one u
   await heron.saved();
   expect((await heron.stored()).document).toEqual(before.document);
 });
+
+test('motors stand beside each other by the same figures on the same volts, and musts narrow them step by step', async ({
+  page,
+  server,
+}) => {
+  await open(page, server);
+  await page.getByRole('button', { name: 'all alike' }).click();
+  const row = (name: string) => rows(page).filter({ hasText: name }).first();
+  await expect(row('outrunner, 35 mm, 900 Kv')).toContainText('900');
+  await expect(row('brushed 12 V, 64 mm can')).toContainText('493');
+  // Half the volts, half the stall.
+  await expect(row('brushed 12 V, 64 mm can').getByRole('cell').nth(6)).toHaveText('118');
+  await page.getByRole('textbox', { name: 'on', exact: true }).fill('6 V');
+  await page.getByRole('textbox', { name: 'on', exact: true }).press('Enter');
+  await expect(row('brushed 12 V, 64 mm can').getByRole('cell').nth(6)).toHaveText('59');
+  // Cheapest watt first.
+  await page.getByRole('button', { name: 'price/100 W' }).click();
+  await page.getByRole('button', { name: 'price/100 W' }).click();
+  const prices = await rows(page).evaluateAll((all) =>
+    all.slice(1).map((one) => Number(one.lastElementChild!.textContent)),
+  );
+  expect(prices).toEqual([...prices].sort((a, b) => a - b));
+  await page.getByRole('combobox', { name: 'only from … to … of' }).selectOption({ label: 'Kv' });
+  await page.getByRole('textbox', { name: 'to', exact: true }).fill('500');
+  await expect(row('brushed 12 V, 64 mm can')).toBeVisible();
+  await expect(rows(page).filter({ hasText: '900 Kv' })).toHaveCount(0);
+  await page.getByRole('textbox', { name: 'to', exact: true }).fill('');
+
+  // Decided in an order: type, then poles, then winding, with what is left after each.
+  const musts = page.getByTestId('musts');
+  const add = musts.getByRole('combobox', { name: 'another must' });
+  await add.selectOption({ label: 'type' });
+  await musts.getByRole('combobox', { name: 'type' }).selectOption('brushless');
+  await add.selectOption({ label: 'pole pairs' });
+  await musts.getByRole('textbox', { name: 'pole pairs from' }).fill('7');
+  await add.selectOption({ label: 'Kv' });
+  await musts.getByRole('textbox', { name: 'Kv to' }).fill('400 Kv');
+  const left = (await musts.textContent())!.match(/\d+ left/g)!.map((text) => Number.parseInt(text));
+  expect(left).toHaveLength(3);
+  expect(left).toEqual([...left].sort((a, b) => b - a));
+  await expect(rows(page)).toHaveCount(left[2]! + 1);
+  await musts.getByRole('textbox', { name: 'Kv to' }).fill('4 miles');
+  await expect(musts.getByRole('alert')).toContainText('Kv: “miles” is not understood');
+  await musts.getByRole('button', { name: 'No longer ask for Kv' }).click();
+  await expect(rows(page)).toHaveCount(left[1]! + 1);
+});

@@ -84,6 +84,7 @@ export const motorPart = Joi.object<MotorPart, true>({
   freeCurrentPerSpeed: notNegative,
   rotorInertia: positive,
   canDiameter: positive,
+  length: positive,
   continuousCurrent: positive,
   windingLimit: temperature,
   highestVoltage: positive,

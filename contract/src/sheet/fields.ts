@@ -126,6 +126,7 @@ export const SHEET_FIELDS: Readonly<Record<SheetKind, readonly SheetField[]>> = 
       '(?:motor |can |outer |outside |case |body |housing )+(?:diameter|dia|od)|diameter|outside dia',
       [0.006, 0.4],
     ),
+    figure('length', 'length', '(?:motor |can |body |case |housing )+length|length(?: without shaft)?', [0.006, 0.4]),
     figure('poles', 'count', '(?:number of |no of |rotor |magnet )*(?:poles|magnets)(?: count)?|pole count', [2, 80]),
     figure('polePairs', 'count', '(?:number of |no of )?pole pairs?|pairs of poles', [1, 40]),
     figure(

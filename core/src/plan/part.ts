@@ -67,6 +67,8 @@ export interface MotorPart extends PartBase {
   readonly freeCurrentPerSpeed?: Quantity;
   readonly rotorInertia?: Quantity;
   readonly canDiameter?: Quantity;
+  /** Of its can, without the shaft. */
+  readonly length?: Quantity;
   readonly continuousCurrent?: Quantity;
   readonly windingLimit?: Quantity;
   /** Most volts it stands, where its sheet or the person says. */

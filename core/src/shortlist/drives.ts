@@ -23,6 +23,7 @@ import type { Shelved } from '../sizing/proposal.js';
 import { copyOf } from '../sizing/proposal.js';
 import { sameCan } from '../wants/likeForLike.js';
 import { sameKey, toBuy, usedElsewhere } from '../wants/stockOf.js';
+import { meetsMust } from './musts.js';
 import type { ShortlistQuery } from './query.js';
 
 /** A machine off the shelf that could turn the mechanism: everything but its total. */
@@ -70,7 +71,7 @@ export function drivesOf(
     plan,
     mechanism,
     query,
-    shelf,
+    shelf: shelf.filter(({ part }) => (query.musts ?? []).every((must) => meetsMust(part, must))),
     driveAt: [...choiceAt(plan, mechanism), 'drive'],
     ids: {
       motor: freshId(plan, drive.kind === 'servo' ? 'servo' : 'motor'),

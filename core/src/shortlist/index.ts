@@ -4,6 +4,7 @@ export * from './everyCandidate.js';
 export type { FallenGroup } from './fallen.js';
 export * from './front.js';
 export * from './merge.js';
+export * from './musts.js';
 export * from './overEvent.js';
 export * from './query.js';
 export * from './rank.js';

@@ -1,5 +1,6 @@
 import type { WantId } from '../plan/want.js';
 import type { Like } from '../wants/likeForLike.js';
+import type { Must } from './musts.js';
 import type { Figures } from '../wants/wants.js';
 
 /** Everything on the shelf that could turn it, or only a motor that takes the place of the one that is there. */
@@ -23,6 +24,8 @@ export interface ShortlistQuery {
   /** Least and greatest total that is tried. */
   readonly from: number;
   readonly to: number;
+  /** What motors or servos must be; one that does not say is not. */
+  readonly musts?: readonly Must[];
   /** What may not be passed, whatever else is better. */
   readonly mostPrice?: number;
   readonly mostMass?: number;

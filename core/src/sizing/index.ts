@@ -1,5 +1,6 @@
 export * from './constantsOf.js';
 export * from './faceWanted.js';
+export * from './motorRow.js';
 export * from './ratioSweep.js';
 export * from './sweep.js';
 export * from './tuneTotal.js';

@@ -62,6 +62,7 @@ const KINDS: Readonly<Record<PartKind, readonly PartField[]>> = {
     figure('freeCurrentPerSpeed', 'free current per speed', 'drag'),
     figure('rotorInertia', 'rotor inertia', 'inertia'),
     figure('canDiameter', 'can', 'length'),
+    figure('length', 'can length', 'length'),
     figure('continuousCurrent', 'continuous current', 'current'),
     figure('windingLimit', 'winding limit', 'temperature'),
     figure('highestVoltage', 'most volts', 'voltage'),

@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { ArrowDown, ArrowUp } from '@lucide/vue';
 import type { ShelfPart } from '@rough-gear/contract/api';
-import { KIND_NAMES, unitOf, type PartField } from '@rough-gear/contract/shelf';
-import type { PartKind } from '@rough-gear/core';
+import { KIND_NAMES } from '@rough-gear/contract/shelf';
+import { meetsMust, type Must, type PartKind } from '@rough-gear/core';
 import { useVirtualRows } from '../../composables/useVirtualRows.js';
 import { computed, nextTick, ref, watch } from 'vue';
 import { storeToRefs } from 'pinia';
 import { usePreferences } from '../../stores/preferences.js';
-import { shortCell, useParts, type Range } from './useParts.js';
+import MeasureField from '../../components/fields/MeasureField.vue';
+import MustFields from '../../components/fields/MustFields.vue';
+import ChoiceTabs from '../../components/widgets/ChoiceTabs.vue';
+import { columnsOf, comparedColumns } from './columns.js';
+import { useParts, type Range } from './useParts.js';
 
 /** The parts of one kind: sorted by any column, narrowed by words and ranges; arrow keys go from row to row. */
 const { kind, parts, chosen } = defineProps<{ kind: PartKind; parts: readonly ShelfPart[]; chosen: string }>();
@@ -17,17 +21,38 @@ const { units } = storeToRefs(usePreferences());
 const onlyOwned = ref(false);
 const onlyCommon = ref(false);
 const withRetired = ref(false);
+/** Motors and servos are narrowed by musts, one after the other. */
+const asked = kind === 'motor' || kind === 'servo' ? kind : undefined;
+const musts = ref<readonly Must[]>([]);
 const shown = computed(
   () => (item: ShelfPart) =>
     (!onlyOwned.value || (item.part.owned ?? 0) > 0) &&
     (!onlyCommon.value || item.common) &&
-    (withRetired.value || !item.retired),
+    (withRetired.value || !item.retired) &&
+    musts.value.every((must) => meetsMust(item.part, must)),
 );
-const { table, fields, globalFilter } = useParts(
-  kind,
+/** Motors as their sheets give them, or all by the same figures on the same volts. */
+const LOOKS = [
+  { value: 'sheet', text: 'by their sheets' },
+  { value: 'compared', text: 'all alike' },
+] as const;
+type Look = (typeof LOOKS)[number]['value'];
+const look = ref<Look>('sheet');
+const volts = ref(12);
+const columns = computed(() =>
+  look.value === 'compared' ? comparedColumns(volts.value, units.value) : columnsOf(kind, units.value, 'main'),
+);
+const ranged = computed(() => [
+  ...(look.value === 'compared' ? columns.value.filter(({ numeric }) => numeric) : []),
+  ...columnsOf(kind, units.value, 'all').filter(
+    ({ key }) => !columns.value.some((column) => column.key === key && look.value === 'compared'),
+  ),
+]);
+const { table, globalFilter } = useParts(
   computed(() => parts),
   shown,
-  units,
+  columns,
+  ranged,
 );
 
 const rows = computed(() => table.getRowModel().rows);
@@ -38,8 +63,7 @@ const { virtual, measure, items, above, below } = useVirtualRows(scroller, () =>
   overscan: 12,
 }));
 
-/** A column that can be narrowed to a range, and the range. */
-const ranged = fields.filter(({ type }) => type.is === 'figure' || type.is === 'count');
+/** A column that is narrowed to a range, and the range. */
 const by = ref('');
 const least = ref('');
 const most = ref('');
@@ -49,10 +73,6 @@ watch([by, least, most], () => {
   const none = by.value === '' || (range[0] === undefined && range[1] === undefined);
   table.setColumnFilters(none ? [] : [{ id: by.value, value: range }]);
 });
-const optionText = (field: PartField) =>
-  unitOf(field, units.value) === '' ? field.label : `${field.label}, ${unitOf(field, units.value)}`;
-const numeric = (field: PartField) => field.type.is === 'figure' || field.type.is === 'count';
-
 /** Arrow keys, page and end keys go from row to row, however many there are. */
 function step(event: KeyboardEvent, index: number): void {
   const last = rows.value.length - 1;
@@ -89,7 +109,7 @@ function step(event: KeyboardEvent, index: number): void {
         ><span class="block text-[0.8125rem] text-second">only from … to … of</span>
         <select v-model="by" class="min-h-7 border-b border-ink bg-sheet">
           <option value="">no column</option>
-          <option v-for="field in ranged" :key="field.key" :value="field.key">{{ optionText(field) }}</option>
+          <option v-for="column in ranged" :key="column.key" :value="column.key">{{ column.header }}</option>
         </select>
       </label>
       <input
@@ -112,6 +132,29 @@ function step(event: KeyboardEvent, index: number): void {
       <label class="flex min-h-7 items-center gap-1"><input v-model="onlyCommon" type="checkbox" />common here</label>
       <label class="flex min-h-7 items-center gap-1"><input v-model="withRetired" type="checkbox" />retired too</label>
       <span class="figures ml-auto text-xs text-second" role="status">{{ rows.length }} of {{ parts.length }}</span>
+      <MustFields
+        v-if="asked"
+        v-model="musts"
+        :kind="asked"
+        :parts="parts.map(({ part }) => part)"
+        class="basis-full"
+      />
+      <div v-if="kind === 'motor'" class="flex basis-full flex-wrap items-end gap-x-4">
+        <ChoiceTabs v-model="look" :options="LOOKS" label="How motors are told" />
+        <MeasureField
+          v-if="look === 'compared'"
+          :value="volts"
+          dimension="voltage"
+          label="on"
+          :most="1000"
+          class="w-24"
+          @read="volts = $event"
+        />
+        <span v-if="look === 'compared'" class="text-xs text-second"
+          >stall is that of the winding alone, no limit in front; Km is torque for a loss, the same for every winding of
+          a can</span
+        >
+      </div>
     </div>
     <div
       ref="scroller"
@@ -124,11 +167,11 @@ function step(event: KeyboardEvent, index: number): void {
         <thead class="sticky top-0 z-10 bg-ground">
           <tr class="border-b border-ink">
             <th
-              v-for="(column, i) in table.getAllLeafColumns()"
+              v-for="(column, i) in table.getAllLeafColumns().slice(0, columns.length)"
               :key="column.id"
               scope="col"
               class="px-2 align-bottom font-normal first:pl-4"
-              :class="numeric(fields[i]!) ? 'text-right' : 'text-left'"
+              :class="columns[i]!.numeric ? 'text-right' : 'text-left'"
               :aria-sort="
                 { asc: 'ascending' as const, desc: 'descending' as const, false: 'none' as const }[
                   String(column.getIsSorted()) as 'asc' | 'desc' | 'false'
@@ -163,11 +206,11 @@ function step(event: KeyboardEvent, index: number): void {
           >
             <component
               :is="i === 0 ? 'th' : 'td'"
-              v-for="(field, i) in fields"
-              :key="field.key"
+              v-for="(column, i) in columns"
+              :key="column.key"
               :scope="i === 0 ? 'row' : undefined"
               class="px-2 py-1 font-normal first:min-w-44 first:pl-4"
-              :class="numeric(field) ? 'figures text-right' : 'text-left'"
+              :class="column.numeric ? 'figures text-right' : 'text-left'"
             >
               <button
                 v-if="i === 0"
@@ -179,7 +222,7 @@ function step(event: KeyboardEvent, index: number): void {
               >
                 {{ rows[index]!.original.part.name }}
               </button>
-              <template v-else>{{ shortCell(field, rows[index]!.original.part, units) }}</template>
+              <template v-else>{{ column.cell(rows[index]!.original.part) }}</template>
               <span v-if="i === 0" class="text-xs text-second">
                 <template v-if="rows[index]!.original.own"> · own</template>
                 <template v-if="rows[index]!.original.common"> · common here</template>

@@ -1,16 +1,20 @@
 <script setup lang="ts">
-import { LIKES, type Scope, type ShortlistQuery } from '@rough-gear/core';
+import { LIKES, type Part, type Scope, type ShortlistQuery } from '@rough-gear/core';
 import { useId } from 'vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import CountField from '../../../../components/fields/CountField.vue';
+import MustFields from '../../../../components/fields/MustFields.vue';
 import type { Asked } from './useQuery.js';
 
 /** Where to search, and what may not be passed: money first, for those who begin there. */
-const { running, ready, open, comparable } = defineProps<{
+const { running, ready, open, comparable, kind, parts } = defineProps<{
   running: boolean;
   ready: boolean;
   open: boolean;
   comparable: boolean;
+  /** What is asked of motors or servos, where the drive is one of these; and those it is asked of. */
+  kind: 'motor' | 'servo' | undefined;
+  parts: readonly Part[];
 }>();
 const emit = defineEmits<{ search: []; stop: [] }>();
 const asked = defineModel<Asked>({ required: true });
@@ -80,6 +84,14 @@ const PACKS: readonly { value: ShortlistQuery['packs']; text: string }[] = [
     </div>
     <button v-if="running" type="button" class="button" @click="emit('stop')">Stop</button>
     <button v-else type="submit" class="button main disabled:opacity-50" :disabled="!ready">Search</button>
+    <MustFields
+      v-if="kind"
+      v-model="asked.musts"
+      :kind="kind"
+      :parts="parts"
+      class="col-span-full"
+      @keydown.enter.stop
+    />
     <div class="col-span-full flex flex-wrap items-center gap-x-5 text-sm">
       <label class="flex min-h-6 items-center gap-1"
         ><input v-model="asked.ownedOnly" type="checkbox" />only what lies on the shelf unused: nothing to buy</label

@@ -37,6 +37,12 @@ const { asked, rankBy, numbers, wants, open, comparable, problem, query, begin }
 const { found, searched, running, failure, search, stop } = useShortlist();
 onMounted(() => void shelf.load());
 
+/** Musts are asked of what turns it: of motors or servos. */
+const kind = computed(
+  () => ({ dc: 'motor', servo: 'servo', step: undefined })[choice.value.drive.kind] as 'motor' | 'servo' | undefined,
+);
+const ofKind = computed(() => shelf.offered.map(({ part }) => part).filter((part) => part.kind === kind.value));
+
 const chosen = shallowRef<Found>();
 const x = ref<WantId>('price');
 const y = ref<WantId>('time');
@@ -131,6 +137,8 @@ function adopt(as: 'replace' | 'beside', why: string): void {
     :ready="query !== undefined && shelf.state === 'there'"
     :open="open"
     :comparable="comparable"
+    :kind="kind"
+    :parts="ofKind"
     @search="start"
     @stop="stop"
   />

@@ -5,6 +5,7 @@ import {
   WANT_IDS,
   type ChoosingSchool,
   type Like,
+  type Must,
   type Scope,
   type ShortlistQuery,
   type WantId,
@@ -32,6 +33,7 @@ export function useQuery() {
     packs: 'mine' as ShortlistQuery['packs'],
     from: TOTALS.from as string,
     to: TOTALS.to as string,
+    musts: [] as readonly Must[],
     mostPrice: '',
     mostMass: '',
   });
@@ -102,6 +104,7 @@ export function useQuery() {
       eachType: comparable.value && asked.eachType,
       from: from.si ?? 1,
       to: to.si ?? 1.1,
+      musts: asked.musts.map((must) => ({ ...must })),
       mostPrice: mostPrice.si,
       mostMass: mostMass.si,
       wants: wants.value,
