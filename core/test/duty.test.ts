@@ -9,6 +9,7 @@ import {
   lumpsFrom,
   resolveDcPath,
   runBy,
+  runTimeOf,
   thermalFromMass,
   timeToLimit,
   type Plan,
@@ -171,5 +172,32 @@ describe('a day of matches', () => {
     const day = dayOf(path, runBy(path));
     expect(daySamples(path, runBy(path)).length).toBeLessThan(25_000);
     expect(day.goes).toBeGreaterThan(1000);
+  });
+});
+
+describe('How long a pack lasts', () => {
+  it('is its usable charge over the mean current of the job, over and over', () => {
+    const path = pathOf(heron, 'lift');
+    const run = runBy(path);
+    const { charge, goes, cycle } = dayOf(path, run);
+    const mean = charge / (goes * cycle.seconds);
+    const usable = path.pack.usable * path.pack.capacity!;
+    expect(runTimeOf(path, run)).toBeCloseTo(usable / mean, 6);
+    // Twice as seldom lasts about twice as long: what lead loses by being drawn fast stays.
+    const seldom = pathOf(
+      withChange(
+        heron,
+        ['mechanisms', heron.mechanisms.findIndex(({ id }) => id === 'lift'), 'jobs', 0, 'every'],
+        typed(30),
+      ),
+      'lift',
+    );
+    const ratio = runTimeOf(seldom, runBy(seldom))! / runTimeOf(path, run)!;
+    expect(ratio).toBeGreaterThan((0.9 * cycleOf(seldom, runBy(seldom)).seconds) / cycle.seconds);
+  });
+
+  it('is not known without the charge of the pack', () => {
+    const path = pathOf(heron, 'lift');
+    expect(runTimeOf({ ...path, pack: { ...path.pack, capacity: undefined } }, runBy(path))).toBeUndefined();
   });
 });

@@ -375,6 +375,7 @@ describe('servos', () => {
     ['rail-ground', rail(heron, 'ground', 'apart'), 'grip', /Join the grounds/],
     ['travel', part(heron, 'servo-2', 'travel', typed(1.5)), 'camera', /takes 120°/],
     ['in-time', job(heron, 'camera', 'time', 0.15), 'camera', /allowed/],
+    ['stands-at-angle', part(heron, 'servo-2', 'motion', 'continuous'), 'camera', /turns on and on/],
     [
       'dead-spots',
       withChange(heron, ['mechanisms', at(heron, 'grip'), 'choices', 0, 'drive', 'linkage', 'rod'], typed(0.03)),
@@ -392,6 +393,12 @@ describe('servos', () => {
     const check = checkIn(plan, mechanism, id);
     expect(check.verdict).toBe('gives way');
     expect(said(check.sentence)).toMatch(words);
+  });
+
+  it('turn on and on behind a rope, where an end or a count says when it is enough', () => {
+    expect(rotor(limpet, 'winch').servo.part.motion).toBe('continuous');
+    expect(checkIn(limpet, 'winch', 'stands-at-angle')).toBeUndefined();
+    expect(checkIn(heron, 'camera', 'stands-at-angle').verdict).toBe('enough');
   });
 
   it('say which of them may stall together', () => {

@@ -140,3 +140,49 @@ test('while the server is away the start page offers what this browser has kept'
   await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
   await expect(page.getByTestId('save-state')).toBeVisible();
 });
+
+test('a motor’s constants stand in the units that are about, and Kv is taken as a torque constant or as a free run', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift', 'motor');
+  const constants = page.getByTestId('motor-constants');
+  await expect(constants).toContainText('Kv 492.5 · Kt 0.0181 N·m/A, 2.57 oz-in/A · R 102 mΩ · Km 56.9 mN·m/√W');
+  await page.getByRole('button', { name: 'Volts, mass, shaft' }).click();
+  await page.getByRole('combobox', { name: 'figures given as' }).selectOption('Kv and resistance');
+  const kv = page.getByRole('textbox', { name: 'Kv', exact: true });
+  for (const [typed, shown] of [
+    ['6000 rpm at 12 V', '500 Kv'],
+    ['0.02 N·m/A', '477.5 Kv'],
+  ] as const) {
+    await kv.fill(typed);
+    await kv.press('Enter');
+    await expect(kv).toHaveValue(shown);
+  }
+  await kv.fill('fast');
+  await kv.press('Enter');
+  await expect(page.getByText('For example 1800 Kv or 5.3 mN·m/A or 21600 rpm at 12 V')).toBeVisible();
+});
+
+test('a servo says what it pushes with at the end of a horn of so long', async ({ heron, page }) => {
+  await heron.open('camera', 'motor');
+  const horn = page.getByTestId('horn-force');
+  await expect(horn).toContainText(/pushes [\d.]+ N at its end, stalled/);
+  const before = Number(/pushes ([\d.]+) N/.exec((await horn.textContent())!)![1]);
+  await horn.getByRole('textbox', { name: 'horn of' }).fill('48 mm');
+  await horn.getByRole('textbox', { name: 'horn of' }).press('Enter');
+  await expect(horn).toContainText(`pushes ${Number((before / 2).toPrecision(3))} N`);
+});
+
+test('a servo that turns on and on is refused where it must stand at an angle, with its reason', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('camera', 'motor');
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await page
+    .getByTestId('shelf-parts')
+    .getByRole('button', { name: /continuous servo, plastic gears/ })
+    .click();
+  await expect(page.getByTestId('failing')).toContainText('nothing tells it where to stand');
+});

@@ -2,12 +2,12 @@ import type { UnitSystem } from '@rough-gear/contract/units';
 import { readFileSync } from 'node:fs';
 import type { ShelfPart } from '@rough-gear/contract/api';
 import { partSchema } from '@rough-gear/contract/plan';
-import { fieldsOf } from '@rough-gear/contract/shelf';
+import { blankPart, copyOfPart, fieldsOf } from '@rough-gear/contract/shelf';
 import { PART_KINDS, type Part } from '@rough-gear/core';
 import { describe, expect, it } from 'vitest';
 import { computed, ref } from 'vue';
-import { blankPart, copyOfPart } from '../src/views/shelf/blankPart.js';
-import { shortCell, useParts } from '../src/views/shelf/useParts.js';
+import { columnsOf, comparedColumns, fieldColumn } from '../src/views/shelf/columns.js';
+import { useParts } from '../src/views/shelf/useParts.js';
 
 const shelf = (
   JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as {
@@ -37,10 +37,10 @@ describe('The table of parts', () => {
   const made = (filter: (item: ShelfPart) => boolean = () => true) => {
     const shown = ref(filter);
     return useParts(
-      'motor',
       ref(motors),
       computed(() => shown.value),
-      units,
+      computed(() => columnsOf('motor', units.value, 'main')),
+      computed(() => columnsOf('motor', units.value, 'all')),
     );
   };
   const names = ({ table }: ReturnType<typeof made>) =>
@@ -58,12 +58,27 @@ describe('The table of parts', () => {
   });
 
   it('shows three digits of a figure, and a list by its count and ends', () => {
-    expect(shortCell(field('data.stallTorque'), motors[0]!.part, 'metric')).toBe('2.1');
-    expect(shortCell(field('data.stallTorque'), motors[0]!.part, 'inch')).toBe('297');
-    expect(shortCell(field('data.kv'), motors[0]!.part, 'metric')).toBe('');
+    expect(fieldColumn(field('data.stallTorque'), 'metric').cell(motors[0]!.part)).toBe('2.1');
+    expect(fieldColumn(field('data.stallTorque'), 'inch').cell(motors[0]!.part)).toBe('297');
+    expect(fieldColumn(field('data.kv'), 'metric').cell(motors[0]!.part)).toBe('');
     const series = shelf.find(({ part }) => part.kind === 'series')!.part;
     const sizes = fieldsOf('series').find(({ key }) => key === 'sizes')!;
-    expect(shortCell(sizes, series, 'metric')).toMatch(/^\d+ · \d+–\d+$/);
+    expect(fieldColumn(sizes, 'metric').cell(series)).toMatch(/^\d+ · \d+–\d+$/);
+  });
+
+  it('tells every motor by the same figures, in the units that are liked, and leaves open what is not known', () => {
+    const cellsOf = (part: Part, liked: UnitSystem) =>
+      Object.fromEntries(comparedColumns(12, liked).map((column) => [column.header, column.cell(part)]));
+    const { part } = motors.find((item) => item.part.name === 'brushed 12 V, 64 mm can')!;
+    expect(cellsOf(part, 'metric')).toMatchObject({
+      Kv: '493',
+      'stall, N·m': '2.1',
+      'stall, A': '118',
+      'free, rpm': '5800',
+    });
+    expect(cellsOf(part, 'inch')).toMatchObject({ Kv: '493', 'stall, oz-in': '297' });
+    const { mass: _mass, ...light } = part;
+    expect(cellsOf(light as Part, 'metric')['power/mass, W/kg']).toBe('');
   });
 
   it('sorts by size and not by spelling, what has no figure last both ways', () => {

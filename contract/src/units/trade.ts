@@ -10,6 +10,8 @@ interface Notation {
 const number = (text: string | undefined): number => Number((text ?? '0').replace(',', '.'));
 const N = String.raw`(\d+(?:[.,]\d+)?|[.,]\d+)`;
 const LIPO_NOMINAL = 3.7;
+/** N·m */
+const OZ_IN = 0.007061551814226;
 
 /** Notations that no units library knows. */
 const NOTATIONS: readonly Notation[] = [
@@ -26,6 +28,19 @@ const NOTATIONS: readonly Notation[] = [
   },
   // "3S" is three lithium cells at 3.7 V.
   { of: ['voltage'], pattern: /^(\d{1,2}) ?s(?:1p)?$/i, read: (m) => number(m[1]) * LIPO_NOMINAL },
+  // A torque constant, N·m/A, is one over Kv: "0.0181 N·m/A", "2.57 oz-in/A".
+  {
+    of: ['kv'],
+    pattern: new RegExp(`^${N} ?(m?)n[ -]?m ?/ ?a$`, 'i'),
+    read: (m) => (m[2] ? 1000 : 1) / number(m[1]),
+  },
+  { of: ['kv'], pattern: new RegExp(`^${N} ?oz[ -]?in ?/ ?a$`, 'i'), read: (m) => 1 / (OZ_IN * number(m[1])) },
+  // What a free run measures: "5800 rpm at 12 V". The free current drops a little more, and is left out.
+  {
+    of: ['kv'],
+    pattern: new RegExp(`^${N} ?(k?) ?(?:rpm|r/min|/min) ?(?:at|@|on) ?${N} ?v$`, 'i'),
+    read: (m) => ((m[2] ? 1000 : 1) * number(m[1]) * Math.PI) / 30 / number(m[3]),
+  },
   // "0.14 s/60°", a servo's way to give a speed.
   {
     of: ['speed', 'turning'],

@@ -52,7 +52,7 @@ export const UNITS: Readonly<Record<Dimension, DimensionUnits>> = {
     example: '0.5 N·m·s',
   },
   speed: { metric: [one('rpm', 'rpm')], example: '5800 rpm or 0.14 s/60°' },
-  kv: { metric: [one('Kv', 'rpm / V')], example: '1800 Kv' },
+  kv: { metric: [one('Kv', 'rpm / V')], example: '1800 Kv or 5.3 mN·m/A or 21600 rpm at 12 V' },
   voltage: { metric: [one('V', 'V')], example: '12 V or 3S' },
   current: { metric: [one('A', 'A')], example: '40 A or 250 mA' },
   resistance: { metric: [one('mΩ', 'mohm')], example: '42 mΩ or 0.042 ohm' },

@@ -2,7 +2,7 @@ import { mechanismById } from '../plan/place.js';
 import { drivePoint } from '../controller/drivePoint.js';
 import { brakePoint } from '../controller/brakePoint.js';
 import { ifFinite } from '../figures/ifFinite.js';
-import { dayOf } from '../duty/day.js';
+import { dayOf, runTimeOf } from '../duty/day.js';
 import type { Headline, Judgement } from '../evaluate/mechanism.js';
 import { forceOf } from '../limits/electric/electricLimit.js';
 import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
@@ -49,6 +49,8 @@ export interface VariantResult {
   /** Copper heat while working, of all motors and all controllers, W. */
   readonly motorHeat?: number;
   readonly controllerHeat?: number;
+  /** How long the pack keeps the job going over and over, alone on it, s. */
+  readonly runTime?: number;
   /** Hottest winding over the matches, °C. */
   readonly hottest?: number;
   /** Motors, controllers and breakers to buy, wire and keep spares of. */
@@ -128,6 +130,7 @@ function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
     motorHeat: drive.motors * flow.motorCurrent ** 2 * drive.motor.resistance,
     controllerHeat: drive.motors * flow.motorCurrent ** 2 * drive.controllerResistance,
     hottest: heat,
+    runTime: result.run && lacksOf(path, ['charge', 'throw']).length === 0 ? runTimeOf(path, result.run) : undefined,
   };
 }
 

@@ -112,6 +112,18 @@ export function integrateDay(path: DcPath, cycle: Cycle, note?: (sample: DaySamp
   };
 }
 
+/**
+ * How long the usable charge of the pack keeps one job going, over and over, with nothing else on it, s; `undefined` where
+ * the charge is not known or the job takes none.
+ *
+ * @example runTimeOf(path, judgement.run) //=> 6838
+ */
+export function runTimeOf(path: DcPath, run: Run): number | undefined {
+  const { capacity, usable } = path.pack;
+  const { charge, goes, cycle } = dayOf(path, run);
+  return capacity === undefined || !(charge > 0) ? undefined : ((usable * capacity) / charge) * goes * cycle.seconds;
+}
+
 /** Temperatures through the day, for a chart. */
 export function daySamples(path: DcPath, run: Run): readonly DaySample[] {
   const samples: DaySample[] = [];

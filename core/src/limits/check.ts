@@ -43,6 +43,7 @@ export type CheckId =
   | 'set-current'
   | 'driver-current'
   | 'draw'
+  | 'stands-at-angle'
   | 'travel'
   | 'dead-spots'
   | 'rail-moving'

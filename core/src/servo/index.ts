@@ -9,3 +9,4 @@ export * from './pushRod.js';
 export * from './rail.js';
 export * from './ratings.js';
 export * from './throughTravel.js';
+export * from './hornForce.js';

@@ -19,6 +19,7 @@ import { resolves } from './resolves.js';
 import { deadSpots } from './servo/deadSpots.js';
 import { railGround, railMoving, railSource, railStalled, railVoltsFull, railVoltsLeast } from './servo/rail.js';
 import { tip } from './servo/tip.js';
+import { standsAtAngle } from './servo/standsAtAngle.js';
 import { travel } from './servo/travel.js';
 import { creep, holdsStill, startsLoaded } from './slowControl.js';
 import { clearance } from './clearance.js';
@@ -102,6 +103,7 @@ export const STEP_CHECKS: readonly CheckRule<StepPath>[] = [
 export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = [
   inTime,
   staysUp,
+  standsAtAngle,
   travel,
   deadSpots,
   tip,

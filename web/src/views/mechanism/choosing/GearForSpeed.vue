@@ -116,7 +116,15 @@ function toTeeth(total: number): void {
       <VariantTable
         v-else
         :rows="found?.pairs ?? []"
-        :columns="['total', end === 'top' ? 'creep' : 'top', 'motorCurrent', 'supplyCurrent', 'motorHeat', 'hottest']"
+        :columns="[
+          'total',
+          end === 'top' ? 'creep' : 'top',
+          'motorCurrent',
+          'supplyCurrent',
+          'motorHeat',
+          'hottest',
+          'runTime',
+        ]"
         current=""
         @take="commit($event.changes)"
       />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Dimension, type VariantResult } from '@rough-gear/core';
+import { digits, type Dimension, type VariantResult } from '@rough-gear/core';
 import { computed } from 'vue';
 import FirstToGive from './FirstToGive.vue';
 import { outputUnits } from '../../../components/charts/forceChart.js';
@@ -26,6 +26,7 @@ export type VariantColumn =
   | 'motorHeat'
   | 'controllerHeat'
   | 'hottest'
+  | 'runTime'
   | 'parts'
   | 'mass'
   | 'price';
@@ -46,6 +47,7 @@ const HEADS: Readonly<Record<VariantColumn, string>> = {
   motorHeat: 'heat in motors',
   controllerHeat: 'in controllers',
   hottest: 'hottest winding',
+  runTime: 'pack lasts',
   parts: 'parts',
   mass: 'mass',
   price: 'price',
@@ -66,10 +68,13 @@ function cell(row: VariantResult, column: VariantColumn): string {
     motorHeat: 'power',
     controllerHeat: 'power',
     hottest: 'temperature',
+    runTime: 'time',
     parts: 'number',
     mass: 'mass',
     price: 'number',
   };
+  // Nobody counts a pack in seconds.
+  if (column === 'runTime') return `${digits(value / 60, 3)} min`;
   return show(value, dimensions[column], 3);
 }
 </script>

@@ -61,7 +61,7 @@ function take(row: VariantResult): void {
     >
     <VariantTable
       :rows="rows"
-      :columns="['total', 'time', 'motorCurrent', 'supplyCurrent', 'motorHeat', 'hottest', 'mass', 'price']"
+      :columns="['total', 'time', 'motorCurrent', 'supplyCurrent', 'motorHeat', 'hottest', 'runTime', 'mass', 'price']"
       current="turns-1"
       @take="take"
     />

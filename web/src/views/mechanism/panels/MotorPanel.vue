@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import {
   currentAtPeakEfficiency,
+  digits,
   freeSpeedAt,
+  motorConstant,
   peakEfficiency,
   peakPower,
   type MotorPart,
@@ -24,6 +26,9 @@ const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 
 const CompareSheet = lazily(() => import('../compare/CompareSheet.vue'));
 
+/** N·m in an ounce-inch. */
+const OZ_IN = 0.007061551814226;
+
 const { plan, path, drive, choiceAt, commit } = useDcMechanism();
 const { show } = useDisplay();
 
@@ -42,6 +47,13 @@ const peaks = computed(() => {
   const { motor, restVoltage } = path.value.drive;
   if (Number.isNaN(restVoltage) || freeSpeedAt(motor, restVoltage) <= 0) return '';
   return `On this pack: ${show(freeSpeedAt(motor, restVoltage), 'speed')} free, ${show(peakPower(motor, restVoltage), 'power')} at most, best ${show(peakEfficiency(motor, restVoltage), 'share', 2)} at ${show(currentAtPeakEfficiency(motor, restVoltage), 'current')}.`;
+});
+/** The constants in the units that are about, whatever the sheet gives. */
+const constants = computed(() => {
+  if (!known.value) return '';
+  const { motor } = path.value.drive;
+  const kt = { metric: motor.torqueConstant, inch: motor.torqueConstant / OZ_IN };
+  return `Kv ${show(1 / motor.backEmfConstant, 'kv', 4).replace(/ Kv$/, '')} · Kt ${digits(kt.metric, 3)} N·m/A, ${digits(kt.inch, 3)} oz-in/A · R ${show(motor.resistance, 'resistance', 3)} · Km ${digits(1000 * motorConstant(motor), 3)} mN·m/√W`;
 });
 const FIGURES_AT = [
   { value: 'shaft', text: 'its own shaft' },
@@ -125,6 +137,7 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
     >
     <template v-else>Fill in what is missing, off the sheet or measured.</template>
   </p>
+  <p v-if="constants" class="figures mt-0.5 text-xs text-second" data-testid="motor-constants">{{ constants }}</p>
   <div v-if="more" class="mt-1">
     <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
       <ChoiceField :value="form" label="figures given as" :options="FORMS" @change="setForm" />

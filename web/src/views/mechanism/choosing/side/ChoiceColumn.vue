@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { headlineText, measureChoice, WANTS, type Choice, type WantId } from '@rough-gear/core';
+import {
+  digits,
+  headlineText,
+  measureChoice,
+  WANTS,
+  type Choice,
+  type WantId,
+} from '@rough-gear/core';
 import { computed } from 'vue';
 import LimitGauge from '../../../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
@@ -7,7 +14,7 @@ import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useMechanism } from '../../../../composables/useMechanism.js';
 import { wantShown } from '../shortlist/wantDisplay.js';
 import WhyDialog from '../reasons/WhyDialog.vue';
-import { jobOf, LETTERS } from './useColumns.js';
+import { jobOf, LETTERS, runTimeFor } from './useColumns.js';
 
 /** One choice: its verdict, its gauge in the situation that is open, what it measures; one click puts it in force. */
 const { choice, index } = defineProps<{ choice: Choice; index: number }>();
@@ -19,6 +26,8 @@ const inForce = computed(() => mechanism.value.current === choice.id);
 const job = computed(() => jobOf(plan.value, mechanism.value, choice, jobId.value));
 const ladder = computed(() => job.value.ladders[situation.value]);
 const measured = computed(() => measureChoice(plan.value, mechanism.value, choice.id, jobId.value));
+/** How long this pack keeps the job going: today's and the rival's beside each other. */
+const runTime = computed(() => runTimeFor(plan.value, mechanism.value, choice, jobId.value));
 const turning = computed(() => path.value.load.unit === 'rad');
 </script>
 
@@ -44,6 +53,12 @@ const turning = computed(() => path.value.load.unit === 'rad');
       <template v-for="want in SHOWN" :key="want">
         <dt class="text-second">{{ WANTS[want].name }}</dt>
         <dd class="figures text-right">{{ wantShown(want, measured.figures, path, show) }}</dd>
+      </template>
+      <template v-if="runTime !== undefined">
+        <dt class="text-second">pack lasts</dt>
+        <dd class="figures text-right" title="this job over and over, alone on the pack">
+          {{ digits(runTime / 60, 3) }} min
+        </dd>
       </template>
     </dl>
     <p v-if="inForce" class="mt-1 min-h-6 text-sm font-semibold">in force</p>

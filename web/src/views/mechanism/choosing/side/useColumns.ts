@@ -1,5 +1,8 @@
 import {
   evaluateMechanism,
+  lacksOf,
+  resolvePath,
+  runTimeOf,
   withChoice,
   type Choice,
   type JobResult,
@@ -11,6 +14,15 @@ import {
 export function jobOf(plan: Plan, mechanism: Mechanism, choice: Choice, jobId: string): JobResult {
   const there = withChoice(plan, mechanism, choice.id);
   return evaluateMechanism(there.plan, there.mechanism).jobs.find((job) => job.jobId === jobId)!;
+}
+
+/** How long the pack keeps the open job of a choice going, over and over and alone on it, s. */
+export function runTimeFor(plan: Plan, mechanism: Mechanism, choice: Choice, jobId: string): number | undefined {
+  const there = withChoice(plan, mechanism, choice.id);
+  const path = resolvePath(there.plan, there.mechanism, jobId);
+  const { run } = jobOf(plan, mechanism, choice, jobId);
+  if (path.machine !== 'dc' || !run || lacksOf(path, ['charge', 'throw']).length > 0) return undefined;
+  return runTimeOf(path, run);
 }
 
 /** Each choice has a dash and a letter of its own, so that no meaning hangs on colour. */

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import type { LinkagePlan, ServoPart } from '@rough-gear/core';
+import { hornForce, type LinkagePlan, type ServoPart } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import ChoiceTabs from '../../../../components/widgets/ChoiceTabs.vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
+import MeasureField from '../../../../components/fields/MeasureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
 import { lazily } from '../../../../components/widgets/lazily.js';
@@ -46,6 +47,18 @@ function setLinkage(kind: LinkagePlan['kind']): void {
   commit([{ at: [...driveAt.value, 'linkage'], to: { kind } }]);
   if (kind !== 'direct') link.value = 'linkage';
 }
+
+/** The horn of its linkage, or one to try. */
+const tried = ref<number>();
+const horn = computed(() => {
+  const own = drive.value.linkage?.kind === 'four-bar' ? drive.value.linkage.horn?.si : undefined;
+  return tried.value ?? own ?? 0.024;
+});
+const push = computed(() => {
+  const { servo, lacks } = path.value;
+  if (linear.value || lacks.motor || lacks.rail) return undefined;
+  return show(hornForce(servo.rating.stallTorque, horn.value), 'force', 3);
+});
 
 const said = computed(() => {
   const { servo, lacks, rail } = path.value;
@@ -102,6 +115,12 @@ const said = computed(() => {
       <FigureField figure="motor.mass" label="servo mass" />
     </div>
     <p class="mt-1 text-xs text-second">{{ said }}</p>
+    <div v-if="push" class="flex flex-wrap items-end gap-x-2 text-xs text-second" data-testid="horn-force">
+      <MeasureField :value="horn" dimension="length" label="horn of" :most="0.3" class="w-24" @read="tried = $event" />
+      <span class="pb-1"
+        >pushes <b class="figures text-ink">{{ push }}</b> at its end, stalled.</span
+      >
+    </div>
     <p
       v-for="finding in path.servo.audit.findings"
       :key="finding"
