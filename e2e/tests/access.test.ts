@@ -126,6 +126,23 @@ for (const theme of ['light', 'dark'] as const) {
       await check(page, 'a belt');
     });
 
+    test('on a pasted sheet, motors all alike, musts and a wanted speed', async ({ heron, page, server }) => {
+      await page.goto(`${server.url}/shelf/motor`);
+      await page.getByRole('button', { name: 'all alike' }).click();
+      const add = page.getByRole('combobox', { name: 'another must' });
+      for (const must of ['type', 'Kv']) await add.selectOption({ label: must });
+      await check(page, 'all alike, with musts');
+      await page.getByRole('button', { name: 'New part' }).click();
+      await page.getByRole('button', { name: 'Paste a data sheet' }).click();
+      await page.getByRole('dialog').getByRole('textbox').fill('Yard motor\nKv: 900\nWeight: 62\nRm 40 mΩ\nmade here');
+      await page.getByTestId('sheet-read').getByRole('row').first().waitFor({ state: 'attached' });
+      await check(page, 'a pasted sheet');
+      await heron.open('lift', 'motor', '?choose=speed');
+      await page.getByRole('textbox', { name: 'at full effort, under its load' }).fill('0.7 m/s');
+      await page.getByTestId('geared').waitFor({ timeout: 60_000 });
+      await check(page, 'for a speed');
+    });
+
     test('on the shelf and the pages of choosing', async ({ heron, page, server }) => {
       await page.goto(`${server.url}/shelf/motor/motor-brushed-64`);
       await page.getByTestId('part-sheet').waitFor();

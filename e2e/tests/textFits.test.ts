@@ -102,6 +102,8 @@ const OPENED: readonly { readonly at: string; readonly click: readonly (string |
   { at: '', click: ['event sheet'] },
   { at: '/shelf/motor', click: ['Import a file'] },
   { at: '/shelf/motor', click: ['Earlier imports'] },
+  { at: '/shelf/motor', click: ['all alike'] },
+  { at: '/shelf/servo', click: ['New part', 'Paste a data sheet'] },
   { at: '', click: ['Its parts, and others'] },
   { at: '', click: ['by mechanism'] },
   { at: '/lift/motor', click: ['Working'] },
@@ -180,6 +182,7 @@ for (const width of WIDTHS) {
         `/robots/${id}/lift/s2?train=lengths`,
         `/robots/${id}/drive/s2?train=layout`,
         `/robots/${id}/lift/motor?choose=ratio`,
+        `/robots/${id}/lift/motor?choose=speed`,
         `/robots/${id}/lift/motor?choose=side`,
         `/robots/${id}/turntable/motor?choose=side`,
         `/robots/${id}/lift/motor?choose=shortlist`,
@@ -206,7 +209,8 @@ for (const width of WIDTHS) {
           // On a phone some of it is behind the menu.
           const there = await what
             .first()
-            .waitFor({ timeout: 2000 })
+            // What has to be asked of the server or the worker first is not there at once.
+            .waitFor({ timeout: width < 1000 ? 2000 : 10_000 })
             .then(
               () => true,
               () => false,

@@ -10,13 +10,19 @@ const MEANINGS: { verdict: Verdict; means: string }[] = [
   { verdict: 'gives way', means: 'does not do the job: under 1×' },
   { verdict: 'not known', means: 'a figure is missing; it is named' },
 ];
+
+/** Opened low on the page it would stand under its end. */
+const intoView = (list: unknown): void => {
+  if (list instanceof HTMLElement)
+    requestAnimationFrame(() => list.parentElement?.scrollIntoView({ block: 'nearest' }));
+};
 </script>
 
 <template>
   <Popover class="relative">
     <PopoverButton class="act min-h-6 text-xs">what the rings mean</PopoverButton>
     <PopoverPanel class="absolute right-0 z-30 w-64 border border-ink bg-sheet p-3 text-sm">
-      <ul>
+      <ul :ref="intoView">
         <li v-for="{ verdict, means } in MEANINGS" :key="verdict" class="flex gap-2 py-0.5">
           <VerdictRing :verdict="verdict" :size="16" /><span
             ><b>{{ verdict }}</b
