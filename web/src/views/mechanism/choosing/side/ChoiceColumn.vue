@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  digits,
-  headlineText,
-  measureChoice,
-  WANTS,
-  type Choice,
-  type WantId,
-} from '@rough-gear/core';
+import { digits, headlineText, measureChoice, WANTS, type Choice, type WantId } from '@rough-gear/core';
 import { computed } from 'vue';
 import LimitGauge from '../../../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
