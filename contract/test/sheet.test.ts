@@ -125,6 +125,12 @@ describe('Any text', () => {
             '°',
             '±',
             '%',
+            '  ',
+            'Current (A)',
+            'Torque (N·m)',
+            'Speed (rpm)',
+            'Stall current',
+            '0',
           ),
           { maxLength: 60 },
         ),
@@ -135,7 +141,46 @@ describe('Any text', () => {
           expect(new Set(found.map(({ name }) => name)).size).toBe(found.length);
         },
       ),
-      { numRuns: 400 },
+      { numRuns: 600 },
     );
+  });
+});
+
+describe('A maker’s table of a motor', () => {
+  /** Kt = 0.02 N·m/A, I0 = 2 A, ω0 = 10 000 rpm, 60 A at stall. */
+  const row = (current: number, off = 1) => {
+    const torque = 0.02 * (current - 2) * off;
+    return `${current}\t${torque.toFixed(4)}\t${(10_000 * (1 - torque / 1.16)).toFixed(0)}`;
+  };
+  const tableOf = (...rows: readonly string[]) =>
+    readSheet('motor', ['Yard motor, at 12 V', 'Current (A)\tTorque (N·m)\tSpeed (rpm)', ...rows].join('\n'));
+
+  it('gives no load and stall where it has them', () => {
+    const { found, doubtful } = tableOf(row(2), row(20), row(60));
+    const si = (name: string) => found.find((one) => one.name === name)?.si;
+    expect(doubtful).toEqual([]);
+    expect([si('ratedVoltage'), si('freeCurrent'), si('stallCurrent')]).toEqual([12, 2, 60]);
+    expect(si('stallTorque')).toBeCloseTo(1.16, 6);
+  });
+
+  it('is drawn through to both where it has neither, asked, with how far the worst row is off', () => {
+    const { found, doubtful } = tableOf(row(5), row(10), row(20), row(30));
+    expect(found.map(({ name }) => name)).not.toContain('stallTorque');
+    const choice = (name: string) => doubtful.find((one) => one.name === name)!.choices[0]!.si!;
+    expect(choice('freeCurrent')).toBeCloseTo(2, 1);
+    expect(choice('stallCurrent')).toBeCloseTo(60, 0);
+    expect(choice('stallTorque')).toBeCloseTo(1.16, 2);
+    expect(doubtful[0]!.reason).toMatch(/through 4 rows of its table, the worst of them 0\.?0?\d* % off/);
+    const bent = tableOf(row(5), row(10, 0.7), row(20), row(30));
+    expect(Number(/them ([\d.]+) %/.exec(bent.doubtful[0]!.reason)![1])).toBeGreaterThan(2);
+  });
+
+  it('is left alone where its columns do not say their units', () => {
+    const { found, doubtful, unread } = readSheet(
+      'motor',
+      'Yard motor\nCurrent\tTorque\tSpeed\n5\t0.06\t9500\n10\t0.16\t8600',
+    );
+    expect([...found.slice(1), ...doubtful]).toEqual([]);
+    expect(unread).toHaveLength(3);
   });
 });

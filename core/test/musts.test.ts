@@ -76,8 +76,15 @@ describe('What a part must be', () => {
     const plan = demoPlan('heron');
     const mechanism = mechanismOf(plan, 'drive');
     const query = {
-      ...{ mechanismId: 'drive', jobId: 'sprint', scope: 'everything', ownedOnly: false, mostMotors: 2, packs: 'mine' },
-      ...{ from: 1, to: 100, wants: ['time'] },
+      mechanismId: 'drive',
+      jobId: 'sprint',
+      scope: 'everything',
+      ownedOnly: false,
+      mostMotors: 2,
+      packs: 'mine',
+      from: 1,
+      to: 100,
+      wants: ['time'],
     } as const;
     const namesOf = (musts: readonly Must[]) =>
       new Set(drivesOf(plan, mechanism, { ...query, musts }, shelf).map(({ motor }) => motor));

@@ -17,6 +17,8 @@ const CELLS = /\t+|\s*\|\s*| {2,}|(?<=[\p{L})])\.{3,}\s?|\s?\.{4,}\s?|\s?…{2,}
 const BULLET = /^\s*(?:[-–—*•·▪◦●■✓✔>]+|\d{1,2}[.)](?=\s))\s+/;
 const TAG = /<[^>]{1,200}>/g;
 const LONGEST_LABEL = 60;
+/** "5300 ± 5 % rpm": the figure is told, and how far it may be off. */
+const TOLERANCE = /\s*(?:±|\+ ?\/ ?-) ?[\d.,]+ ?%/g;
 /** What begins as a value does. */
 const VALUE = /^[~≈<>≤≥$€£+]?\s*[\d.]/;
 
@@ -62,18 +64,27 @@ export function entriesOf(lines: readonly SheetLine[], known: (label: string) =>
       // "Data of the motor: Kv = 268": the label is the one nearer to the value.
       const [inner] = known(label) ? [] : pairsIn(value);
       if (inner && known(inner[0])) return say(...inner);
-      entries.push({ ...line, label: label.trim(), value: value.trim() });
+      entries.push({ ...line, label: label.trim(), value: value.replace(TOLERANCE, '').trim() });
     };
     const next = lines[i + 1]?.line ?? '';
-    if (cells.length === 1) {
-      const pairs = pairsIn(cells[0]!);
-      if (pairs.length > 0) {
-        for (const [label, value] of pairs) say(label, value === '' && pairs.length === 1 ? valueLine(next) : value);
-        return;
-      }
-      const parted = partedByBlank(cells[0]!, known);
+    /** A part of a line that says something of its own. */
+    const sayPart = (part: string, alone: boolean): void => {
+      const pairs = pairsIn(part);
+      for (const [label, value] of pairs)
+        say(label, value === '' && alone && pairs.length === 1 ? valueLine(next) : value);
+      if (pairs.length > 0) return;
+      const parted = partedByBlank(part, known);
       if (parted) say(...parted);
-      else if (known(cells[0]!)) say(cells[0]!, valueLine(next));
+      else if (alone && known(part)) say(part, valueLine(next));
+    };
+    if (cells.length === 1) {
+      const parts = cells[0]!.split(/\s*;\s+/);
+      for (const part of parts) sayPart(part, parts.length === 1);
+      return;
+    }
+    // "Stall torque 21 kg·cm | Speed 0.16 s/60° | …": each cell says its own.
+    if (cells.length > 2 && cells.filter((cell) => partedByBlank(afterColon(cell), known)).length > 1) {
+      for (const cell of cells) sayPart(afterColon(cell), false);
       return;
     }
     if (cells.length % 2 === 0 && cells.length > 2 && cells.every((cell, j) => j % 2 === 1 || known(bare(cell)))) {
@@ -85,6 +96,9 @@ export function entriesOf(lines: readonly SheetLine[], known: (label: string) =>
   return entries;
 }
 
+/** "Specs: Stall torque 21 kg·cm": what stands in front names the list. */
+const afterColon = (cell: string): string => cell.replace(/^\p{L}{2,20}:\s+(?=\p{L})/u, '');
+
 const bare = (label: string): string => label.replace(/\s*[:=]\s*$/, '');
 
 const VOLTS_ALONE = /^(?:at |@ ?)?[\d.,]+ ?v(?:dc)?$/i;
@@ -93,7 +107,7 @@ const VOLTS_ALONE = /^(?:at |@ ?)?[\d.,]+ ?v(?:dc)?$/i;
 function voltsOfHead(cells: readonly string[]): readonly string[] | undefined {
   const first = cells.findIndex((cell) => VOLTS_ALONE.test(cell));
   const told = first < 0 ? [] : cells.slice(first).filter((cell) => !unitOnly(cell));
-  const volts = told.filter((cell) => VOLTS_ALONE.test(cell)).map((cell) => figuresIn(cell)[0]!.as);
+  const volts = told.filter((cell) => VOLTS_ALONE.test(cell)).flatMap((cell) => figuresIn(cell).map(({ as }) => as));
   return volts.length >= 2 && volts.length === told.length ? volts : undefined;
 }
 

@@ -187,7 +187,7 @@ export const SHEET_FIELDS: Readonly<Record<SheetKind, readonly SheetField[]>> = 
     figure(
       'pulse',
       'pulse',
-      '(?:control |signal |operating |working )*pulse(?: width)?(?: range)?|pwm(?: range)?|pulse width modulation',
+      '(?:control |signal |operating |working )*pulse(?: width)?(?: range)?|(?:max(?:imum)? )?(?:pwm|pulse)(?: signal)?(?: range)?|pulse width modulation',
       [2e-4, 3e-3],
     ),
     figure('slop', 'angle', '(?:gear )?(?:play|slop|backlash)', [0.0002, 0.2]),

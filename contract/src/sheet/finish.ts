@@ -36,8 +36,13 @@ const named = (told: readonly Told[], name: string): Told | undefined => told.fi
 /** Names of the figures that each way to give a motor has, beside what every motor has. */
 const FORMS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   sheet: {
-    ...{ ratedVoltage: 'ratedVoltage', freeSpeed: 'freeSpeed', freeCurrent: 'freeCurrent', stallTorque: 'stallTorque' },
-    ...{ stallCurrent: 'stallCurrent', resistance: 'statedResistance', kv: 'statedKv' },
+    ratedVoltage: 'ratedVoltage',
+    freeSpeed: 'freeSpeed',
+    freeCurrent: 'freeCurrent',
+    stallTorque: 'stallTorque',
+    stallCurrent: 'stallCurrent',
+    resistance: 'statedResistance',
+    kv: 'statedKv',
   },
   kv: { kv: 'kv', resistance: 'resistance', freeCurrent: 'freeCurrent' },
   turns: { turns: 'turns' },
@@ -201,7 +206,9 @@ function controller(all: readonly Told[], doubts: readonly Doubtful[], lines: re
     if (!named(told, 'highestVoltage')) told.push({ ...high!, name: 'highestVoltage' });
   } else if (voltage)
     doubtful.push({
-      ...{ ...voltage, name: 'highestVoltage', reason: 'the most it stands, or what it is made for?' },
+      ...voltage,
+      name: 'highestVoltage',
+      reason: 'the most it stands, or what it is made for?',
       choices: [{ ...voltage, name: 'highestVoltage' }],
     });
   const drives = drivesOn(lines);
@@ -228,7 +235,11 @@ function cellsOn(lines: readonly SheetLine[]): readonly Doubtful[] {
     const match = CELLS.exec(line);
     if (!match) return [];
     const ask = (name: string, cells: number, each: readonly number[]): Doubtful => ({
-      ...{ line, at, name, as: match[0], reason: 'of cells: how full?' },
+      line,
+      at,
+      name,
+      as: match[0],
+      reason: 'of cells: how full?',
       choices: each
         .flatMap((volts) => toldBy(`${Number((cells * volts).toFixed(2))} V`, 'voltage'))
         .map((one) => ({ ...one, line, at, name })),

@@ -7,7 +7,12 @@ import type { Doubtful, Told } from './reading.js';
 
 /** Figures of a servo that its sheet tells for each voltage. */
 export const pointFields: ReadonlySet<string> = new Set([
-  ...['stallTorque', 'stallForce', 'speed', 'velocity', 'stallCurrent', 'voltage'],
+  'stallTorque',
+  'stallForce',
+  'speed',
+  'velocity',
+  'stallCurrent',
+  'voltage',
 ]);
 const MOST_POINTS = 4;
 const RANGE = /^\s*(?:v(?:dc)?)?\s*(?:-|–|—|~|\.{2,3}|…|to)\s*$/i;
@@ -123,6 +128,10 @@ function pairsOf(field: SheetField, entry: Entry): readonly Pick<AtVolts, 'value
   const dimension = field.dimension as Dimension;
   const values = valuesIn(entry.value, dimension, unitOfLabel(entry.label.replace(/\(?[\d.,/ v-]+v\)?/gi, ' ')));
   if (values.length === 0 || values.length > MOST_POINTS) return [];
+  // The same in two columns of units, for the volts of the label.
+  const [first] = values;
+  if (voltsIn(entry.label).length === 1 && values.every((value) => value.told[0]!.si === first!.told[0]!.si))
+    return [{ value: first!, volts: Number(voltsIn(entry.label)[0]!.readings[0]) }];
   const told = [voltsIn(entry.value), voltsIn(entry.label)].find((volts) => volts.length === values.length);
   return values.map((value, i) => ({
     value,

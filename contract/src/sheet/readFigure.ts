@@ -17,6 +17,9 @@ const OF_AN_END = /max|limit|peak|highest|most|least|min|permissible/i;
 /** "Continuous / burst current: 60 A / 80 A". */
 const STEADY_FIRST = /^(?:max\.? )?cont/i;
 
+/** Figures that are ends themselves. */
+const LIMITS = /Limit$|^highest|^lowest|^continuous/;
+
 /** Units in which a bare number of a dimension may be meant. */
 const BARE: Partial<Record<Dimension, readonly string[]>> = {
   torque: ['N·m', 'N·cm', 'mN·m', 'kg·cm', 'oz-in'],
@@ -126,7 +129,8 @@ export function settled(field: SheetField, { line, at, label }: Entry, { figure,
   if (full.length > 1 && likely.length !== 1) return doubt('does the comma part thousands or decimals?', full);
   if (likely.length === 0)
     return doubt(`between ${shown(usual[0], dimension)} and ${shown(usual[1], dimension)} is usual`, full);
-  if (figure.bound && !OF_AN_END.test(label)) return doubt('an end is told, not the value', likely);
+  if (figure.bound && !OF_AN_END.test(label) && !LIMITS.test(name))
+    return doubt('an end is told, not the value', likely);
   return { told: likely[0]! };
 }
 

@@ -2,10 +2,12 @@ import { entriesOf, linesOf, type Entry, type SheetLine } from './entries.js';
 import type { SheetField, SheetKind } from './fields.js';
 import { finish } from './finish.js';
 import { fieldsCalled } from './labels.js';
+import { performanceOf } from './performance.js';
 import { pointFields, servoPoints } from './points.js';
 import { readFigure } from './readFigure.js';
 import type { Doubtful, SheetReading, Told } from './reading.js';
 import { regulatorOn } from './regulator.js';
+import { transposedEntries } from './transposed.js';
 import { sayingsIn, vagueIn } from './words.js';
 
 /** A pasted sheet is a page or two: what is longer is cut. */
@@ -23,13 +25,17 @@ const SAME = 0.02;
  */
 export function readSheet(kind: SheetKind, text: string): SheetReading {
   const lines = linesOf(text.slice(0, MOST_LETTERS));
-  const entries = entriesOf(lines, (label) => fieldsCalled(kind, label).length > 0);
+  const known = (label: string) => fieldsCalled(kind, label).length > 0;
+  const transposed = transposedEntries(lines, known);
+  const entries = [...entriesOf(lines, known), ...transposed];
   const told: Told[] = [];
   const doubtful: Doubtful[] = [];
   const points = kind === 'servo' ? servoPoints(entries) : { told: [], doubtful: [], read: new Set<Entry>() };
   const regulator = kind === 'controller' ? regulatorOn(lines) : { told: [], doubtful: [], lines: new Set<number>() };
+  const table = kind === 'motor' ? performanceOf(lines) : { told: [], doubtful: [], lines: new Set<number>() };
+  const elsewhere = new Set([...regulator.lines, ...table.lines]);
   for (const entry of entries) {
-    if (points.read.has(entry) || regulator.lines.has(entry.at)) continue;
+    if (points.read.has(entry) || elsewhere.has(entry.at)) continue;
     const read = readEntry(kind, entry);
     if (read && 'told' in read) told.push(read.told);
     else if (read) doubtful.push(read.doubt);
@@ -39,15 +45,15 @@ export function readSheet(kind: SheetKind, text: string): SheetReading {
   const said = sayingsIn(kind, lines);
   const passing = said.filter(({ name }) => !labelled.has(name));
   const vague = vagueIn(kind, lines);
-  const agreed = agree([...told, ...passing, ...points.told, ...regulator.told]);
+  const agreed = agree([...told, ...passing, ...points.told, ...regulator.told, ...table.told]);
   const finished = finish(
     kind,
     agreed.told,
-    [...agreed.doubtful, ...doubtful, ...points.doubtful, ...regulator.doubtful, ...vagueIn(kind, lines)],
+    [...agreed.doubtful, ...doubtful, ...points.doubtful, ...regulator.doubtful, ...table.doubtful, ...vague],
     lines,
   );
   const heard = [...told, ...doubtful, ...said, ...vague, ...points.read, ...finished.told].map(({ at }) => at);
-  return withRest(finished.told, finished.doubtful, lines, new Set([...heard, ...regulator.lines]), entries);
+  return withRest(finished.told, finished.doubtful, lines, new Set([...heard, ...elsewhere]), entries);
 }
 
 function readEntry(kind: SheetKind, entry: Entry): ReturnType<typeof readFigure> {

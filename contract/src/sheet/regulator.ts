@@ -32,14 +32,22 @@ export function regulatorOn(lines: readonly SheetLine[]): {
     if (volt.length === 1) told.push(say('regulatorVoltage', volt[0]!));
     else if (volt.length > 1)
       doubtful.push({
-        ...{ line, at, name: 'regulatorVoltage', as: line, reason: 'set to which?' },
+        line,
+        at,
+        name: 'regulatorVoltage',
+        as: line,
+        reason: 'set to which?',
         choices: volt.map((one) => say('regulatorVoltage', one)),
       });
     const [steady, burst] = current;
     if (!steady) continue;
     if (current.length === 1 && BURST.test(line))
       doubtful.push({
-        ...{ line, at, name: 'regulatorContinuous', as: line, reason: 'steady, or for a moment?' },
+        line,
+        at,
+        name: 'regulatorContinuous',
+        as: line,
+        reason: 'steady, or for a moment?',
         choices: [say('regulatorContinuous', steady), say('regulatorBurst', steady)],
       });
     else told.push(say('regulatorContinuous', steady));
