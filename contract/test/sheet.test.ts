@@ -89,6 +89,16 @@ describe('What is taken into a part', () => {
       }
   });
 
+  it('leaves no hole where a point in the middle is left out', () => {
+    const { found } = readSheet('servo', 'Yard servo\nVoltage 5 / 6 / 7.4 V\nTorque 10 / 12 / 14 kg·cm');
+    const taken = takeInto(
+      blankPart('servo'),
+      found.filter(({ name }) => !name.startsWith('points.1')),
+    );
+    expect(taken).toMatchObject({ points: [{ voltage: { si: 5 } }, { voltage: { si: 7.4 } }] });
+    expect(partSchema.validate(taken).error).toBeUndefined();
+  });
+
   it('keeps what a motor says in the way it is given, and drops what is of another', () => {
     const byTurns = takeInto(blankPart('motor'), told('Crawler can, brushed\nTurns: 35'));
     expect(byTurns).toMatchObject({ data: { form: 'turns', turns: { si: 35 } } });

@@ -30,8 +30,12 @@ export function takeInto(part: Part, told: readonly Told[]): Part {
   }
   for (const one of [...told].sort((a, b) => a.name.localeCompare(b.name)))
     taken = withValue(taken, keyOf(part, one.name), valueOf(part, one));
-  return taken as Part;
+  return withoutGaps(taken as Part);
 }
+
+/** A point that was left out leaves no hole in the list. */
+const withoutGaps = (part: Part): Part =>
+  part.kind === 'servo' ? { ...part, points: part.points.filter((point) => point !== undefined) } : part;
 
 function valueOf(part: Part, { name, si, value, as, line }: Told): unknown {
   const type = fieldsOf(part.kind).find(({ key }) => key === keyOf(part, name))?.type;

@@ -635,6 +635,8 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
   travel: servo((path) =>
     path.asked.travel === undefined ? undefined : path.servo.travel / Math.abs(path.linked!.to - path.linked!.from),
   ),
+  // Turning without end, it has no angle to stand at.
+  'stands-at-angle': servo(({ servo: { part } }) => part.motion === 'joint'),
   'dead-spots': servo((path) =>
     path.linkage.kind === 'direct' ? undefined : !path.linked!.short && path.linked!.travel.dead.length === 0,
   ),
