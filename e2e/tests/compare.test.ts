@@ -50,10 +50,12 @@ test('brushed or brushless: weights are the person’s, and stay', async ({ hero
   await page.getByRole('button', { name: 'Compare' }).click();
   await page.getByRole('tab', { name: 'Brushed or brushless' }).click();
   const weighted = page.getByTestId('scores').getByRole('row', { name: /^weighted/ });
+  // They come in one by one.
+  await expect(page.getByTestId('scores').getByRole('columnheader').nth(4)).toBeVisible({ timeout: 30_000 });
   const precise = await weighted.innerText();
   await page.getByRole('button', { name: 'power and run time first' }).click();
   await expect(page.getByText(/What runs hard and long/)).toBeVisible();
-  expect(await weighted.innerText()).not.toBe(precise);
+  await expect.poll(() => weighted.innerText()).not.toBe(precise);
   await page.getByRole('slider', { name: 'weight of cost with controller' }).press('ArrowRight');
   await expect(page.getByText('your own')).toBeVisible();
   // Like for like: with the same wheel speed each is geared anew; with the same can only cans as wide are there.
@@ -61,7 +63,7 @@ test('brushed or brushless: weights are the person’s, and stay', async ({ hero
   const suited = await onThisJob.innerText();
   await page.getByRole('button', { name: 'the same wheel speed' }).click();
   await expect(page.getByText('as fast as today')).toBeVisible();
-  expect(await onThisJob.innerText()).not.toBe(suited);
+  await expect.poll(() => onThisJob.innerText()).not.toBe(suited);
   await page.getByRole('button', { name: 'the same can' }).click();
   await expect(page.getByTestId('scores').getByRole('columnheader', { name: '45 mm can' })).toHaveCount(0);
   await page.getByRole('button', { name: 'all ten factors' }).click();

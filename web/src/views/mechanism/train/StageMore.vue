@@ -97,6 +97,9 @@ const ANSWER = {
         />
         <FigureField :figure="key('wear')" allow="not negative" />
         <PartPicker kind="chain" :take="chainOf" title="A chain for this stage" label="A chain off the shelf" />
+        <p class="col-span-full text-xs text-second">
+          The smallest that holds is the usual one; the largest only where the whole robot hangs from it.
+        </p>
       </template>
       <template v-else-if="stage.kind === 'belt'">
         <FigureField :figure="key('pitch')" />
