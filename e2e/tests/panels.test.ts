@@ -141,13 +141,13 @@ test('while the server is away the start page offers what this browser has kept'
   await expect(page.getByTestId('save-state')).toBeVisible();
 });
 
-test('a motor’s constants stand in the units that are about, and Kv is taken as a torque constant or as a free run', async ({
+test('a motor’s constants stand on its panel, and Kv is taken as a torque constant or as a free run', async ({
   heron,
   page,
 }) => {
   await heron.open('lift', 'motor');
   const constants = page.getByTestId('motor-constants');
-  await expect(constants).toContainText('Kv 492.5 · Kt 0.0181 N·m/A, 2.57 oz-in/A · R 102 mΩ · Km 56.9 mN·m/√W');
+  await expect(constants).toContainText('Kv 492.5 · Kt 0.0181 N·m/A · R 102 mΩ · Km 0.0569 N·m/√W');
   await page.getByRole('button', { name: 'Volts, mass, shaft' }).click();
   await page.getByRole('combobox', { name: 'figures given as' }).selectOption('Kv and resistance');
   const kv = page.getByRole('textbox', { name: 'Kv', exact: true });

@@ -51,26 +51,40 @@ export const columnsOf = (kind: PartKind, units: UnitSystem, which: 'main' | 'al
     .filter(({ main, type }) => (which === 'main' ? main : type.is === 'figure' || type.is === 'count'))
     .map((field) => fieldColumn(field, units));
 
-/** Where the trade has no unit of its own for it, the unit stands in the heading. */
+/** A unit put together of others, and how many of it are one in SI. */
+interface Compound {
+  readonly unit: string;
+  readonly by: number;
+}
+const unitFor = (dimension: Dimension, units: UnitSystem): Compound => {
+  const unit = unitsOf(dimension, units)[0]!;
+  return { unit: unit.label, by: inUnit(1, dimension, unit) };
+};
+const over = (above: Compound, below: Compound): Compound => ({
+  unit: `${above.unit}/${below.unit}`,
+  by: above.by / below.by,
+});
+const perRoot = (units: UnitSystem): Compound => over(unitFor('torque', units), { unit: '√W', by: 1 });
+const volume = (units: UnitSystem): Compound =>
+  units === 'inch' ? { unit: 'in³', by: 1 / 0.0254 ** 3 } : { unit: 'cm³', by: 1e6 };
+
 const COMPARED: readonly {
   readonly key: keyof MotorRow;
   readonly label: string;
-  readonly dimension?: Dimension;
-  readonly unit?: string;
-  readonly by?: number;
+  in(units: UnitSystem): Compound;
 }[] = [
-  { key: 'kv', label: 'Kv', dimension: 'kv' },
-  { key: 'kt', label: 'Kt', dimension: 'torque constant' },
-  { key: 'resistance', label: 'R', dimension: 'resistance' },
-  { key: 'freeSpeed', label: 'free', dimension: 'speed' },
-  { key: 'stallTorque', label: 'stall', dimension: 'torque' },
-  { key: 'stallCurrent', label: 'stall', dimension: 'current' },
-  { key: 'power', label: 'power', dimension: 'power' },
-  { key: 'motorConstant', label: 'Km', unit: 'mN·m/√W', by: 1000 },
-  { key: 'perMass', label: 'Km/mass', unit: 'mN·m/√W/kg', by: 1000 },
-  { key: 'perVolume', label: 'Km/can', unit: 'mN·m/√W/cm³', by: 1e-3 },
-  { key: 'powerPerMass', label: 'power/mass', unit: 'W/kg' },
-  { key: 'pricePerWatt', label: 'price/100 W', by: 100 },
+  { key: 'kv', label: 'Kv', in: (units) => unitFor('kv', units) },
+  { key: 'kt', label: 'Kt', in: (units) => unitFor('torque constant', units) },
+  { key: 'resistance', label: 'R', in: (units) => unitFor('resistance', units) },
+  { key: 'freeSpeed', label: 'free', in: (units) => unitFor('speed', units) },
+  { key: 'stallTorque', label: 'stall', in: (units) => unitFor('torque', units) },
+  { key: 'stallCurrent', label: 'stall', in: (units) => unitFor('current', units) },
+  { key: 'power', label: 'power', in: (units) => unitFor('power', units) },
+  { key: 'motorConstant', label: 'Km', in: perRoot },
+  { key: 'perMass', label: 'Km/mass', in: (units) => over(perRoot(units), unitFor('mass', units)) },
+  { key: 'perVolume', label: 'Km/can', in: (units) => over(perRoot(units), volume(units)) },
+  { key: 'powerPerMass', label: 'power/mass', in: (units) => over(unitFor('power', units), unitFor('mass', units)) },
+  { key: 'pricePerWatt', label: 'price/100 W', in: () => ({ unit: '', by: 100 }) },
 ];
 
 /** Every motor on the same volts, whatever its sheet gives. */
@@ -83,16 +97,15 @@ export function comparedColumns(volts: number, units: UnitSystem): readonly Part
   };
   return [
     ...columnsOf('motor', units, 'main').filter(({ key }) => key === 'name' || key === 'type'),
-    ...COMPARED.map(({ key, label, dimension, unit = '', by = 1 }): PartColumn => {
-      const standing = dimension && unitsOf(dimension, units)[0]!;
+    ...COMPARED.map(({ key, label, in: standing }): PartColumn => {
+      const { unit, by } = standing(units);
       const value = (part: Part): number | undefined => {
         const si = rowOf(part)[key];
-        if (si === undefined || !Number.isFinite(si)) return undefined;
-        return dimension ? inUnit(si, dimension, standing!) : by * si;
+        return si === undefined || !Number.isFinite(si) ? undefined : by * si;
       };
       return {
         key,
-        header: headed(label, standing?.label ?? unit),
+        header: headed(label, unit),
         numeric: true,
         value,
         cell: (part) => {

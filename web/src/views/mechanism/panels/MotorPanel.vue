@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   currentAtPeakEfficiency,
-  digits,
   freeSpeedAt,
   motorConstant,
   peakEfficiency,
@@ -26,9 +25,6 @@ const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 
 const CompareSheet = lazily(() => import('../compare/CompareSheet.vue'));
 
-/** N·m in an ounce-inch. */
-const OZ_IN = 0.007061551814226;
-
 const { plan, path, drive, choiceAt, commit } = useDcMechanism();
 const { show } = useDisplay();
 
@@ -48,12 +44,11 @@ const peaks = computed(() => {
   if (Number.isNaN(restVoltage) || freeSpeedAt(motor, restVoltage) <= 0) return '';
   return `On this pack: ${show(freeSpeedAt(motor, restVoltage), 'speed')} free, ${show(peakPower(motor, restVoltage), 'power')} at most, best ${show(peakEfficiency(motor, restVoltage), 'share', 2)} at ${show(currentAtPeakEfficiency(motor, restVoltage), 'current')}.`;
 });
-/** The constants in the units that are about, whatever the sheet gives. */
+/** The constants, whatever the sheet gives. */
 const constants = computed(() => {
   if (!known.value) return '';
   const { motor } = path.value.drive;
-  const kt = { metric: motor.torqueConstant, inch: motor.torqueConstant / OZ_IN };
-  return `Kv ${show(1 / motor.backEmfConstant, 'kv', 4).replace(/ Kv$/, '')} · Kt ${digits(kt.metric, 3)} N·m/A, ${digits(kt.inch, 3)} oz-in/A · R ${show(motor.resistance, 'resistance', 3)} · Km ${digits(1000 * motorConstant(motor), 3)} mN·m/√W`;
+  return `Kv ${show(1 / motor.backEmfConstant, 'kv', 4).replace(/ Kv$/, '')} · Kt ${show(motor.torqueConstant, 'torque constant', 3)} · R ${show(motor.resistance, 'resistance', 3)} · Km ${show(motorConstant(motor), 'torque', 3)}/√W`;
 });
 const FIGURES_AT = [
   { value: 'shaft', text: 'its own shaft' },
