@@ -13,8 +13,6 @@ export interface SheetField {
   /** Whole label, in small letters, without what stands in brackets and without volts it is told for. */
   readonly label: RegExp;
   readonly usual: readonly [number, number];
-  /** Of a range its lower or its upper end; without it a range is asked about. */
-  readonly end?: 'lower' | 'upper';
   /** Instead of the name, where one label may mean either. */
   readonly either?: readonly [string, string];
 }
@@ -25,7 +23,7 @@ const figure = (
   dimension: SheetField['dimension'],
   label: string,
   usual: readonly [number, number],
-  more: Pick<SheetField, 'end' | 'either'> = {},
+  more: Pick<SheetField, 'either'> = {},
 ): SheetField => ({ name, dimension, label: new RegExp(`^(?:${label})$`), usual, ...more });
 
 const MASS = figure(

@@ -50,7 +50,7 @@ const FORMS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
 const OF_A_FORM = new Set(['turns', ...Object.keys(FORMS['sheet']!)]);
 
 /** How a motor's figures are given: by stall and free run, by Kv, or by turns. */
-export function motorForm(names: ReadonlySet<string>): 'sheet' | 'kv' | 'turns' {
+function motorForm(names: ReadonlySet<string>): 'sheet' | 'kv' | 'turns' {
   if (names.has('stallTorque') || names.has('stallCurrent')) return 'sheet';
   if (names.has('kv')) return 'kv';
   if (names.has('freeSpeed') || names.has('ratedVoltage')) return 'sheet';

@@ -2,7 +2,7 @@ import type { Dimension } from '@rough-gear/core';
 import type { Entry } from './entries.js';
 import { fieldsCalled, plainLabel, unitOfLabel, voltsIn } from './labels.js';
 import { SHEET_FIELDS, type SheetField } from './fields.js';
-import { settled, readFigure, valuesIn, type Value } from './readFigure.js';
+import { RANGE, readFigure, settled, valuesIn, type Value } from './readFigure.js';
 import type { Doubtful, Told } from './reading.js';
 
 /** Figures of a servo that its sheet tells for each voltage. */
@@ -15,7 +15,6 @@ export const pointFields: ReadonlySet<string> = new Set([
   'voltage',
 ]);
 const MOST_POINTS = 4;
-const RANGE = /^\s*(?:v(?:dc)?)?\s*(?:-|–|—|~|\.{2,3}|…|to)\s*$/i;
 
 interface AtVolts {
   readonly field: SheetField;

@@ -10,7 +10,8 @@ import type { SheetUnit } from './spellings.js';
 
 /** Two figures this near are one, told in two units. */
 const SAME = 0.03;
-const RANGE = /^\s*(?:v(?:dc)?)?\s*(?:-|–|—|~|\.{2,3}|…|to)\s*$/i;
+/** Between the two ends of a range. */
+export const RANGE = /^\s*(?:v(?:dc)?)?\s*(?:-|–|—|~|\.{2,3}|…|to)\s*$/i;
 /** Labels that ask for an end: "up to" says no less than they do. */
 const OF_AN_END = /max|limit|peak|highest|most|least|min|permissible/i;
 
@@ -89,8 +90,6 @@ export function readFigure(field: SheetField, entry: Entry): Outcome {
     return { doubt: forAWhile(field, entry, values) };
   if (!first) return bareIn(field, entry);
   if (second) {
-    if (RANGE.test(second.figure.gap) && values.length === 2 && field.end)
-      return settled(field, entry, field.end === 'lower' ? first : second);
     if (STEADY_FIRST.test(entry.label) && !RANGE.test(second.figure.gap)) return settled(field, entry, first);
     const several = (field.either ?? [name]).flatMap((side) =>
       values.flatMap(({ told }) => told).map((told) => ({ line, at, name: side, ...told })),
@@ -103,11 +102,11 @@ export function readFigure(field: SheetField, entry: Entry): Outcome {
 
 /** "60 A (10 s)" is what it stands for so long. */
 function forAWhile(
-  { name, either = [name, name] }: SheetField,
+  { name, either = [name] }: SheetField,
   { line, at, value }: Entry,
   values: readonly Value[],
 ): Doubtful {
-  const choices = [...new Set(either)].flatMap((side) =>
+  const choices = either.flatMap((side) =>
     values.flatMap(({ told }) => told.map((one) => ({ line, at, name: side, ...one }))),
   );
   return { line, at, name, as: value, reason: 'for a while only: what of it for long?', choices };

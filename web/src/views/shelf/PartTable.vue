@@ -43,10 +43,8 @@ const columns = computed(() =>
   look.value === 'compared' ? comparedColumns(volts.value, units.value) : columnsOf(kind, units.value, 'main'),
 );
 const ranged = computed(() => [
-  ...(look.value === 'compared' ? columns.value.filter(({ numeric }) => numeric) : []),
-  ...columnsOf(kind, units.value, 'all').filter(
-    ({ key }) => !columns.value.some((column) => column.key === key && look.value === 'compared'),
-  ),
+  ...columns.value.filter(({ numeric }) => numeric),
+  ...columnsOf(kind, units.value, 'all').filter(({ key }) => !columns.value.some((column) => column.key === key)),
 ]);
 const { table, globalFilter } = useParts(
   computed(() => parts),
@@ -67,6 +65,8 @@ const { virtual, measure, items, above, below } = useVirtualRows(scroller, () =>
 const by = ref('');
 const least = ref('');
 const most = ref('');
+// What one look can be narrowed by, the other may not have.
+watch(look, () => (by.value = ''));
 watch([by, least, most], () => {
   const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
   const range: Range = [number(least.value), number(most.value)];

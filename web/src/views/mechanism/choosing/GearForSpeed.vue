@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { amount, digits, say as phrase, type Quantity, type SpeedEnd, type VariantResult } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { outputUnits } from '../../../components/charts/forceChart.js';
 import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
@@ -22,6 +22,8 @@ const ENDS: readonly { value: SpeedEnd; text: string }[] = [
 const end = ref<SpeedEnd>('top');
 const wish = ref<Quantity>();
 const dimension = computed(() => outputUnits(path.value).speed);
+// Another end, or another kind of speed, is another wish: the field is empty then, and so is what was read of it.
+watch([end, dimension], () => (wish.value = undefined));
 const hint = computed(() => {
   const speed = path.value.asked.speed * path.value.asked.perCoordinate;
   return phrase`${amount(end.value === 'top' ? speed : speed / 20, dimension.value)}`;

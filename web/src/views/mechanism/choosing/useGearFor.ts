@@ -19,14 +19,16 @@ export function useGearFor(
   let timer: ReturnType<typeof setTimeout> | undefined;
   watch(
     [() => store.document, mechanismId, jobId, end, speed],
-    ([plan, mechanism, job, which, wanted], before) => {
+    ([plan, mechanism, job, which, wanted], before, onCleanup) => {
       clearTimeout(timer);
+      let current = true;
+      onCleanup(() => (current = false));
+      waiting.value = plan !== undefined && wanted !== undefined;
       if (wanted === undefined || mechanism !== before[1] || which !== before[3]) found.value = undefined;
       if (!plan || wanted === undefined) return;
-      waiting.value = true;
       timer = setTimeout(() => {
         void coreWorker.gearFor(plan, mechanism, job, which, wanted).then((answer) => {
-          if (!answer) return;
+          if (!answer || !current) return;
           found.value = answer;
           waiting.value = false;
         });
