@@ -14,7 +14,7 @@ export interface SheetField {
   readonly label: RegExp;
   readonly usual: readonly [number, number];
   /** Instead of the name, where one label may mean either. */
-  readonly either?: readonly [string, string];
+  readonly either?: readonly string[];
 }
 
 const RPM = Math.PI / 30;
