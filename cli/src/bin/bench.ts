@@ -23,6 +23,7 @@ import {
   quantityOf,
   searchShortlist,
   searchTrains,
+  judgeDay,
   simulateMatch,
   spreadBuilds,
   sweepRatios,
@@ -205,10 +206,21 @@ const matches = Object.fromEntries(
   }),
 );
 
+/** A day of twelve of them, each judged, on two packs by turns. */
+const DAY = { matches: 12, between: 600, packs: 2, charger: 6 };
+const days = Object.fromEntries(
+  (plan.scripts ?? []).map((script) => {
+    const before = performance.now();
+    const day = judgeDay(plan, script, DAY);
+    for (let step = day.next(); !step.done; step = day.next());
+    return [script.name, { matches: DAY.matches, milliseconds: round(performance.now() - before) }];
+  }),
+);
+
 const started = performance.now();
 const screen = await firstScreen();
 process.stdout.write(
-  `${JSON.stringify({ times, keystrokes, spread, trains, shortlists, matches, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`,
+  `${JSON.stringify({ times, keystrokes, spread, trains, shortlists, matches, days, transferredGzipBytes: transferred(), firstScreen: screen, tookMs: round(performance.now() - started) }, null, 2)}\n`,
 );
 
 function round(value: number | undefined): number | undefined {
