@@ -11,7 +11,7 @@ import type {
   StepDrive,
 } from '@rough-gear/core';
 import Joi from 'joi';
-import { bearing, notNegative, positive, share } from './quantity.js';
+import { advance, bearing, notNegative, positive, share } from './quantity.js';
 import type { Writable } from './writable.js';
 
 const id = Joi.string().max(40).required();
@@ -34,6 +34,7 @@ const dc = Joi.object<DcDrive, true>({
   control: Joi.string().valid('effort', 'lock'),
   rollBack: positive,
   dragOffset: notNegative,
+  timing: advance,
 });
 
 const step = Joi.object<StepDrive, true>({

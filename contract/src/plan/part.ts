@@ -22,7 +22,7 @@ import type {
 } from '@rough-gear/core';
 import Joi from 'joi';
 import type { Writable } from './writable.js';
-import { atLeastOne, efficiency, gauge, notNegative, positive, temperature } from './quantity.js';
+import { atLeastOne, efficiency, gauge, notNegative, positive, share, temperature } from './quantity.js';
 
 const common = {
   name: Joi.string().max(120).required(),
@@ -90,6 +90,12 @@ export const motorPart = Joi.object<MotorPart, true>({
   highestVoltage: positive,
   highestSpeed: positive,
   detentTorque: notNegative,
+  brushes: Joi.string().valid('carbon', 'metal'),
+  brushDrop: notNegative,
+  brushLife: positive,
+  winding: Joi.string().valid('machine', 'hand'),
+  balanced: Joi.boolean(),
+  joined: Joi.string().valid('star', 'delta'),
   polePairs: Joi.number().integer().min(1).max(100),
   slots: Joi.number().integer().min(2).max(200),
   internalGear: positive,
@@ -123,6 +129,8 @@ export const controllerPart = Joi.object<Writable<ControllerPart>, true>({
   resistance: notNegative,
   statorLimit: positive,
   supplyLimit: positive,
+  continuousCurrent: positive,
+  switching: share,
   lowestVoltage: positive,
   highestVoltage: positive,
   greatestDuty: efficiency,

@@ -34,6 +34,8 @@ export const efficiency = quantity(figure.greater(0).max(1));
 export const slope = quantity(figure.min(-Math.PI / 2).max(Math.PI / 2));
 /** A lead or flank angle, over 0° and under 90°. */
 export const angle = quantity(figure.greater(0).less(Math.PI / 2));
+/** An electrical angle that a motor is timed ahead by: 0 … 60°. */
+export const advance = quantity(figure.min(0).max(Math.PI / 3));
 /** American wire gauge of a robot's wires. */
 export const gauge = quantity(figure.min(0).max(36));
 /** A temperature in °C. */

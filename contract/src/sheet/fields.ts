@@ -263,7 +263,7 @@ export const SHEET_FIELDS: Readonly<Record<SheetKind, readonly SheetField[]>> = 
       'current',
       '(?:max(?:imum)? )?(?:rated |continuous |cont |constant |nominal |output )*current(?: rating| continuous)?|amps|cont(?:inuous)?/(?:burst|peak|max) current|(?:continuous|constant) output',
       [0.5, 1000],
-      { either: ['statorLimit', 'supplyLimit'] },
+      { either: ['statorLimit', 'supplyLimit', 'continuousCurrent'] },
     ),
     figure('brakeLimit', 'current', '(?:motor (?:side )?|phase )(?:brake|braking) current(?: limit)?', [0.5, 1000]),
     figure(

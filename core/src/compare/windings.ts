@@ -1,5 +1,6 @@
 import { mechanismById } from '../plan/place.js';
 import { digits } from '../words/show.js';
+import { freeSpeedAt } from '../motor/peaks.js';
 import { rewound } from '../motor/rewound.js';
 import type { MotorConstants } from '../motor/constants.js';
 import { motorConstant } from '../motor/constants.js';
@@ -112,8 +113,8 @@ function geared(design: Design, changes: readonly Change[], faster: number, rege
 /** A winding as the four numbers of a sheet, so that Kt and Ke keep what sets them apart. */
 function sheetOf(motor: MotorConstants, part: MotorPart): MotorPart['data'] {
   const volts = part.data.form === 'sheet' ? (part.data.ratedVoltage?.si ?? 12) : 12;
-  const stall = volts / motor.resistance;
-  const speed = (volts - motor.freeCurrent * motor.resistance) / motor.backEmfConstant;
+  const stall = (volts - (motor.brushDrop ?? 0)) / motor.resistance;
+  const speed = freeSpeedAt(motor, volts);
   const torque = motor.torqueConstant * (stall - motor.freeCurrent);
   const say = (si: number, unit: string, shown = si) => quantityOf(si, `${digits(shown)} ${unit}`, 'estimated');
   return {

@@ -1,3 +1,4 @@
+import { voltsToBrake } from '../motor/constants.js';
 import { loopResistance } from './currents.js';
 import type { Drive, HeldBy } from './drive.js';
 import type { FlowInto } from './drivePoint.js';
@@ -17,13 +18,14 @@ export interface BrakePoint {
  * limit where what it returns is within the return limit, else the lower root of
  * R'·J² − Ke·ω·J + Voc·Ireturn = 0. Beyond J = Ke·ω/R' the pack gives, and the pack-side limit and
  * full reversed volts hold. A controller without a motor-side limit shorts the motor: J = Ke·ω/R'.
+ * What brushes drop is off Ke·ω everywhere.
  *
  * @example brakePoint(drive, 400) //=> { motorCurrent: 60, returnedCurrent: 6.731, shaftTorque: 1.203, heldBy: 'stator' }
  */
 export function brakePoint(drive: Drive, speed: number): BrakePoint {
   const r = loopResistance(drive);
-  const emf = drive.motor.backEmfConstant * speed;
-  let motorCurrent = emf / r;
+  const emf = voltsToBrake(drive.motor, speed);
+  let motorCurrent = Math.max(0, emf) / r;
   let heldBy: HeldBy = 'voltage';
   if (drive.brakeLimit !== undefined) {
     const reversed = (drive.restVoltage + emf) / r;

@@ -60,9 +60,10 @@ export const startTorque = (motor: MotorConstants, current: number, style: Start
   motor.torqueConstant * Math.max(0, START_SHARE[style] * current - motor.freeCurrent);
 
 /**
- * ω = T·R'/(Kt·Ke): what a loaded motor creeps back at while shorted in brake mode.
+ * ω = (T·R'/Kt + Vb)/Ke: what a loaded motor creeps back at while shorted in brake mode.
  *
  * @example creepBackSpeed(drive, 0.3) //=> 90.18
  */
 export const creepBackSpeed = (drive: Drive, torque: number): number =>
-  (torque * loopResistance(drive)) / (drive.motor.torqueConstant * drive.motor.backEmfConstant);
+  ((torque * loopResistance(drive)) / drive.motor.torqueConstant + (drive.motor.brushDrop ?? 0)) /
+  drive.motor.backEmfConstant;

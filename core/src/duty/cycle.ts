@@ -3,6 +3,7 @@ import { operatingAt } from '../powerpath/operating.js';
 import { heldForce, type DcPath } from '../powerpath/path.js';
 import { drivePoint } from '../controller/drivePoint.js';
 import { supplyForMotorCurrent } from '../controller/currents.js';
+import { dragHeat } from '../motor/constants.js';
 import { throwAt } from '../motion/throw.js';
 import { systemOf } from '../motion/system.js';
 
@@ -92,12 +93,11 @@ function piecesOf(path: DcPath, run: Run): readonly Segment[] {
     const sum = sums[Math.min(PIECES - 1, Math.floor((PIECES * (from.time + step / 2)) / total))]!;
     const omega = (((from.speed + to.speed) / 2) * train.total) / radius;
     const current = (from.motorCurrent + to.motorCurrent) / 2;
-    const drag = motor.torqueConstant * motor.freeCurrent + (motor.backEmfConstant - motor.torqueConstant) * current;
     const [a, b] = [Math.max(0, from.supplyCurrent) / drive.motors, Math.max(0, to.supplyCurrent) / drive.motors];
     sum.seconds += step;
     const hottest = brushless && from.speed === 0 && to.speed === 0 ? AT_REST_BRUSHLESS : 1;
     sum.squared += (hottest * step * (from.motorCurrent ** 2 + to.motorCurrent ** 2)) / 2;
-    sum.friction += step * Math.max(0, drag * omega);
+    sum.friction += step * dragHeat(motor, current, omega);
     sum.supply += (step * (a + b)) / 2;
     sum.supplySquared += (step * (a * a + b * b)) / 2;
   }
@@ -120,12 +120,7 @@ function throwingCycle(path: DcPath, run: Run): Cycle {
   const recovering = Math.min(thrown.recovery, asked.every);
   const full = drivePoint(drive, target * path.train.total);
   const steady = operatingAt(path, load.force(0, target), target);
-  const { torqueConstant, backEmfConstant, freeCurrent } = drive.motor;
-  const friction = (current: number) =>
-    Math.max(
-      0,
-      (torqueConstant * freeCurrent + (backEmfConstant - torqueConstant) * current) * target * path.train.total,
-    );
+  const friction = (current: number) => dragHeat(drive.motor, current, target * path.train.total);
   const segment = (seconds: number, current: number, supply: number): Segment => ({
     seconds,
     motorSquared: current ** 2,

@@ -14,6 +14,7 @@ export * from './endSpeeds.js';
 export * from './endurance.js';
 export * from './bind.js';
 export * from './wireLoss.js';
+export * from './controllerLoss.js';
 export * from './slowest.js';
 export * from './pulseSums.js';
 export * from './stepCeiling.js';

@@ -1,5 +1,6 @@
 import { drivePoint } from '../controller/drivePoint.js';
 import type { HeldBy } from '../controller/drive.js';
+import { voltsAgainst } from '../motor/constants.js';
 import { FLOW_NEEDS } from '../motion/needs.js';
 import { lacksOf, motorSpeed, worstWorkingPlace, type DcPath } from '../powerpath/path.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
@@ -83,7 +84,7 @@ function dcEnvelope(path: DcPath): Envelope {
   const perSpeed = drive.motor.backEmfConstant * (train.total / radius);
   const lost = drive.motor.freeCurrent * (drive.motor.resistance + drive.controllerResistance + drive.supplyResistance);
   return {
-    fastest: Math.max(0, spare - lost) / perSpeed,
+    fastest: Math.max(0, spare - lost - voltsAgainst(drive.motor, 0)) / perSpeed,
     at: (speed) => {
       const point = drivePoint(drive, motorSpeed(path, speed));
       return {

@@ -18,6 +18,7 @@ const WHEN_FIRST: Readonly<Record<LimitId, string>> = {
   'main-breaker': 'a bad one to give first: it takes the whole robot with it',
   continuous: 'go on longer and it overheats',
   heat: 'hold longer and it overheats',
+  'controller-heat': 'go on longer and the controller overheats, or turns itself down',
   buckling: 'a bad one to give first: a thicker screw or a shorter free length would spare it',
   'pull-out': 'beyond it steps are lost, and nothing will tell you',
   'peak-torque': 'beyond it the driver alarms with a following error, and nothing is harmed',

@@ -23,6 +23,7 @@ export type CheckId =
   | 'motor-kind'
   | 'motor-volts'
   | 'motor-speed'
+  | 'brush-wear'
   | 'volts-full'
   | 'volts-least'
   | 'return-volts'

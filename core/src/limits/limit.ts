@@ -15,6 +15,7 @@ export type LimitId =
   | 'main-breaker'
   | 'continuous'
   | 'heat'
+  | 'controller-heat'
   | 'slip'
   | 'rope'
   | 'buckling'

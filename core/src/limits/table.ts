@@ -1,6 +1,7 @@
 import { branchBreaker, mainBreaker } from './electric/breakers.js';
 import { brownOut } from './electric/brownOut.js';
 import { continuous } from './electric/continuous.js';
+import { controllerHeat } from './electric/controllerHeat.js';
 import { discharge } from './electric/discharge.js';
 import { heat } from './electric/heat.js';
 import { stator } from './electric/stator.js';
@@ -51,6 +52,7 @@ export const LIMITS: readonly Limit<DcPath>[] = [
   mainBreaker,
   continuous,
   heat,
+  controllerHeat,
   ...MECHANICAL,
 ];
 

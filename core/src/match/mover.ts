@@ -2,6 +2,7 @@ import { supplyForMotorCurrent } from '../controller/currents.js';
 import type { Drive } from '../controller/drive.js';
 import { driveInto } from '../controller/drivePoint.js';
 import { brakeAt, coastAt, newPull, pullAt, type Pull } from '../motion/acceleration.js';
+import { dragHeat } from '../motor/constants.js';
 import { flowInto } from '../motion/flowFor.js';
 import type { BrakingCurve } from '../motion/stopThere.js';
 import type { MotionSystem } from '../motion/system.js';
@@ -118,12 +119,9 @@ export class Mover {
       : brakeAt(this.system, place, speed, this.pull);
   }
 
-  /** Friction and iron of one motor at the speed it has, W. */
+  /** Friction, iron and brushes of one motor at the speed it has, W. */
   frictionAt(motorCurrent: number): number {
-    const { motor } = this.drive;
-    const omega = (this.speed * this.system.total) / this.system.radius;
-    const { torqueConstant, backEmfConstant, freeCurrent } = motor;
-    return Math.max(0, (torqueConstant * freeCurrent + (backEmfConstant - torqueConstant) * motorCurrent) * omega);
+    return dragHeat(this.drive.motor, motorCurrent, (this.speed * this.system.total) / this.system.radius);
   }
 
   /** From 0 on a stop must do something else: how far past the place of its brakes it is, or how much too fast. */

@@ -1,6 +1,7 @@
 import { brakeInto } from '../controller/brakePoint.js';
 import { supplyForMotorCurrent } from '../controller/currents.js';
 import { driveInto } from '../controller/drivePoint.js';
+import { voltsToBrake } from '../motor/constants.js';
 import { newPull, type Pull } from './acceleration.js';
 import type { MotionSystem } from './system.js';
 
@@ -42,7 +43,7 @@ export function flowInto(into: Pull, system: MotionSystem, place: number, speed:
     multiple = speed > 0 ? into.shaftTorque / torque : Infinity;
     const current = (-torque - motor.torqueConstant * drag) / motor.backEmfConstant;
     const loop = motor.resistance + drive.controllerResistance;
-    into.supplyCurrent = -(current * (motor.backEmfConstant * omega - current * loop)) / drive.restVoltage;
+    into.supplyCurrent = -(current * (voltsToBrake(motor, omega) - current * loop)) / drive.restVoltage;
     into.motorCurrent = current;
   }
   into.acceleration = acceleration;

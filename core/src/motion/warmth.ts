@@ -1,3 +1,4 @@
+import { dragHeat } from '../motor/constants.js';
 import { BURNT, COPPER_ALPHA } from '../motor/heat.js';
 import type { Pull } from './acceleration.js';
 import type { MotionSystem } from './system.js';
@@ -38,11 +39,9 @@ export class Warmth {
     }
   }
 
-  /** (Kt·I0 + (Ke − Kt)·I)·ω: friction and iron warm the case. */
   private frictionHeat(current: number, speed: number): number {
-    const { motor } = this.system.drive;
-    const torque = motor.torqueConstant * motor.freeCurrent + (motor.backEmfConstant - motor.torqueConstant) * current;
-    return Math.max(0, torque * ((speed * this.system.total) / this.system.radius));
+    const { drive, total, radius } = this.system;
+    return dragHeat(drive.motor, current, (speed * total) / radius);
   }
 
   result(): { readonly windingTemperature: number | undefined; readonly breakerHeat: number | undefined } {

@@ -1,12 +1,15 @@
-import type { MotorConstants } from './constants.js';
+import { voltsAgainst, type MotorConstants } from './constants.js';
+
+/** V − Vb: what reaches the winding of a motor whose brushes drop some. */
+const within = (motor: MotorConstants, voltage: number): number => voltage - voltsAgainst(motor, 0);
 
 /**
- * Speed at full voltage V and current I, rad/s.
+ * Speed at full voltage V and current I, rad/s. V is less what brushes drop, here and below.
  *
  * @example speedAt(motor, 12, 40) //=> 409.1
  */
 export function speedAt(motor: MotorConstants, voltage: number, current: number): number {
-  return (voltage - current * motor.resistance) / motor.backEmfConstant;
+  return (within(motor, voltage) - current * motor.resistance) / motor.backEmfConstant;
 }
 
 /**
@@ -24,7 +27,7 @@ export function freeSpeedAt(motor: MotorConstants, voltage: number): number {
  * @example currentAtPeakEfficiency(motor, 12) //=> 16.11
  */
 export function currentAtPeakEfficiency(motor: MotorConstants, voltage: number): number {
-  return Math.sqrt((motor.freeCurrent * voltage) / motor.resistance);
+  return Math.sqrt((motor.freeCurrent * within(motor, voltage)) / motor.resistance);
 }
 
 /**
@@ -33,8 +36,9 @@ export function currentAtPeakEfficiency(motor: MotorConstants, voltage: number):
  * @example peakEfficiency(motor, 12) //=> 0.6974
  */
 export function peakEfficiency(motor: MotorConstants, voltage: number): number {
-  const loss = Math.sqrt((motor.freeCurrent * motor.resistance) / voltage);
-  return (motor.torqueConstant / motor.backEmfConstant) * (1 - loss) ** 2;
+  const volts = within(motor, voltage);
+  const loss = Math.sqrt((motor.freeCurrent * motor.resistance) / volts);
+  return (motor.torqueConstant / motor.backEmfConstant) * (volts / voltage) * (1 - loss) ** 2;
 }
 
 /**
@@ -43,7 +47,7 @@ export function peakEfficiency(motor: MotorConstants, voltage: number): number {
  * @example currentAtPeakPower(motor, 12) //=> 60.1
  */
 export function currentAtPeakPower(motor: MotorConstants, voltage: number): number {
-  return (motor.freeCurrent + voltage / motor.resistance) / 2;
+  return (motor.freeCurrent + within(motor, voltage) / motor.resistance) / 2;
 }
 
 /**

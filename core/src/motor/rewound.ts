@@ -14,5 +14,6 @@ export function rewound(motor: MotorConstants, turns: number): MotorConstants {
     freeCurrent: motor.freeCurrent / turns,
     // I1·ω at the same speed is the same power of drag, shared by fewer amperes.
     freeCurrentPerSpeed: motor.freeCurrentPerSpeed / turns,
+    brushDrop: motor.brushDrop,
   };
 }

@@ -1,3 +1,4 @@
+import type { BrushKind } from '../motor/brushes.js';
 import type { BeltProfile } from '../reduction/beltRun.js';
 import type { GearMaterial } from '../reduction/gearPair.js';
 import type { ShaftMaterial } from '../reduction/shaft.js';
@@ -82,6 +83,16 @@ export interface MotorPart extends PartBase {
   readonly slots?: number;
   /** Gear inside a hub motor: electrical turns per turn of the shaft are pole pairs times this. */
   readonly internalGear?: Quantity;
+  readonly brushes?: BrushKind;
+  /** Of a pair of brushes, V; a sheet's four numbers contain it already. */
+  readonly brushDrop?: Quantity;
+  /** How long they last at the steady current and the free speed. */
+  readonly brushLife?: Quantity;
+  readonly winding?: 'machine' | 'hand';
+  /** Whether its rotor was balanced: then it may turn faster. */
+  readonly balanced?: boolean;
+  /** How its three phases are joined. */
+  readonly joined?: 'star' | 'delta';
   /** Whether it tells the controller where its rotor stands. */
   readonly sensors?: boolean;
   /** Timed for one sense of rotation, or for both. */
@@ -124,6 +135,10 @@ export interface ControllerPart extends PartBase {
   readonly statorLimit?: Quantity;
   /** Pack-side (supply) limit per motor; absent means the controller has none. */
   readonly supplyLimit?: Quantity;
+  /** What it carries for ever, per motor, on the motor's side. */
+  readonly continuousCurrent?: Quantity;
+  /** Share of volts times amperes that its switching turns into heat. */
+  readonly switching?: Quantity;
   readonly lowestVoltage?: Quantity;
   readonly highestVoltage?: Quantity;
   readonly greatestDuty?: Quantity;

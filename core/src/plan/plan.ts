@@ -148,6 +148,8 @@ export interface DcDrive {
   readonly rollBack?: Quantity;
   /** A small steady current that cancels the drag of running idle. */
   readonly dragOffset?: Quantity;
+  /** How far the motor is timed ahead of what its sheet was measured at: an electrical angle. */
+  readonly timing?: Quantity;
 }
 
 /** A stepping motor, or a step-driven servo, behind a driver that takes pulses from a board. */

@@ -1,4 +1,5 @@
 import { currentAtVoltage, loopResistance, supplyForMotorCurrent } from '../controller/currents.js';
+import { voltsAgainst } from '../motor/constants.js';
 import { shaftTorque } from '../controller/drivePoint.js';
 import { loadedCurrent } from '../servo/ratings.js';
 import type { DcPath, PowerPath } from './path.js';
@@ -73,7 +74,7 @@ function speedWithin(drive: DcPath['drive'], torque: number, asked: number): num
   const { motor, greatestDuty, restVoltage } = drive;
   const resistance = loopResistance(drive) + greatestDuty ** 2 * drive.supplyResistance;
   const current = torque / motor.torqueConstant + motor.freeCurrent;
-  const spare = greatestDuty * restVoltage - current * resistance;
+  const spare = greatestDuty * restVoltage - voltsAgainst(motor, 0) - current * resistance;
   const omega = Math.max(0, spare / (motor.backEmfConstant + motor.freeCurrentPerSpeed * resistance));
   return omega < asked * (1 - 1e-9) || spare < 0 ? omega : undefined;
 }

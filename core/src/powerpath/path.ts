@@ -110,12 +110,18 @@ export interface DcPath extends PowerPath {
     /** rad/s of the field */
     readonly leastErpm: number;
     readonly dutyStep: number;
+    readonly resistance: number;
+    readonly switching: number;
+    /** Of one motor, A; absent where its sheet does not say. */
+    readonly continuousCurrent: number | undefined;
   };
   /** What is set in the controller for this mechanism. */
   readonly control: {
     readonly rampTime: number;
     readonly rollBack: number;
     readonly dragOffset: number;
+    /** rad of the field. */
+    readonly timing: number;
     readonly idle: NonNullable<DcDrive['idle']>;
     readonly mode: NonNullable<DcDrive['control']>;
   };
@@ -131,6 +137,8 @@ export interface DcPath extends PowerPath {
     /** V and rad/s it may be given and turn at; `undefined` where there is no telling. */
     readonly highestVoltage: number | undefined;
     readonly highestSpeed: number | undefined;
+    /** s at the steady current and the free speed; absent without brushes. */
+    readonly brushLife: number | undefined;
     /** N·m */
     readonly detent: number;
   };

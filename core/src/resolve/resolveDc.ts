@@ -1,6 +1,7 @@
 import type { FigureCollector } from '../figures/collector.js';
 import { Memory } from '../figures/memory.js';
 import type { Place } from '../plan/place.js';
+import { advanced } from '../motor/advanced.js';
 import { LEAST_ERPM } from '../controller/leastSpeed.js';
 import type { ControllerPart, MotorPart, StartStyle } from '../plan/part.js';
 import type { DcDrive, Plan } from '../plan/plan.js';
@@ -45,7 +46,7 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
     figures: collect.figures(),
     lacks: collect.lacks(),
     drive: {
-      motor: motor.constants,
+      motor: advanced(motor.constants, control.timing),
       motors,
       rotorInertia: motor.rotorInertia,
       controllerResistance: controller.resistance,
@@ -73,6 +74,7 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
       shaftDiameter: motor.shaftDiameter,
       highestVoltage: motor.highestVoltage,
       highestSpeed: motor.highestSpeed,
+      brushLife: motor.brushLife,
       detent: motor.detent,
     },
   });
@@ -99,6 +101,7 @@ function resolveControl(
       source: 'typical',
     }),
     dragOffset: collect.take('drive.dragOffset', drive.dragOffset, [...at, 'dragOffset']),
+    timing: collect.take('drive.timing', drive.timing, [...at, 'timing']),
     idle: drive.idle ?? 'brake',
     mode: drive.control ?? 'effort',
   };
@@ -140,6 +143,11 @@ function resolveController(
             source: 'typical',
           })
         : 0,
+    continuousCurrent: collect.takeOptional('controller.continuousCurrent', part.continuousCurrent, [
+      ...at,
+      'continuousCurrent',
+    ]),
+    switching: collect.take('controller.switching', part.switching, [...at, 'switching']),
     dutyStep: collect.take('controller.dutyStep', part.dutyStep, [...at, 'dutyStep']),
     startStyle,
     drives: part.drives,

@@ -2,6 +2,7 @@ import type { FigureCollector } from '../figures/collector.js';
 import { ifFinite } from '../figures/ifFinite.js';
 import { Memory } from '../figures/memory.js';
 import { DETENT_SHARE } from '../controller/leastSpeed.js';
+import { BRUSH_DROP, BRUSH_LIFE } from '../motor/brushes.js';
 import { auditMotor, type MotorAudit } from '../motor/audit.js';
 import type { MotorConstants } from '../motor/constants.js';
 import { motorFromKv } from '../motor/fromKv.js';
@@ -21,6 +22,8 @@ export interface ResolvedMotor {
   readonly shaftDiameter: number | undefined;
   readonly highestVoltage: number | undefined;
   readonly highestSpeed: number | undefined;
+  /** s; absent without brushes. */
+  readonly brushLife: number | undefined;
   /** N·m; 0 of a brushed motor. */
   readonly detent: number;
 }
@@ -28,6 +31,8 @@ export interface ResolvedMotor {
 const WINDING_LIMIT = { brushed: 120, brushless: 150 } as const;
 /** A brushed motor bears so much more than it is rated for, in volts and so in speed, typical. */
 const OVER_RATED = 1.5;
+/** A balanced rotor bears more than one as it came, and one wound by hand that was not balanced less. */
+const OVER_SPEED = { balanced: 1.8, 'by machine': 1.5, 'by hand': 1.3 } as const;
 const ROTOR_MASS_SHARE = 0.4;
 const ROTOR_DIAMETER_SHARE = 0.6;
 
@@ -68,6 +73,7 @@ function readMotor(part: MotorPart, at: Place, collect: FigureCollector): Resolv
   const detent = DETENT_SHARE * constants.torqueConstant * steady;
   return {
     ...readCeilings(part, at, collect),
+    brushLife: readBrushLife(part, at, collect),
     detent:
       part.type === 'brushed'
         ? 0
@@ -89,10 +95,11 @@ function readMotor(part: MotorPart, at: Place, collect: FigureCollector): Resolv
 /** What its sheet says it may be given and may turn at, else what is usual of a brushed motor; `undefined` where there is no telling. */
 function readCeilings(part: MotorPart, at: Place, collect: FigureCollector) {
   const { data } = part;
+  const rotor = part.balanced ? 'balanced' : part.winding === 'hand' ? 'by hand' : 'by machine';
   const rated = part.type === 'brushed' && data.form === 'sheet' ? data : undefined;
-  const over = (value: number | undefined, of: string) => ({
-    value: value === undefined ? undefined : OVER_RATED * value,
-    why: `1.5 times its ${of}, usual of a brushed motor`,
+  const over = (value: number | undefined, times: number, why: string) => ({
+    value: value === undefined ? undefined : times * value,
+    why: `${times} times its ${why}`,
     source: 'typical' as const,
   });
   return {
@@ -101,7 +108,7 @@ function readCeilings(part: MotorPart, at: Place, collect: FigureCollector) {
         'motor.highestVoltage',
         part.highestVoltage,
         [...at, 'highestVoltage'],
-        over(rated?.ratedVoltage?.si, 'rated volts'),
+        over(rated?.ratedVoltage?.si, OVER_RATED, 'rated volts, usual of a brushed motor'),
       ),
     ),
     highestSpeed: ifFinite(
@@ -109,11 +116,39 @@ function readCeilings(part: MotorPart, at: Place, collect: FigureCollector) {
         'motor.highestSpeed',
         part.highestSpeed,
         [...at, 'highestSpeed'],
-        over(rated?.freeSpeed?.si, 'free speed'),
+        over(rated?.freeSpeed?.si, OVER_SPEED[rotor], `free speed, usual of a brushed motor${WOUND[rotor]}`),
       ),
     ),
   };
 }
+
+/** What is said of the rotor beside its kind. */
+const WOUND = {
+  balanced: ' that was balanced',
+  'by machine': '',
+  'by hand': ' wound by hand and not balanced',
+} as const;
+
+/** Volts that brushes drop, where the figures of the winding do not contain them. */
+function readBrushes(part: MotorPart, at: Place, collect: FigureCollector): number | undefined {
+  if (part.type !== 'brushed' || part.data.form === 'sheet') return undefined;
+  const kind = part.brushes ?? 'carbon';
+  return collect.take('motor.brushDrop', part.brushDrop, [...at, 'brushDrop'], {
+    value: BRUSH_DROP[kind],
+    why: `usual of ${kind} brushes; neither Kv nor resistance contains it`,
+    source: 'typical',
+  });
+}
+
+/** How long they last where nothing is worn harder than by its steady current. */
+const readBrushLife = (part: MotorPart, at: Place, collect: FigureCollector): number | undefined =>
+  part.type === 'brushed'
+    ? collect.take('motor.brushLife', part.brushLife, [...at, 'brushLife'], {
+        value: BRUSH_LIFE[part.brushes ?? 'carbon'],
+        why: `usual of ${part.brushes ?? 'carbon'} brushes, a third to three times that`,
+        source: 'typical',
+      })
+    : undefined;
 
 function readConstants(
   part: MotorPart,
@@ -132,7 +167,7 @@ function readConstants(
       resistance: collect.take('motor.resistance', data.resistance, [...dataAt, 'resistance']),
       freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...dataAt, 'freeCurrent']),
     };
-    const constants = Object.assign(motorFromKv(form), { freeCurrentPerSpeed });
+    const constants = Object.assign(motorFromKv(form), { freeCurrentPerSpeed, brushDrop: readBrushes(part, at, collect) });
     return { constants, audit: auditMotor(constants) };
   }
   if (data.form === 'turns') {
@@ -158,7 +193,10 @@ function readConstants(
             why: 'as long as the reference',
           });
     const lengths = length === undefined || ownLength === undefined ? 1 : ownLength / length;
-    const constants = Object.assign(motorFromTurns({ ...form, lengthRatio: lengths }), { freeCurrentPerSpeed });
+    const constants = Object.assign(motorFromTurns({ ...form, lengthRatio: lengths }), {
+      freeCurrentPerSpeed,
+      brushDrop: readBrushes(part, at, collect),
+    });
     return { constants, audit: auditMotor(constants) };
   }
   const sheet = {

@@ -25,7 +25,7 @@ export interface MotorRow {
 }
 
 /**
- * Stall is that of the winding at the volts, without a limit: T = Kt·(V/R − I0). The can is a cylinder of its width and
+ * Stall is that of the winding at the volts, without a limit: T = Kt·((V − Vb)/R − I0). The can is a cylinder of its width and
  * length.
  *
  * @param volts at its terminals, V > 0
@@ -34,10 +34,10 @@ export interface MotorRow {
 export function motorRowOf(part: MotorPart, volts: number): MotorRow {
   const constants = constantsOf(part);
   if (!constants) return {};
-  const { torqueConstant, backEmfConstant, resistance, freeCurrent } = constants;
+  const { torqueConstant, backEmfConstant, resistance, freeCurrent, brushDrop = 0 } = constants;
   const power = peakPower(constants, volts);
   const strength = motorConstant(constants);
-  const stallCurrent = volts / resistance;
+  const stallCurrent = (volts - brushDrop) / resistance;
   const { canDiameter, length, mass, price } = part;
   const volume = canDiameter && length && (Math.PI / 4) * canDiameter.si ** 2 * length.si;
   return {

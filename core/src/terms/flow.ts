@@ -3,7 +3,6 @@ import { worstWorkingPlace, type DcPath } from '../powerpath/path.js';
 import { add, div, found, mul, named, num, pow, sqrt, sub, type Expression } from '../worked/expression.js';
 import {
   askedSpeedOf,
-  backEmfConstantOf,
   efficiencyOf,
   figureOf,
   freeCurrentOf,
@@ -14,6 +13,7 @@ import {
   restVoltageOf,
   supplyResistanceOf,
   torqueConstantOf,
+  voltsAgainstOf,
   workingOfLoad,
 } from './pathTerms.js';
 
@@ -57,7 +57,7 @@ export function flowingSupplyCurrent(path: DcPath): Expression {
   if (reached !== undefined)
     return found('I_b', 'what one motor takes from the pack at the speed it reaches', 'current', supplyCurrent, SHORT);
   const current = flowingMotorCurrent(path);
-  const volts = add(mul(backEmfConstantOf(path), motorSpeed(path)), mul(current, loopOf(path)));
+  const volts = add(voltsAgainstOf(path, motorSpeed(path)), mul(current, loopOf(path)));
   const power = named('P', 'power one motor takes', 'power', mul(current, volts));
   const rest = restVoltageOf(path);
   const root = sqrt(sub(pow(rest, 2), mul(num(4), supplyResistanceOf(path), power)));

@@ -1,7 +1,7 @@
 import { jobKindOf } from '../job/table.js';
 import { cellRestVoltage } from '../pack/restVoltage.js';
 import type { PowerPath } from '../powerpath/path.js';
-import { add, div, found, min, mul, named, num, pow, sqrt, sub, type Expression } from '../worked/expression.js';
+import { add, cos, div, found, min, mul, named, num, pow, sqrt, sub, type Expression } from '../worked/expression.js';
 import { figureOf, knows } from '../worked/leaf.js';
 
 export { figureOf } from '../worked/leaf.js';
@@ -28,13 +28,16 @@ function kvOf(path: PowerPath): Expression {
 
 /** I0, or what the turns make of the reference's. */
 export function freeCurrentOf(path: PowerPath): Expression {
-  if (!byTurns(path)) return figureOf(path, 'motor.freeCurrent');
-  return named(
-    'I_0',
-    'free current by its turns',
-    'current',
-    div(figureOf(path, 'motor.referenceFreeCurrent'), overReference(path, 1)),
-  );
+  const of = byTurns(path)
+    ? named(
+        'I_{0,N}',
+        'free current by its turns',
+        'current',
+        div(figureOf(path, 'motor.referenceFreeCurrent'), overReference(path, 1)),
+      )
+    : figureOf(path, 'motor.freeCurrent');
+  if (!isTimed(path)) return of;
+  return named('I_{0,\\delta}', 'free current, timed ahead', 'current', div(of, cos(figureOf(path, 'drive.timing'))));
 }
 
 /**
@@ -58,7 +61,7 @@ export function torqueConstantOf(path: PowerPath): Expression {
         sub(figureOf(path, 'motor.stallCurrent'), figureOf(path, 'motor.freeCurrent')),
       )
     : div(num(1), kvOf(path));
-  return named('K_t', 'torque constant', 'torque constant', of);
+  return named('K_t', 'torque constant', 'torque constant', timed(path, of));
 }
 
 export function backEmfConstantOf(path: PowerPath): Expression {
@@ -68,7 +71,18 @@ export function backEmfConstantOf(path: PowerPath): Expression {
         figureOf(path, 'motor.freeSpeed'),
       )
     : div(num(1), kvOf(path));
-  return named('K_e', 'back-EMF constant', 'back-EMF constant', of);
+  return named('K_e', 'back-EMF constant', 'back-EMF constant', timed(path, of));
+}
+
+/** Kt and Ke go with the cosine of how far the motor is timed ahead. */
+const timed = (path: PowerPath, of: Expression): Expression =>
+  isTimed(path) ? mul(of, cos(figureOf(path, 'drive.timing'))) : of;
+const isTimed = (path: PowerPath): boolean => (path.figures['drive.timing']?.value ?? 0) !== 0;
+
+/** Ke·ω, and what brushes drop where the motor's figures do not contain it. */
+export function voltsAgainstOf(path: PowerPath, speed: Expression): Expression {
+  const emf = mul(backEmfConstantOf(path), speed);
+  return 'motor.brushDrop' in path.figures ? add(emf, figureOf(path, 'motor.brushDrop')) : emf;
 }
 
 /** R' = R + Ron */

@@ -131,7 +131,8 @@ function goOf(path: DcPath): { readonly once: readonly Stretch[]; readonly go: r
       (constants.torqueConstant * constants.freeCurrent +
         (constants.backEmfConstant - constants.torqueConstant) * current) *
         omega,
-    );
+    ) +
+    (constants.brushDrop ?? 0) * Math.abs(current);
   const atRest = motor.type === 'brushless' ? 2 : 1;
   const work = runOf(path).moments.map(({ seconds, speed, current, supply, stuck }) => ({
     seconds,
@@ -449,6 +450,8 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     const fastest = Math.max(path.asked.speed, runOf(path).topSpeed) * lever(path);
     return highestSpeed === undefined || highestSpeed / fastest;
   }),
+  // A note says something and judges nothing: it is there wherever there are brushes.
+  'brush-wear': dc(({ motor }) => (motor.type === 'brushed' ? true : undefined)),
   creep: dc((path) => path.asked.creep && (path.asked.creep * lever(path)) / slowest(path)),
   'starts-loaded': dc((path) => {
     if (!blind(path)) return undefined;

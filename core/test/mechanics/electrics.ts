@@ -16,7 +16,7 @@ export interface Moment {
 const at = ({ drive }: DcPath, omega: number, duty: number): Moment => {
   const { motor, controllerResistance, supplyResistance, restVoltage } = drive;
   const current =
-    (duty * restVoltage - motor.backEmfConstant * omega) /
+    (duty * restVoltage - motor.backEmfConstant * omega - (motor.brushDrop ?? 0)) /
     (motor.resistance + controllerResistance + duty * duty * supplyResistance);
   return {
     motorCurrent: current,
@@ -63,9 +63,9 @@ export function fullBraking(
 ): { readonly returned: number; readonly torque: number; readonly current: number } {
   const { motor, restVoltage, brakeLimit, returnLimit = Infinity, supplyLimit = Infinity } = drive;
   const loop = motor.resistance + drive.controllerResistance;
-  const emf = motor.backEmfConstant * omega;
+  const emf = motor.backEmfConstant * omega - (motor.brushDrop ?? 0);
   const sent = (current: number) => (current * (emf - current * loop)) / restVoltage;
-  const reversed = brakeLimit === undefined ? emf / loop : Math.min(brakeLimit, (restVoltage + emf) / loop);
+  const reversed = brakeLimit === undefined ? Math.max(0, emf) / loop : Math.min(brakeLimit, (restVoltage + emf) / loop);
   // From nothing upwards: what is sent back rises first, and what the pack gives comes after.
   const may = (amperes: number) => sent(amperes) <= returnLimit && -sent(amperes) <= supplyLimit;
   const steps = 60;

@@ -240,6 +240,16 @@ export const MECHANICS: Readonly<Record<LimitId, Mechanics>> = {
         : motor.continuousCurrent / Math.sqrt(asked.dutyShare)),
     ['working', 'holding'],
   ),
+  'controller-heat': dcOnly(
+    ({ controller, restVoltage, asked }, situation, { motorCurrent }) => {
+      const { resistance, switching, continuousCurrent, highestVoltage } = controller;
+      if (continuousCurrent === undefined) return false;
+      const watts = (volts: number, current: number) => current * (resistance * current + switching * volts);
+      const often = situation === 'working' ? asked.dutyShare : 1;
+      return often * watts(restVoltage, motorCurrent) <= watts(highestVoltage, continuousCurrent);
+    },
+    ['working', 'holding'],
+  ),
   heat: dcOnly(
     (path, _situation, { motorCurrent }) =>
       windingAfter(path, motorCurrent, path.asked.held) <= path.motor.thermal.windingLimit,

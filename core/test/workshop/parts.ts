@@ -124,6 +124,7 @@ export const PARTS = {
     lowestVoltage: q(9),
     highestVoltage: q(18),
     erpmLimit: q(50_000 * RPM),
+    continuousCurrent: q(45),
     startStyle: 'forced',
   },
   stepper: {

@@ -293,7 +293,7 @@ const PLAIN = plan('plain motors', 'pack', [
     'thrower',
     [job<'throw'>({ kind: 'throw', pieceMass: q(0.2), exitSpeed: q(10), time: q(2.5), every: q(3), recover: q(1.2) })],
     {
-      drive: dc('brushless blind', { controller: 'blind controller' }),
+      drive: dc('brushless blind', { controller: 'blind controller', timing: q(20 * DEGREE) }),
       stages: [belt('s1', 24, 24, { beltTeeth: 60 })],
       output: {
         kind: 'flywheel',

@@ -21,6 +21,7 @@ import { railGround, railMoving, railSource, railStalled, railVoltsFull, railVol
 import { tip } from './servo/tip.js';
 import { standsAtAngle } from './servo/standsAtAngle.js';
 import { travel } from './servo/travel.js';
+import { brushWear } from './brushWear.js';
 import { creep, holdsStill, startsLoaded } from './slowControl.js';
 import { clearance } from './clearance.js';
 import { runLength } from './runLength.js';
@@ -66,6 +67,7 @@ export const CHECKS: readonly CheckRule<DcPath>[] = [
   motorKind,
   motorVolts,
   motorTopSpeed,
+  brushWear,
   voltsFull,
   voltsLeast,
   returnVolts,

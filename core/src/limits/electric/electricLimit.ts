@@ -5,7 +5,6 @@ import { add, div, max, min, mul, named, num, pow, sqrt, sub, type Expression } 
 import {
   askedAccelerationOf,
   backEfficiencyOf,
-  backEmfConstantOf,
   efficiencyOf,
   figureOf,
   freeCurrentOf,
@@ -15,6 +14,7 @@ import {
   restVoltageOf,
   supplyResistanceOf,
   torqueConstantOf,
+  voltsAgainstOf,
 } from '../../terms/pathTerms.js';
 import type { Limit } from '../limit.js';
 import { speedWorking, type Situation, type SituationId } from '../situation.js';
@@ -136,7 +136,7 @@ export function supplySideLimit({ supplyCurrent, supplyWorking, ...spec }: Suppl
         'power',
         max(num(0), mul(sub(restVoltageOf(path), mul(supplyResistanceOf(path), ib)), ib)),
       );
-      const emf = mul(backEmfConstantOf(path), motorSpeedOf(path, situation));
+      const emf = voltsAgainstOf(path, motorSpeedOf(path, situation));
       const root = sqrt(add(pow(emf, 2), mul(num(4), loopOf(path), power)));
       return named('I', 'motor current', 'current', div(sub(root, emf), mul(num(2), loopOf(path))));
     },

@@ -1,10 +1,10 @@
 import { currentAtVoltage } from '../../controller/currents.js';
 import { add, div, max, mul, named, num, pow, sub } from '../../worked/expression.js';
-import { backEmfConstantOf, figureOf, loopOf, restVoltageOf, supplyResistanceOf } from '../../terms/pathTerms.js';
+import { figureOf, loopOf, restVoltageOf, supplyResistanceOf, voltsAgainstOf } from '../../terms/pathTerms.js';
 import { SITUATIONS } from '../situation.js';
 import { electricLimit, motorSpeedOf } from './electricLimit.js';
 
-/** The pack's volts through the motor's own resistance: I = (d·Voc − Ke·ω)/(R' + d²·Rs). */
+/** The pack's volts through the motor's own resistance: I = (d·Voc − Ke·ω − Vb)/(R' + d²·Rs). */
 export const volts = electricLimit({
   id: 'volts',
   name: 'motor, volts',
@@ -29,7 +29,7 @@ export const volts = electricLimit({
   motorCurrent: (path, situation) => currentAtVoltage(path.drive, situation.motorSpeed),
   currentWorking: (path, situation) => {
     const duty = figureOf(path, 'controller.greatestDuty');
-    const spare = sub(mul(duty, restVoltageOf(path)), mul(backEmfConstantOf(path), motorSpeedOf(path, situation)));
+    const spare = sub(mul(duty, restVoltageOf(path)), voltsAgainstOf(path, motorSpeedOf(path, situation)));
     const resistance = add(loopOf(path), mul(pow(duty, 2), supplyResistanceOf(path)));
     return named('I', 'motor current', 'current', max(num(0), div(spare, resistance)));
   },

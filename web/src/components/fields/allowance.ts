@@ -1,7 +1,7 @@
 import { LEAST_FIGURE, MOST_FIGURE } from '@rough-gear/core';
 
 /** Which values a field takes. */
-export type Allowance = 'positive' | 'not negative' | 'any' | 'share' | 'efficiency';
+export type Allowance = 'positive' | 'not negative' | 'any' | 'share' | 'efficiency' | 'advance';
 
 /** Why a value is not allowed: what would be; `undefined` where it is. */
 export function refusalOf(si: number, allow: Allowance): string | undefined {
@@ -15,6 +15,8 @@ export function refusalOf(si: number, allow: Allowance): string | undefined {
       return si < 0 ? 'zero or more is' : undefined;
     case 'share':
       return si < 0 || si > 1 ? '0 to 100 % is' : undefined;
+    case 'advance':
+      return si < 0 || si > Math.PI / 3 + 1e-9 ? '0° to 60° of the field is' : undefined;
     case 'efficiency':
       return si <= 0 || si > 1 ? 'more than 0 up to 100 % is' : undefined;
     case 'positive':

@@ -2,6 +2,7 @@
 import {
   bindOf,
   coastToStop,
+  controllerLossOf,
   leastOutputSpeedOf,
   rollBackOf,
   slowestByStart,
@@ -80,7 +81,21 @@ const offsetSaid = computed(() => {
   const far = show(coast.distance * k.value, path.value.load.unit === 'm' ? 'length' : 'angle');
   return `${coast.stops ? `Coasting it stands after ${far}` : 'Coasting it rolls on'}; from ${show(free, 'current')} on it creeps by itself.`;
 });
-/** Where it stands on a slope or under a load: whether it stays there, and how fast it runs back where it does not. */
+/** What the controller itself turns into heat while the job is done. */
+const heatSaid = computed(() => {
+  const loss = controllerLossOf(path.value);
+  if (!loss) return '';
+  const { current, conduction, switching } = loss;
+  return `At ${show(current, 'current')} on this job it turns ${show(conduction + switching, 'power')} into heat: ${show(conduction, 'power', 2)} by its resistance, ${show(switching, 'power', 2)} by switching.`;
+});
+/** What being timed ahead trades. */
+const timingSaid = computed(() => {
+  const { timing } = path.value.control;
+  if (!(timing > 0)) return '';
+  const less = 1 - Math.cos(timing);
+  return `Timed ${show(timing, 'angle')} ahead it turns ${show(1 / (1 - less) - 1, 'share', 2)} faster a volt and pulls ${show(less, 'share', 2)} less an ampere, typical; the other way round it does worse than untimed.`;
+});
+/** Where it stands on a slope/** Where it stands on a slope or under a load: whether it stays there, and how fast it runs back where it does not. */
 const restSaid = computed(() => {
   if (!known.value) return '';
   const back = rollBackOf(path.value);
@@ -130,6 +145,9 @@ const restSaid = computed(() => {
     />
     <FigureField v-if="drive.control === 'lock'" figure="drive.rollBack" />
     <FigureField figure="drive.dragOffset" allow="not negative" />
+    <FigureField figure="drive.timing" allow="advance" />
+    <FigureField figure="controller.continuousCurrent" />
+    <FigureField figure="controller.switching" allow="efficiency" />
     <FigureField figure="controller.regulatorVoltage" />
     <FigureField figure="controller.regulatorContinuous" />
     <FigureField figure="controller.regulatorBurst" />
@@ -139,6 +157,8 @@ const restSaid = computed(() => {
     <li v-if="least">{{ least }}</li>
     <li v-if="byStart">{{ byStart }}</li>
     <li v-if="bindSaid">{{ bindSaid }}</li>
+    <li v-if="heatSaid">{{ heatSaid }}</li>
+    <li v-if="timingSaid">{{ timingSaid }}</li>
     <li v-if="offsetSaid">{{ offsetSaid }}</li>
     <li v-if="restSaid">{{ restSaid }}</li>
   </ul>

@@ -15,6 +15,18 @@ const ROTATION = [
   { value: 'clockwise', text: 'timed clockwise' },
   { value: 'anticlockwise', text: 'timed anticlockwise' },
 ] as const;
+const BRUSHES = [
+  { value: 'carbon', text: 'carbon' },
+  { value: 'metal', text: 'metal' },
+] as const;
+const WINDINGS = [
+  { value: 'machine', text: 'by machine' },
+  { value: 'hand', text: 'by hand' },
+] as const;
+const JOINED = [
+  { value: 'star', text: 'in star' },
+  { value: 'delta', text: 'in delta' },
+] as const;
 const SHAFTS = [
   { value: 'round', text: 'round' },
   { value: 'flat', text: 'with a flat' },
@@ -41,6 +53,29 @@ const SHAFTS = [
       :options="ROTATION"
       @change="set('rotation', $event)"
     />
+    <template v-if="part.type === 'brushed'">
+      <ChoiceField
+        :value="part.brushes ?? 'carbon'"
+        label="brushes"
+        :options="BRUSHES"
+        @change="set('brushes', $event)"
+      />
+      <FigureField v-if="part.data.form !== 'sheet'" figure="motor.brushDrop" allow="not negative" />
+      <FigureField figure="motor.brushLife" />
+    </template>
+    <ChoiceField
+      v-else
+      :value="part.joined ?? 'star'"
+      label="phases joined"
+      :options="JOINED"
+      @change="set('joined', $event)"
+    />
+    <ChoiceField
+      :value="part.winding ?? 'machine'"
+      label="wound"
+      :options="WINDINGS"
+      @change="set('winding', $event)"
+    />
     <FigureField figure="motor.shaftDiameter" />
     <ChoiceField
       :value="part.shaftForm ?? 'round'"
@@ -66,6 +101,15 @@ const SHAFTS = [
         @change="set('sensors', ($event.target as HTMLInputElement).checked)"
       />
       has sensors
+    </label>
+    <label class="flex items-center gap-1.5 self-end text-xs">
+      <input
+        type="checkbox"
+        class="size-4"
+        :checked="part.balanced ?? false"
+        @change="set('balanced', ($event.target as HTMLInputElement).checked || undefined)"
+      />
+      rotor balanced
     </label>
     <CountField :value="part.owned ?? 0" label="owned" :most="9999" @change="set('owned', $event || undefined)" />
   </div>

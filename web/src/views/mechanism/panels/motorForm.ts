@@ -1,4 +1,4 @@
-import { digits, quantityOf, type MotorConstants, type MotorPart } from '@rough-gear/core';
+import { digits, freeSpeedAt, quantityOf, type MotorConstants, type MotorPart } from '@rough-gear/core';
 
 const RPM = 30 / Math.PI;
 
@@ -28,8 +28,9 @@ export function motorForm(
         referenceFreeCurrent: say(motor.freeCurrent, 'A'),
       };
     case 'sheet': {
-      const stall = volts / motor.resistance;
-      const speed = (volts - motor.freeCurrent * motor.resistance) / motor.backEmfConstant;
+      // What brushes drop goes into the four numbers: a sheet's contain it.
+      const stall = (volts - (motor.brushDrop ?? 0)) / motor.resistance;
+      const speed = freeSpeedAt(motor, volts);
       return {
         form,
         ratedVoltage: say(volts, 'V'),
