@@ -202,7 +202,9 @@ describe('a check', () => {
   );
 
   it('is tried here in every kind', () => {
-    expect(new Set(failing.map(([, , , id]) => id))).toEqual(new Set(CHECKS.map(({ id }) => id)));
+    // Brushes wear out, and that is worth knowing; it fails nothing.
+    const judging = CHECKS.filter(({ id }) => id !== 'brush-wear');
+    expect(new Set(failing.map(([, , , id]) => id))).toEqual(new Set(judging.map(({ id }) => id)));
   });
 
   it.each(failing)('that fails for %s shows the multiple its working computes', (_name, plan, mechanism, id) => {

@@ -1,6 +1,3 @@
-/** Share of volts times amperes that switching takes, typical: two edges of 100 ns at 16 kHz. */
-export const SWITCHING_SHARE = 0.003;
-
 /** A controller as its heat is reckoned. */
 export interface ControllerHeat {
   /** Ω of its switches and leads. */

@@ -7,7 +7,7 @@ import { lacksOf, type DcPath } from '../powerpath/path.js';
 /**
  * Heat of one controller while the job is done, W: conduction and switching; `undefined` where a figure is missing.
  *
- * @example controllerLossOf(path) //=> { current: 34.58, conduction: 4.783, switching: 1.328 }
+ * @example controllerLossOf(path) //=> { current: 34.58, conduction: 4.783, switching: 1.27 }
  */
 export function controllerLossOf(
   path: DcPath,

@@ -33,7 +33,7 @@ export const voltsToBrake = ({ backEmfConstant, brushDrop = 0 }: MotorConstants,
 /**
  * (Kt·I0 + (Ke − Kt)·I)·ω + Vb·I, never under 0: friction, iron and brushes warm the case, W.
  *
- * @example dragHeat(motor, 30, 300) //=> 22.28
+ * @example dragHeat(motor, 30, 300) //=> 23.25
  */
 export function dragHeat(motor: MotorConstants, current: number, speed: number): number {
   const { torqueConstant, backEmfConstant, freeCurrent, brushDrop = 0 } = motor;

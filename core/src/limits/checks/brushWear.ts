@@ -9,8 +9,6 @@ import { say } from '../../words/phrase.js';
 import { counted, digits } from '../../words/show.js';
 import type { CheckRule } from '../check.js';
 
-const HOUR = 3600;
-
 /** Seconds of its life that one go takes off the brushes: (I/Icont)·(ω/ω0) over the run, or over a turn of throwing. */
 function wornByGo(path: DcPath, run: Run): number {
   const { motor, drive, asked, load } = path;
@@ -45,7 +43,7 @@ export const brushWear: CheckRule<DcPath> = {
     const goesInAll = path.motor.brushLife! / wornByGo(path, run!);
     const matches = goesInAll / goes;
     const { source } = path.figures['motor.brushLife']!;
-    const work = (goesInAll * (path.thrown ? path.asked.every : run!.time)) / HOUR;
+    const work = (goesInAll * (path.thrown ? path.asked.every : run!.time)) / 3600;
     const spread =
       source === 'typical'
         ? `: typical, ${digits(work / BRUSH_SPREAD, 2)} to ${digits(work * BRUSH_SPREAD, 2)} h; sand, heat and sparks end them sooner`
