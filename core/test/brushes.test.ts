@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import {
   advanced,
+  alike,
   brakePoint,
   brushWear,
+  candidatesFor,
   controllerHeat,
   currentAtPeakEfficiency,
   currentForHeat,
@@ -15,6 +17,7 @@ import {
   motorRowOf,
   peakEfficiency,
   resolvePath,
+  scoreCard,
   type DcPath,
   type Drive,
   type MotorPart,
@@ -155,5 +158,58 @@ describe('a controller’s heat', () => {
     };
     expect(rungOf()).toBeUndefined();
     expect(rungOf(60)!.multiple!).toBeGreaterThan(rungOf(30)!.multiple!);
+  });
+});
+
+describe('where it works', () => {
+  const lift = heron.mechanisms.indexOf(mechanismOf(heron, 'lift'));
+  const wet = (of: Record<string, unknown>, sealing?: string, controller?: string): Plan => {
+    let plan = Object.entries(of).reduce(
+      (before, [key, to]) => withChange(before, ['mechanisms', lift, 'jobs', 0, key], to),
+      heron,
+    );
+    const { drive: used } = mechanismOf(heron, 'lift').choices[0]!;
+    if (used.kind !== 'dc') throw new Error('the lift has motors');
+    plan = withChange(plan, ['parts', used.motor, 'part', 'sealing'], sealing);
+    return withChange(plan, ['parts', used.controller, 'part', 'sealing'], controller);
+  };
+  const checkOf = (plan: Plan) =>
+    evaluateMechanism(plan, mechanismOf(plan, 'lift')).jobs[0]!.checks.find(({ id }) => id === 'surroundings');
+
+  it('is asked only where it is wet or dirty, and what is silent is not held against a part', () => {
+    expect(checkOf(heron)).toBeUndefined();
+    const silent = checkOf(wet({ wet: 'dust and splashes' }))!;
+    expect(silent.note).toBe(true);
+    expect(said(silent.sentence)).toContain('the sheet says');
+  });
+
+  it('gives way where a part stands less, is well where all stand it, and is a note where it is only scored', () => {
+    const open = { wet: 'dust and splashes' };
+    expect(checkOf(wet(open, 'open', 'under water'))!.verdict).toBe('gives way');
+    expect(checkOf(wet(open, 'under water', 'dust and splashes'))!.verdict).toBe('enough');
+    expect(checkOf(wet({ ...open, surroundings: 'score' }, 'open', 'open'))!.note).toBe(true);
+  });
+
+  it('is what dirt and water score by', () => {
+    const score = (plan: Plan) =>
+      scoreCard(plan, 'lift', mechanismOf(plan, 'lift').jobs[0]!.id, candidatesFor(plan, 'lift', 'raise', []))[0]!;
+    const dry = score(heron);
+    expect(dry.scores.dirt).toBe(0.3);
+    expect(score(wet({ wet: 'under water' }, 'under water', 'under water')).scores.dirt).toBe(1);
+    expect(score(wet({ wet: 'under water' }, 'open', 'under water')).scores.dirt).toBe(0.5);
+    expect(dry.numbers.brushHours).toBeGreaterThan(1);
+    expect(dry.numbers.runTime).toBeGreaterThan(60);
+  });
+});
+
+describe('motors of the same mass', () => {
+  it('are those within a seventh, where both say what they weigh', () => {
+    const own = heron.parts['motor-1']!.part as MotorPart;
+    const grams = own.mass!.si;
+    const other = (share: number): MotorPart => ({ ...own, mass: typed(grams * share) });
+    expect(alike('mass', own, other(1.1))).toBe(true);
+    expect(alike('mass', own, other(1.3))).toBe(false);
+    expect(alike('mass', own, { ...own, mass: undefined })).toBe(false);
+    expect(alike('job', own, other(3))).toBe(true);
   });
 });

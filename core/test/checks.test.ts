@@ -182,6 +182,12 @@ describe('a check', () => {
       'lift',
       'motor-speed',
     ],
+    [
+      'a motor that is open, under water',
+      withChange(change(heron, 'lift', 'jobs.0.wet', 'under water'), ['parts', 'motor-1', 'part', 'sealing'], 'open'),
+      'lift',
+      'surroundings',
+    ],
     ['a gear of ten teeth', change(heron, 'lift', 'choices.0.stages.0.driver', 10), 'lift', 'undercut'],
   ];
 

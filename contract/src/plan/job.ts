@@ -14,10 +14,11 @@ import type {
 } from '@rough-gear/core';
 import Joi from 'joi';
 import { bearing, notNegative, positive, slope } from './quantity.js';
+import { dirt, id, profile, surroundings, title, wet } from './words.js';
 
 const common = {
-  id: Joi.string().max(40).required(),
-  name: Joi.string().max(80).required(),
+  id: id.required(),
+  name: title.required(),
   every: positive,
   held: positive,
   shock: positive,
@@ -25,7 +26,10 @@ const common = {
   speed: positive,
   acceleration: positive,
   creep: positive,
-  profile: Joi.string().valid('moving', 'stop', 'trapezoid'),
+  profile,
+  wet,
+  dirt,
+  surroundings,
 };
 
 const sprint = Joi.object<SprintJob, true>({

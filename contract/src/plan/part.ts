@@ -23,16 +23,17 @@ import type {
 import Joi from 'joi';
 import type { Writable } from './writable.js';
 import { atLeastOne, efficiency, gauge, notNegative, positive, share, temperature } from './quantity.js';
+import { dirtStood, partName, remark, sealing, shaftForm, title } from './words.js';
 
 const common = {
-  name: Joi.string().max(120).required(),
+  name: partName.required(),
   mass: positive,
   price: notNegative,
   owned: Joi.number().integer().min(0).max(9999),
-  sealing: Joi.string().valid('open', 'dust and splashes', 'under water'),
-  dirt: Joi.string().valid('clean only', 'some dirt', 'any dirt'),
+  sealing,
+  dirt: dirtStood,
   sheet: Joi.string().max(200),
-  note: Joi.string().max(500),
+  note: remark,
 };
 
 const motorSheet = Joi.object<MotorSheetData, true>({
@@ -102,8 +103,8 @@ export const motorPart = Joi.object<MotorPart, true>({
   sensors: Joi.boolean(),
   rotation: Joi.string().valid('either', 'clockwise', 'anticlockwise'),
   shaftDiameter: positive,
-  shaftForm: Joi.string().valid('round', 'flat', 'keyed', 'hexagon', 'toothed'),
-  mount: Joi.string().max(80),
+  shaftForm: shaftForm,
+  mount: title,
   figuresAt: Joi.string().valid('shaft', 'output'),
 }).messages({ 'motor.stall': '{{#label}}: the stall current must be greater than the free current' });
 
@@ -154,7 +155,6 @@ export const breakerPart = Joi.object<BreakerPart, true>({
   timeConstant: positive,
 });
 
-const shaftForm = Joi.string().valid('round', 'flat', 'keyed', 'hexagon', 'toothed');
 
 export const stepperPart = Joi.object<StepperPart, true>({
   ...common,
@@ -170,7 +170,7 @@ export const stepperPart = Joi.object<StepperPart, true>({
   wiring: Joi.string().valid('series', 'parallel', 'half coil'),
   shaftDiameter: positive,
   shaftForm,
-  mount: Joi.string().max(80),
+  mount: title,
 });
 
 export const stepServoPart = Joi.object<StepServoPart, true>({
@@ -186,7 +186,7 @@ export const stepServoPart = Joi.object<StepServoPart, true>({
   efficiency,
   shaftDiameter: positive,
   shaftForm,
-  mount: Joi.string().max(80),
+  mount: title,
 })
   .custom((part: StepServoPart, helpers) => {
     const { ratedSpeed, topSpeed, ratedTorque, peakTorque } = part;

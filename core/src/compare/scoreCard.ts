@@ -14,8 +14,12 @@ import { resolveDcPath } from '../resolve/resolvePath.js';
 import { constantsOf } from '../sizing/constantsOf.js';
 import type { Shelved } from '../sizing/propose.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
+import { brushesLast } from '../duty/brushes.js';
+import { runTimeOf } from '../duty/day.js';
+import { standsSurroundings } from '../limits/checks/surroundings.js';
+import type { Run } from '../motion/run.js';
 import { judgedOver } from '../evaluate/judgedOver.js';
-import { sameCan, totalForSpeed, unloadedOutput, type Like } from '../wants/likeForLike.js';
+import { alike, totalForSpeed, unloadedOutput, type Like } from '../wants/likeForLike.js';
 import { stillToPay } from '../wants/stockOf.js';
 import { designOf } from './place.js';
 
@@ -37,10 +41,13 @@ export const DECIDING_FACTORS = 6;
 export const SCORE_WORDS: Readonly<Record<ScoreFactor, { readonly name: string; readonly says: string }>> = {
   cost: { name: 'cost with controller', says: 'what is still to be paid for motors and controllers' },
   owned: { name: 'owned already', says: 'money spent before is spent: what lies on the shelf costs nothing now' },
-  dirt: { name: 'dirt and water', says: 'open brushes take both in' },
+  dirt: {
+    name: 'dirt and water',
+    says: 'what the job brings against what the sheets say; where neither says, open brushes take both in',
+  },
   wear: {
     name: 'brush wear',
-    says: '(I/Icont)·(ω/ω0)·hours over 100 matches: hours of full load; fast or hard work wears brushes out',
+    says: 'hours of this work until they are worn out, typical: fast or hard work wears brushes out',
   },
   'slow control': { name: 'slow control', says: 'the least speed it keeps steadily, at the output' },
   efficiency: { name: 'efficiency, run time', says: 'watts out over watts from the pack while working' },
@@ -115,7 +122,10 @@ export interface CandidateScore {
     readonly price?: number;
     readonly leastSpeed?: number;
     readonly efficiency?: number;
-    readonly wear?: number;
+    /** h of this work until the brushes are worn out, typical; ∞ without any. */
+    readonly brushHours?: number;
+    /** s that the pack keeps this job going, with nothing else on it. */
+    readonly runTime?: number;
     readonly torquePerMass?: number;
     readonly freeSpeed?: number;
   };
@@ -125,11 +135,13 @@ export interface CandidateScore {
 const HAPPY = 0.65;
 /** A least speed of 2 % of the job's halves the score. */
 const SLOW_SCALE = 50;
+/** Brushes that last so many hours score half. */
+const HALF_WORN = 20;
 
 /**
  * The design's own pair, and shelf motors of both kinds with a motor constant near its own, each with a controller to suit.
  * Alike in the job, each comes to a fast share of its speed on it; alike in speed, each turns the output as fast as today
- * with nothing to move; alike in the can, only motors as wide as today's are taken.
+ * with nothing to move; alike in the can or in mass, only motors as wide or as heavy as today's are taken.
  */
 export function candidatesFor(
   plan: Plan,
@@ -159,7 +171,7 @@ export function candidatesFor(
     .flatMap(({ part }) => {
       const constants = part.kind === 'motor' ? constantsOf(part) : undefined;
       if (part.kind !== 'motor' || !constants || part.name === own.motor?.name) return [];
-      if (like === 'can' && !(own.motor?.kind === 'motor' && sameCan(own.motor, part))) return [];
+      if (!alike(like, own.motor?.kind === 'motor' ? own.motor : undefined, part)) return [];
       const km = motorConstant(constants);
       return [{ part, constants, apart: Math.abs(Math.log(km / (wanted || km))) }];
     })
@@ -207,9 +219,9 @@ export function scoreCard(
 ): readonly CandidateScore[] {
   const measured = candidates.map((candidate) => {
     const changed = applyChanges(plan, candidate.changes);
-    const { headline, path } = judgedOver(changed, mechanismById(changed, mechanismId), jobId);
+    const { headline, path, result } = judgedOver(changed, mechanismById(changed, mechanismId), jobId);
     if (path.machine !== 'dc') throw new Error(`${candidate.motor.name} is no plain motor`);
-    return { candidate, path, headline, numbers: numbersOf(candidate, path) };
+    return { candidate, path, headline, numbers: numbersOf(candidate, path, result.run) };
   });
   const best = (of: (one: (typeof measured)[number]['numbers']) => number | undefined, least = false) => {
     const known = measured.flatMap(({ numbers }) => of(numbers) ?? []);
@@ -220,12 +232,12 @@ export function scoreCard(
   const fastest = best(({ freeSpeed }) => freeSpeed);
   return measured.map(({ candidate, path, headline, numbers }) => {
     const { motor } = candidate;
-    const { price, leastSpeed, efficiency, wear, torquePerMass, freeSpeed } = numbers;
+    const { price, leastSpeed, efficiency, brushHours, torquePerMass, freeSpeed } = numbers;
     const scores: Partial<Record<ScoreFactor, number>> = {
       ...(price === undefined ? {} : { cost: price === 0 ? 1 : Math.min(1, Math.max(cheapest, 1) / price) }),
       owned: motor.owned || candidate.changes.length === 0 ? 1 : 0,
-      dirt: motor.type === 'brushless' ? 1 : 0.3,
-      ...(wear === undefined ? {} : { wear: 1 / (1 + wear) }),
+      dirt: dirtScore(motor, path),
+      ...(brushHours === undefined ? {} : { wear: 1 / (1 + HALF_WORN / brushHours) }),
       ...(leastSpeed === undefined
         ? {}
         : { 'slow control': 1 / (1 + (SLOW_SCALE * leastSpeed) / (path.asked.speed * path.asked.perCoordinate)) }),
@@ -247,7 +259,14 @@ export function scoreCard(
   });
 }
 
-function numbersOf({ motor, controller }: Candidate, path: DcPath): CandidateScore['numbers'] {
+/** What is asked and stood counts whole, what is not said half; where the job brings nothing, open brushes count less. */
+function dirtScore(motor: MotorPart, { surroundings: of }: DcPath): number {
+  if (!of) return motor.type === 'brushless' ? 1 : 0.3;
+  const scores = of.parts.map((part) => ({ true: 1, undefined: 0.5, false: 0 })[`${standsSurroundings(of, part)}`]);
+  return scores.reduce<number>((sum, score) => sum + score / scores.length, 0);
+}
+
+function numbersOf({ motor, controller }: Candidate, path: DcPath, run: Run | undefined): CandidateScore['numbers'] {
   const { drive } = path;
   const motorsPrice = stillToPay(motor, drive.motors);
   const controllersPrice = stillToPay(controller, drive.motors);
@@ -261,20 +280,14 @@ function numbersOf({ motor, controller }: Candidate, path: DcPath): CandidateSco
   const watts =
     flow.supplyCurrent && flow.packVoltage ? drive.motors * flow.supplyCurrent * flow.packVoltage : undefined;
   const free = freeSpeedAt(drive.motor, drive.restVoltage);
-  const hours = path.match.length / 3600;
-  const wear =
-    motor.type === 'brushless'
-      ? 0
-      : (flow.motorCurrent / path.motor.continuousCurrent) *
-        (flow.motorSpeed / free) *
-        hours *
-        100 *
-        path.asked.dutyShare;
+  const lives = run && lacksOf(path, ['charge', 'throw', 'continuous', 'heat']).length === 0 ? run : undefined;
   return {
     ...cost,
     leastSpeed: leastOutputSpeed(path) * path.asked.perCoordinate,
     ...(watts !== undefined && watts > 0 && out > 0 ? { efficiency: Math.min(1, out / watts) } : {}),
-    ...(Number.isNaN(wear) ? {} : { wear }),
+    brushHours:
+      motor.type === 'brushless' ? Infinity : lives && brushesLast(path, lives).working / 3600,
+    runTime: lives && runTimeOf(path, lives),
     ...(motor.mass ? { torquePerMass: motorConstant(drive.motor) / motor.mass.si } : {}),
     freeSpeed: free,
   };

@@ -1,2 +1,3 @@
+export * from './brushes.js';
 export * from './cycle.js';
 export * from './day.js';

@@ -55,7 +55,8 @@ export type CheckId =
   | 'undercut'
   | 'ripple'
   | 'run-length'
-  | 'clearance';
+  | 'clearance'
+  | 'surroundings';
 
 export interface Measured {
   readonly value: number;

@@ -17,6 +17,11 @@ interface JobBase {
   readonly creep?: Quantity;
   /** How it comes to its end; arriving on the move where absent. */
   readonly profile?: Profile;
+  /** What its motor and electronics meet where it works; dry and clean where absent. */
+  readonly wet?: 'dust and splashes' | 'under water';
+  readonly dirt?: 'some dirt' | 'any dirt';
+  /** Whether parts must stand that, or are only scored by it; a must where absent. */
+  readonly surroundings?: 'must' | 'score';
 }
 
 /** moving: full effort, arriving on the move. stop: full effort, braking as late as it may. trapezoid: by speed and acceleration. */

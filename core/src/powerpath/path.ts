@@ -5,7 +5,7 @@ import { worstPlace, type Asked, type Load } from '../load/load.js';
 import type { MotorAudit } from '../motor/audit.js';
 import type { MotorThermal } from '../motor/heat.js';
 import type { PackFigures } from '../pack/pack.js';
-import type { StartStyle } from '../plan/part.js';
+import type { Part, StartStyle } from '../plan/part.js';
 import type { DcDrive, Holder, MechanismKind } from '../plan/plan.js';
 import type { Job } from '../plan/job.js';
 import type { Stage } from '../plan/stage.js';
@@ -43,6 +43,14 @@ export interface MatchFigures {
   readonly length: number;
   readonly rest: number;
   readonly rounds: number;
+}
+
+/** How wet and dirty it is where the job is done, and what the parts it meets say they stand. */
+export interface Surroundings {
+  readonly wet?: Job['wet'];
+  readonly dirt?: Job['dirt'];
+  readonly counts: NonNullable<Job['surroundings']>;
+  readonly parts: readonly Pick<Part, 'name' | 'sealing' | 'dirt'>[];
 }
 
 /** What turns the output: motors behind speed controllers, a stepping motor, a position servo. */
@@ -84,6 +92,8 @@ export interface PowerPath {
   readonly buckling?: ResolvedJob['buckling'];
   readonly settling?: ResolvedJob['settling'];
   readonly jam?: number;
+  /** Present where it is wet or dirty. */
+  readonly surroundings?: Surroundings;
   /** What the parts say of how they go together. */
   readonly fitting?: {
     readonly shaft: number | undefined;

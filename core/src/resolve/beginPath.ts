@@ -4,7 +4,7 @@ import { choiceAt, jobAt, type Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
 import { resolveJob } from '../job/table.js';
 import type { Job } from '../plan/job.js';
-import { apartOf, currentChoice, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
+import { apartOf, currentChoice, partIdsOf, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
 import { trainOf } from '../reduction/train.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { resolveStage } from './resolveStages.js';
@@ -64,10 +64,20 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
   const { outputEfficiency = 1 } = resolved;
   const output = { ratio: 1, efficiency: outputEfficiency, backEfficiency: Math.max(0, 2 - 1 / outputEfficiency) };
   const { match = {} } = plan;
+  const { wet, dirt } = job;
   return {
     mechanismId: mechanism.id,
     mechanismKind: mechanism.kind,
     job,
+    surroundings:
+      wet || dirt
+        ? {
+            wet,
+            dirt,
+            counts: job.surroundings ?? 'must',
+            parts: partIdsOf(choice.drive).flatMap((id) => plan.parts[id]?.part ?? []),
+          }
+        : undefined,
     match: {
       length: collect.take('match.length', match.length, ['match', 'length']),
       rest: collect.take('match.rest', match.rest, ['match', 'rest']),

@@ -21,7 +21,7 @@ import {
 import type { Quantity } from '../plan/quantity.js';
 import type { Shelved } from '../sizing/proposal.js';
 import { copyOf } from '../sizing/proposal.js';
-import { sameCan } from '../wants/likeForLike.js';
+import { alike } from '../wants/likeForLike.js';
 import { sameKey, toBuy, usedElsewhere } from '../wants/stockOf.js';
 import { meetsMust } from './musts.js';
 import type { ShortlistQuery } from './query.js';
@@ -117,7 +117,7 @@ function machines(bench: Bench, drive: MachineDrive): readonly DriveOption[] {
 function motorsAlike({ plan, query, shelf }: Bench, drive: DcDrive): readonly Of<MotorPart>[] {
   const now = plan.parts[drive.motor]?.part;
   return ofKind<MotorPart>(shelf, 'motor').filter(
-    ({ part }) => query.like !== 'can' || (now?.kind === 'motor' && sameCan(now, part) === true),
+    ({ part }) => query.like === undefined || alike(query.like, now?.kind === 'motor' ? now : undefined, part),
   );
 }
 

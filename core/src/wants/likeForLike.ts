@@ -5,7 +5,7 @@ import type { MotorPart } from '../plan/part.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import { resolveDcPath } from '../resolve/resolvePath.js';
 
-/** What is kept the same when drives are compared: nothing but the job, how fast the output can go, or the motor's can. */
+/** What is kept the same when drives are compared: nothing but the job, how fast the output can go, the motor's can, or its grams. */
 export const LIKES = [
   {
     id: 'job',
@@ -21,6 +21,11 @@ export const LIKES = [
     id: 'can',
     name: 'the same can',
     says: 'only motors whose can is as wide as today’s within a tenth, so that it goes in the same hole',
+  },
+  {
+    id: 'mass',
+    name: 'the same mass',
+    says: 'only motors as heavy as today’s within a seventh: what the same grams give',
   },
 ] as const;
 export type Like = (typeof LIKES)[number]['id'];
@@ -40,6 +45,29 @@ export function sameCan(
   if (!a.canDiameter || !b.canDiameter) return undefined;
   const [least, most] = [a.canDiameter.si, b.canDiameter.si].sort((x, y) => x - y);
   return least! >= (1 - SAME_CAN) * most!;
+}
+
+/** Motors as heavy as each other within this share go for the same. */
+const SAME_MASS = 0.15;
+
+/**
+ * Whether two motors are as heavy; `undefined` where the mass of one is not known.
+ *
+ * @example sameMass({ mass: { si: 0.4 } }, { mass: { si: 0.36 } }) //=> true
+ */
+export function sameMass(
+  a: { readonly mass?: Pick<NonNullable<MotorPart['mass']>, 'si'> },
+  b: { readonly mass?: Pick<NonNullable<MotorPart['mass']>, 'si'> },
+): boolean | undefined {
+  if (!a.mass || !b.mass) return undefined;
+  const [least, most] = [a.mass.si, b.mass.si].sort((x, y) => x - y);
+  return least! >= (1 - SAME_MASS) * most!;
+}
+
+/** Whether a motor may stand beside another where they are to be alike; unknown is not alike. */
+export function alike(like: Like, own: MotorPart | undefined, other: MotorPart): boolean {
+  if (like !== 'can' && like !== 'mass') return true;
+  return own !== undefined && (like === 'can' ? sameCan(own, other) : sameMass(own, other)) === true;
 }
 
 /** Speed of the output with nothing to move, rad/s of the last shaft; `undefined` where the drive is not known. */

@@ -450,6 +450,21 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     const fastest = Math.max(path.asked.speed, runOf(path).topSpeed) * lever(path);
     return highestSpeed === undefined || highestSpeed / fastest;
   }),
+  surroundings: ({ surroundings: of }) => {
+    if (!of) return undefined;
+    const better = { 'dust and splashes': ['dust and splashes', 'under water'], 'under water': ['under water'] };
+    const dirtier = { 'some dirt': ['some dirt', 'any dirt'], 'any dirt': ['any dirt'] };
+    const weak = (has: string | undefined, takes: readonly string[] | undefined) =>
+      takes !== undefined && has !== undefined && !takes.includes(has);
+    // What is only scored is worth knowing and judges nothing; what does not say is not held against it.
+    return (
+      of.counts === 'score' ||
+      !of.parts.some(
+        ({ sealing, dirt }) =>
+          weak(sealing, of.wet && better[of.wet]) || weak(dirt, of.dirt && dirtier[of.dirt]),
+      )
+    );
+  },
   // A note says something and judges nothing: it is there wherever there are brushes.
   'brush-wear': dc(({ motor }) => (motor.type === 'brushed' ? true : undefined)),
   creep: dc((path) => path.asked.creep && (path.asked.creep * lever(path)) / slowest(path)),

@@ -102,6 +102,8 @@ export const PARTS = {
   controller: {
     kind: 'controller',
     name: 'controller',
+    sealing: 'under water',
+    dirt: 'any dirt',
     drives: ['brushed', 'brushless'],
     resistance: q(0.005),
     statorLimit: q(60),
@@ -130,6 +132,7 @@ export const PARTS = {
   stepper: {
     kind: 'stepper',
     name: 'stepper',
+    dirt: 'clean only',
     phaseResistance: q(0.9),
     phaseInductance: q(0.0025),
     ratedCurrent: q(2.8),
@@ -202,6 +205,7 @@ export const PARTS = {
   servo: {
     kind: 'servo',
     name: 'servo',
+    sealing: 'dust and splashes',
     motion: 'joint',
     points: [{ voltage: q(6), stallTorque: q(2), speed: q(6), stallCurrent: q(2.2) }],
     idleCurrent: q(0.01),

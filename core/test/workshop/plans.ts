@@ -215,6 +215,8 @@ const PLAIN = plan('plain motors', 'pack', [
         friction: q(8),
         counterforce: q(20),
         profile: 'stop',
+        wet: 'dust and splashes',
+        dirt: 'any dirt',
       }),
     ],
     {
@@ -406,7 +408,17 @@ const PULSED = plan('pulses', 'high pack', [
   mechanism(
     'dial',
     'turntable',
-    [job<'turn'>({ kind: 'turn', angle: q(Math.PI), time: q(0.9), every: q(6), settle: q(0.02) })],
+    [
+      job<'turn'>({
+        kind: 'turn',
+        angle: q(Math.PI),
+        time: q(0.9),
+        every: q(6),
+        settle: q(0.02),
+        dirt: 'some dirt',
+        surroundings: 'score',
+      }),
+    ],
     {
       drive: step('stepper', { engagedInertia: q(0.004) }),
       stages: [gears('s1', 20, 80), gears('s2', 17, 34)],
@@ -516,7 +528,17 @@ const SERVOS = plan(
     mechanism(
       'walker',
       'leg',
-      [job<'stride'>({ kind: 'stride', mass: q(1.2), legsDown: q(3), angle: q(0.6), time: q(0.35), every: q(0.7) })],
+      [
+        job<'stride'>({
+          kind: 'stride',
+          mass: q(1.2),
+          legsDown: q(3),
+          angle: q(0.6),
+          time: q(0.35),
+          every: q(0.7),
+          wet: 'under water',
+        }),
+      ],
       {
         drive: servos({ joints: 4 }),
         stages: [],

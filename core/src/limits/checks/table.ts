@@ -18,6 +18,7 @@ import { recovers } from './recovers.js';
 import { resolves } from './resolves.js';
 import { deadSpots } from './servo/deadSpots.js';
 import { railGround, railMoving, railSource, railStalled, railVoltsFull, railVoltsLeast } from './servo/rail.js';
+import { surroundings } from './surroundings.js';
 import { tip } from './servo/tip.js';
 import { standsAtAngle } from './servo/standsAtAngle.js';
 import { travel } from './servo/travel.js';
@@ -74,6 +75,7 @@ export const CHECKS: readonly CheckRule<DcPath>[] = [
   returnCharge,
   ...STAGES,
   ...WIRING,
+  surroundings,
   erpm,
   fitsTogether,
 ];
@@ -98,6 +100,7 @@ export const STEP_CHECKS: readonly CheckRule<StepPath>[] = [
   draw,
   ...STAGES,
   ...WIRING,
+  surroundings,
   fitsTogether,
 ];
 
@@ -117,4 +120,5 @@ export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = [
   railGround,
   ...STAGES,
   ...WIRING,
+  surroundings,
 ];

@@ -52,7 +52,7 @@ const speedUnit = computed(() => outputUnits(path.value).speed);
 
 /** The number behind a score, where there is one. */
 function number(score: CandidateScore, factor: ScoreFactor): string {
-  const { price, leastSpeed, efficiency, wear, torquePerMass, freeSpeed } = score.numbers;
+  const { price, leastSpeed, efficiency, brushHours, torquePerMass, freeSpeed } = score.numbers;
   switch (factor) {
     case 'cost':
       return price === undefined ? '' : show(price, 'number');
@@ -61,7 +61,7 @@ function number(score: CandidateScore, factor: ScoreFactor): string {
     case 'efficiency':
       return efficiency === undefined ? '' : show(efficiency, 'share', 2);
     case 'wear':
-      return wear === undefined ? '' : wear === 0 ? 'none' : `${digits(wear, 2)} h full load`;
+      return brushHours === undefined ? '' : brushHours === Infinity ? 'none' : `last ${digits(brushHours, 2)} h`;
     case 'torque per mass':
       return torquePerMass === undefined ? '' : torquePerMass.toFixed(3);
     case 'highest speed':
@@ -70,6 +70,10 @@ function number(score: CandidateScore, factor: ScoreFactor): string {
       return '';
   }
 }
+
+/** Minutes on this pack, today's beside the rival's. */
+const runsFor = ({ numbers: { runTime } }: CandidateScore): string =>
+  runTime === undefined ? 'not known' : `${digits(runTime / 60, 2)} min`;
 
 function take(score: CandidateScore): void {
   commit(score.changes);
@@ -110,7 +114,11 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
   </div>
   <p v-if="card.length < 2" class="mb-2 text-sm text-tight">
     Nothing else on the shelf is alike in that{{
-      like === 'can' ? ', or the width of this motor’s can is not known' : ''
+      like === 'can'
+        ? ', or the width of this motor’s can is not known'
+        : like === 'mass'
+          ? ', or the mass of this motor is not known'
+          : ''
     }}.
   </p>
   <div class="overflow-x-auto">
@@ -157,6 +165,14 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
         <tr class="font-semibold">
           <th scope="row" class="py-1 text-left">weighted</th>
           <td v-for="score in card" :key="score.id" class="figures pl-3">{{ bar(score.total) }}</td>
+        </tr>
+        <tr class="border-b border-hair">
+          <th scope="row" class="py-1 text-left font-normal" title="this job over and over, with nothing else on the pack">
+            the pack lasts
+          </th>
+          <td v-for="score in card" :key="score.id" class="figures pl-3 text-xs" data-testid="runs-for">
+            {{ runsFor(score) }}
+          </td>
         </tr>
         <tr>
           <th scope="row" class="text-left font-normal text-second">on this job</th>

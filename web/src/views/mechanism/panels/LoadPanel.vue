@@ -20,6 +20,24 @@ const arrives = computed(() => path.value.asked.travel !== undefined);
 const ROOM = 9;
 const shown = computed(() => Math.max(0, ROOM - fields.value.deciding.length - (arrives.value ? 1 : 0) - 1));
 
+/** Where it works: what the parts it meets must stand, or are scored by. */
+const WET = [
+  { value: 'dry', text: 'dry' },
+  { value: 'dust and splashes', text: 'dust and splashes' },
+  { value: 'under water', text: 'under water' },
+] as const;
+const DIRT = [
+  { value: 'clean', text: 'clean' },
+  { value: 'some dirt', text: 'some dirt' },
+  { value: 'any dirt', text: 'any dirt' },
+] as const;
+const COUNTS = [
+  { value: 'must', text: 'must be stood' },
+  { value: 'score', text: 'is only scored' },
+] as const;
+const where = (key: 'wet' | 'dirt', to: string) =>
+  commit([{ at: [...jobAt.value, key], to: to === 'dry' || to === 'clean' ? undefined : to }]);
+
 const DIRECTIONS = [
   { value: 'up', text: 'up' },
   { value: 'down', text: 'down' },
@@ -70,6 +88,20 @@ const DIRECTIONS = [
       :key="figure"
       :figure="figure"
       :allow="JOB_ALLOW[figure] ?? 'positive'"
+    />
+    <ChoiceField
+      :value="path.job.wet ?? 'dry'"
+      label="where it works it is"
+      :options="WET"
+      @change="where('wet', $event)"
+    />
+    <ChoiceField :value="path.job.dirt ?? 'clean'" label="and" :options="DIRT" @change="where('dirt', $event)" />
+    <ChoiceField
+      v-if="path.surroundings"
+      :value="path.surroundings.counts"
+      label="which"
+      :options="COUNTS"
+      @change="commit([{ at: [...jobAt, 'surroundings'], to: $event }])"
     />
     <MatchFields />
   </div>
