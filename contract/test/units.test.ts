@@ -253,3 +253,15 @@ describe('What a sheet writes short', () => {
       expect(parseQuantity(text, dimension).ok, text).toBe(true);
   });
 });
+
+describe('a long time', () => {
+  it('is told in hours, and read back the same', () => {
+    expect(displayText(360_000, 'time')).toBe('100 h');
+    expect(displayText(7100, 'time')).toBe('7100 s');
+    const read = parseQuantity('100 h', 'time');
+    expect(read).toMatchObject({ ok: true, si: 360_000 });
+    // A bare number takes the unit that stands in the field.
+    expect(parseQuantity('120', 'time', 'metric', 'h')).toMatchObject({ ok: true, si: 432_000 });
+    expect(parseQuantity('120', 'time', 'metric', 's')).toMatchObject({ ok: true, si: 120 });
+  });
+});

@@ -66,7 +66,7 @@ test('brushed or brushless: weights are the person’s, and stay', async ({ hero
   await expect.poll(() => onThisJob.innerText()).not.toBe(suited);
   await page.getByRole('button', { name: 'the same can' }).click();
   await expect(page.getByTestId('scores').getByRole('columnheader', { name: '45 mm can' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'all ten factors' }).click();
+  await page.getByRole('button', { name: 'all 9 factors' }).click();
   await expect(page.getByTestId('scores')).toContainText('torque per mass');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Compare' }).click();

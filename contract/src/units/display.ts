@@ -1,5 +1,5 @@
 import { digits, worded, type Dimension, type Words } from '@rough-gear/core';
-import { unit, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
+import { HOURS, unit, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
 
 /** A value as shown: its number and its unit apart, so that they can be set differently. */
 export interface Displayed {
@@ -64,10 +64,13 @@ function factorOf(dimension: Dimension, spelled: string): number {
   return factor;
 }
 
+/** Times from here on are told in hours: nobody counts the seconds of a brush's life. s */
+const LONG = 7200;
 /** A value in the chosen system's unit, three digits unless said otherwise. */
 export function display(si: number, dimension: Dimension, system: UnitSystem = 'metric', significant = 3): Displayed {
   const [first, small] = unitsOf(dimension, system);
-  const chosen = small && Math.abs(si) < 0.5 && si !== 0 ? small : first!;
+  const long = dimension === 'time' && Math.abs(si) >= LONG;
+  const chosen = long ? HOURS : small && Math.abs(si) < 0.5 && si !== 0 ? small : first!;
   return { number: digits(inUnit(si, dimension, chosen), significant), unit: chosen.label };
 }
 

@@ -3,7 +3,7 @@ import { doubtIn } from './doubtful.js';
 import { displayText, siSpelling, withUnit } from './display.js';
 import { readNumber, type ReadNumber } from './readNumber.js';
 import { readTrade } from './trade.js';
-import { unit, UNITS, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
+import { HOURS, unit, UNITS, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
 
 /** What a person typed, understood: or refused with the reason and an example that would be. */
 export type Parsed =
@@ -43,7 +43,10 @@ export function parseQuantity(
   const rest = read.rest;
   if (rest === '') {
     const units = unitsOf(dimension, system);
-    const bare = units.find(({ label }) => label === standing) ?? units[0]!;
+    const bare =
+      dimension === 'time' && standing === HOURS.label
+        ? HOURS
+        : (units.find(({ label }) => label === standing) ?? units[0]!);
     return finish(fromBare(read.value, dimension, bare), inUnitOf(text.trim(), dimension, bare));
   }
   const shown = shownUnit(rest, dimension);

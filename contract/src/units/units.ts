@@ -25,6 +25,9 @@ export interface DisplayUnit {
 /** Which units figures are shown in. A preference of the person, no part of the plan. */
 export type UnitSystem = 'metric' | 'inch';
 
+/** What a long time is told in. */
+export const HOURS: DisplayUnit = { label: 'h', spelled: 'hr' };
+
 const one = (label: string, spelled: string): DisplayUnit => ({ label, spelled });
 
 interface DimensionUnits {
@@ -60,7 +63,7 @@ export const UNITS: Readonly<Record<Dimension, DimensionUnits>> = {
   force: { metric: [one('N', 'N')], inch: [one('lbf', 'lbf')], example: '150 N or 34 lb' },
   stress: { metric: [one('MPa', 'MPa')], inch: [one('ksi', 'ksi')], example: '250 MPa' },
   length: { metric: [one('m', 'm'), one('mm', 'mm')], inch: [one('in', 'in')], example: '1.35 m or 55 in' },
-  time: { metric: [one('s', 's')], example: '1.6 s or 2 min' },
+  time: { metric: [one('s', 's')], example: '1.6 s or 2 min or 100 h' },
   angle: { metric: [one('°', 'deg')], example: '20°' },
   velocity: { metric: [one('m/s', 'm / s')], inch: [one('ft/s', 'ft / s')], example: '0.8 m/s or 2.6 ft/s' },
   acceleration: { metric: [one('m/s²', 'm / s^2')], inch: [one('ft/s²', 'ft / s^2')], example: '1.2 m/s²' },

@@ -280,13 +280,15 @@ function numbersOf({ motor, controller }: Candidate, path: DcPath, run: Run | un
   const watts =
     flow.supplyCurrent && flow.packVoltage ? drive.motors * flow.supplyCurrent * flow.packVoltage : undefined;
   const free = freeSpeedAt(drive.motor, drive.restVoltage);
-  const lives = run && lacksOf(path, ['charge', 'throw', 'continuous', 'heat']).length === 0 ? run : undefined;
+  const lives =
+    run?.outcome === 'arrived' && lacksOf(path, ['charge', 'throw', 'continuous', 'heat']).length === 0
+      ? run
+      : undefined;
   return {
     ...cost,
     leastSpeed: leastOutputSpeed(path) * path.asked.perCoordinate,
     ...(watts !== undefined && watts > 0 && out > 0 ? { efficiency: Math.min(1, out / watts) } : {}),
-    brushHours:
-      motor.type === 'brushless' ? Infinity : lives && brushesLast(path, lives).working / 3600,
+    brushHours: motor.type === 'brushless' ? Infinity : lives && brushesLast(path, lives).working / 3600,
     runTime: lives && runTimeOf(path, lives),
     ...(motor.mass ? { torquePerMass: motorConstant(drive.motor) / motor.mass.si } : {}),
     freeSpeed: free,

@@ -73,7 +73,7 @@ function number(score: CandidateScore, factor: ScoreFactor): string {
 
 /** Minutes on this pack, today's beside the rival's. */
 const runsFor = ({ numbers: { runTime } }: CandidateScore): string =>
-  runTime === undefined ? 'not known' : `${digits(runTime / 60, 2)} min`;
+  runTime === undefined ? '—' : `${digits(runTime / 60, 2)} min`;
 
 function take(score: CandidateScore): void {
   commit(score.changes);
@@ -98,7 +98,7 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
     />
     <span v-if="!school" class="font-semibold">your own</span>
     <button type="button" class="act ml-auto min-h-6" :aria-expanded="all" @click="all = !all">
-      {{ all ? 'the six that decide' : 'all ten factors' }}
+      {{ all ? 'the six that decide' : `all ${SCORE_FACTORS.length} factors` }}
     </button>
   </div>
   <p v-if="school" class="mb-2 max-w-3xl border-l-3 border-line pl-2 text-sm text-second">{{ school.reasons }}</p>
@@ -167,7 +167,11 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
           <td v-for="score in card" :key="score.id" class="figures pl-3">{{ bar(score.total) }}</td>
         </tr>
         <tr class="border-b border-hair">
-          <th scope="row" class="py-1 text-left font-normal" title="this job over and over, with nothing else on the pack">
+          <th
+            scope="row"
+            class="py-1 text-left font-normal"
+            title="this job over and over, with nothing else on the pack; none where it does not get there"
+          >
             the pack lasts
           </th>
           <td v-for="score in card" :key="score.id" class="figures pl-3 text-xs" data-testid="runs-for">

@@ -32,8 +32,8 @@ const DIRT = [
   { value: 'any dirt', text: 'any dirt' },
 ] as const;
 const COUNTS = [
-  { value: 'must', text: 'must be stood' },
-  { value: 'score', text: 'is only scored' },
+  { value: 'must', text: 'must stand that' },
+  { value: 'score', text: 'are only scored' },
 ] as const;
 const where = (key: 'wet' | 'dirt', to: string) =>
   commit([{ at: [...jobAt.value, key], to: to === 'dry' || to === 'clean' ? undefined : to }]);
@@ -91,15 +91,20 @@ const DIRECTIONS = [
     />
     <ChoiceField
       :value="path.job.wet ?? 'dry'"
-      label="where it works it is"
+      label="water where it is"
       :options="WET"
       @change="where('wet', $event)"
     />
-    <ChoiceField :value="path.job.dirt ?? 'clean'" label="and" :options="DIRT" @change="where('dirt', $event)" />
+    <ChoiceField
+      :value="path.job.dirt ?? 'clean'"
+      label="dirt where it is"
+      :options="DIRT"
+      @change="where('dirt', $event)"
+    />
     <ChoiceField
       v-if="path.surroundings"
       :value="path.surroundings.counts"
-      label="which"
+      label="parts"
       :options="COUNTS"
       @change="commit([{ at: [...jobAt, 'surroundings'], to: $event }])"
     />
