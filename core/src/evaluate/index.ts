@@ -11,6 +11,7 @@ export * from './judgedOver.js';
 export * from './reach.js';
 export * from './brakeReach.js';
 export * from './endSpeeds.js';
+export * from './atSpeed.js';
 export * from './endurance.js';
 export * from './bind.js';
 export * from './wireLoss.js';

@@ -4,6 +4,7 @@ export * from './coast.js';
 export * from './flowFor.js';
 export * from './fullEffort.js';
 export * from './run.js';
+export * from './spinDown.js';
 export * from './runOf.js';
 export * from './settle.js';
 export * from './throw.js';

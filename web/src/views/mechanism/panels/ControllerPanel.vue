@@ -5,8 +5,12 @@ import FigureField from '../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useDcMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
+import { lazily } from '../../../components/widgets/lazily.js';
+import { useEver } from '../../../composables/useEver.js';
 import ControllerMore from './ControllerMore.vue';
 import PartPicker from './PartPicker.vue';
+
+const AtSpeedSheet = lazily(() => import('./AtSpeedSheet.vue'));
 
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { plan, drive, choiceAt } = useDcMechanism();
@@ -15,6 +19,8 @@ const part = computed(() => plan.value.parts[drive.value.controller]!.part as Co
 
 /** A limit set above what the controller is made for is said. */
 const more = ref(false);
+const looking = ref(false);
+const everLooked = useEver(() => looking.value);
 const over = computed(() => {
   const words = [
     [drive.value.statorLimit, part.value.statorLimit, 'motor-side'],
@@ -36,6 +42,7 @@ const over = computed(() => {
     <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
       {{ more ? 'Less' : 'Start, ramp, lock, regulator' }}
     </button>
+    <button type="button" class="act min-h-6" @click="looking = true">At one speed</button>
     <button
       type="button"
       class="act min-h-6"
@@ -60,4 +67,5 @@ const over = computed(() => {
     pack. Emptied, a limit goes back to the controller’s own.
   </p>
   <ControllerMore v-if="more" />
+  <AtSpeedSheet v-if="everLooked" :open="looking" @close="looking = false" />
 </template>

@@ -1,0 +1,105 @@
+import { brakePoint } from '../controller/brakePoint.js';
+import type { Drive, HeldBy } from '../controller/drive.js';
+import { drivePoint } from '../controller/drivePoint.js';
+import { freeSpeedAt } from '../motor/peaks.js';
+import { RUN_NEEDS } from '../motion/needs.js';
+import { spinDown } from '../motion/spinDown.js';
+import { lacksOf, motorSpeed, type DcPath } from '../powerpath/path.js';
+
+/** Full command one way at one speed. */
+export interface FullAt {
+  /** Of one motor, A. */
+  readonly motorCurrent: number;
+  /** Of all motors, out of the pack; under 0 back into it. A */
+  readonly packCurrent: number;
+  /** At the output, N or N·m; no more than the tyres carry. */
+  readonly force: number;
+  /** Whether the tyres carry less than the motors give. */
+  readonly slips: boolean;
+  readonly heldBy: HeldBy;
+  /** What it would be with what holds it doubled; absent where that is no limit that is set. */
+  readonly doubled?: { readonly force: number; readonly packCurrent: number };
+}
+
+export interface AtSpeed {
+  readonly driving: FullAt;
+  readonly braking: FullAt;
+  /** Lifted off, with nothing on its shaft but its own rotor: seconds from its free speed to rest, with the offset that is set and without one. */
+  readonly lifted: { readonly from: number; readonly seconds: number; readonly without: number };
+}
+
+/** The limit that a point is held by, in the drive. */
+const DRIVING: Readonly<Partial<Record<HeldBy, keyof Drive>>> = { stator: 'statorLimit', supply: 'supplyLimit' };
+const BRAKING: Readonly<Partial<Record<HeldBy, keyof Drive>>> = {
+  stator: 'brakeLimit',
+  returned: 'returnLimit',
+  supply: 'supplyLimit',
+};
+
+/**
+ * What flows at one speed of the output (m/s or rad/s ≥ 0) at full command and at full braking, and what each limit costs
+ * there; `undefined` where a figure is missing.
+ *
+ * @example atSpeed(path, 0.8).driving.heldBy //=> 'supply'
+ */
+export function atSpeed(path: DcPath, speed: number): AtSpeed | undefined {
+  if (lacksOf(path, RUN_NEEDS).length > 0) return undefined;
+  const { drive, control } = path;
+  const from = freeSpeedAt(drive.motor, drive.restVoltage);
+  return {
+    driving: fullAt(path, speed, DRIVING, pulled),
+    braking: fullAt(path, speed, BRAKING, braked),
+    lifted: {
+      from,
+      seconds: spinDown(drive.motor, drive.rotorInertia, from, control.dragOffset),
+      without: spinDown(drive.motor, drive.rotorInertia, from, 0),
+    },
+  };
+}
+
+interface OneWay {
+  readonly motorCurrent: number;
+  readonly packCurrent: number;
+  readonly force: number;
+  readonly heldBy: HeldBy;
+}
+
+function fullAt(
+  path: DcPath,
+  speed: number,
+  limits: typeof DRIVING,
+  way: (path: DcPath, drive: Drive, speed: number) => OneWay,
+): FullAt {
+  const carried = path.load.traction ?? Infinity;
+  const now = way(path, path.drive, speed);
+  const limit = limits[now.heldBy];
+  const wider = limit && way(path, { ...path.drive, [limit]: 2 * (path.drive[limit] as number) }, speed);
+  return {
+    ...now,
+    force: Math.min(now.force, carried),
+    slips: now.force > carried,
+    doubled: wider && { force: Math.min(wider.force, carried), packCurrent: wider.packCurrent },
+  };
+}
+
+function pulled({ train, radius }: DcPath, drive: Drive, speed: number): OneWay {
+  const lever = train.total / radius;
+  const { motorCurrent, supplyCurrent, shaftTorque, heldBy } = drivePoint(drive, speed * lever);
+  return {
+    motorCurrent,
+    packCurrent: drive.motors * supplyCurrent,
+    force: Math.max(0, drive.motors * shaftTorque * lever * train.efficiency),
+    heldBy,
+  };
+}
+
+function braked(path: DcPath, drive: Drive, speed: number): OneWay {
+  const { train, radius } = path;
+  const { motorCurrent, returnedCurrent, shaftTorque, heldBy } = brakePoint(drive, motorSpeed(path, speed));
+  return {
+    motorCurrent,
+    packCurrent: -drive.motors * returnedCurrent,
+    force: (drive.motors * shaftTorque * train.total) / radius / Math.max(train.backEfficiency, 0.02),
+    heldBy,
+  };
+}
