@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import Ajv2019 from 'ajv/dist/2019.js';
 import {
   applyChanges,
+  jobsOf,
   MECHANISM_JOBS,
   proposeMechanism,
   quantityOf,
@@ -47,7 +48,7 @@ describe('a plan with a mechanism of every kind', () => {
     if (!result.ok)
       expect(result.problems).toContainEqual({
         field: `mechanisms[${LAST}].jobs[0].kind`,
-        reason: `a ${kind} does no ${foreign.kind}; allowed: ${MECHANISM_JOBS[kind].jobs.join(', ')}`,
+        reason: `a ${kind} does no ${foreign.kind}; allowed: ${jobsOf(kind).join(', ')}`,
       });
   });
 

@@ -6,6 +6,7 @@ import type {
   PushJob,
   RaiseJob,
   ThrowJob,
+  SkidJob,
   SlideJob,
   SprintJob,
   StrideJob,
@@ -42,6 +43,12 @@ const push = Joi.object<PushJob, true>({
   ...common,
   kind: Joi.string().valid('push').required(),
   push: positive,
+  time: positive,
+});
+const skid = Joi.object<SkidJob, true>({
+  ...common,
+  kind: Joi.string().valid('skid').required(),
+  angle: positive,
   time: positive,
 });
 const raise = Joi.object<RaiseJob, true>({
@@ -126,7 +133,7 @@ const stride = Joi.object<StrideJob, true>({
   time: positive,
 });
 
-const KINDS = { sprint, push, raise, swing, haul, throw: throwing, convey, turn, slide, grip, stride } satisfies Record<
+const KINDS = { sprint, push, skid, raise, swing, haul, throw: throwing, convey, turn, slide, grip, stride } satisfies Record<
   Job['kind'],
   Joi.ObjectSchema
 >;

@@ -54,6 +54,10 @@ const wheels = Joi.object<WheelsOutput, true>({
   wheels: Joi.number().integer().min(1).max(40),
   driven: Joi.number().integer().min(1).max(40),
   rollingResistance: notNegative,
+  track: positive,
+  base: notNegative,
+  scrub: positive,
+  yawInertia: positive,
 });
 
 const drum = Joi.object<DrumOutput, true>({

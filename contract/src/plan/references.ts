@@ -1,4 +1,4 @@
-import { MECHANISM_JOBS, type MachineDrive, type PartKind, type Plan } from '@rough-gear/core';
+import { jobsOf, MECHANISM_JOBS, type MachineDrive, type PartKind, type Plan } from '@rough-gear/core';
 import type { Problem } from './problem.js';
 
 /** What a schema cannot say: ids that lead somewhere, jobs that fit their mechanism, a supply that reaches a pack. */
@@ -29,11 +29,12 @@ export function checkReferences(plan: Plan): readonly Problem[] {
   plan.mechanisms.forEach((mechanism, m) => {
     const field = `mechanisms[${m}]`;
     const fits = MECHANISM_JOBS[mechanism.kind];
+    const may = jobsOf(mechanism.kind);
     unique(mechanism.jobs, `${field}.jobs`, say);
     unique(mechanism.choices, `${field}.choices`, say);
     mechanism.jobs.forEach((job, j) => {
-      if (!fits.jobs.includes(job.kind))
-        say(`${field}.jobs[${j}].kind`, `a ${mechanism.kind} does no ${job.kind}; allowed: ${fits.jobs.join(', ')}`);
+      if (!may.includes(job.kind))
+        say(`${field}.jobs[${j}].kind`, `a ${mechanism.kind} does no ${job.kind}; allowed: ${may.join(', ')}`);
     });
     if (!mechanism.choices.some((choice) => choice.id === mechanism.current))
       say(`${field}.current`, `${mechanism.current} is none of its choices`);

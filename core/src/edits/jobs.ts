@@ -1,6 +1,6 @@
 import type { Change } from '../plan/change.js';
 import { freshId } from '../plan/freshId.js';
-import type { Job } from '../plan/job.js';
+import type { Job, JobKind } from '../plan/job.js';
 import { MOST } from '../plan/most.js';
 import { mechanismAt, mechanismById } from '../plan/place.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
@@ -8,7 +8,7 @@ import { MECHANISM_JOBS } from '../job/table.js';
 import { withoutGoesOf } from './scripts.js';
 
 /**
- * Another job of a mechanism, begun as a copy of one it has.
+ * Another job of a mechanism, begun as a copy of one it has, or of another kind with nothing typed yet.
  *
  * @throws where as many are kept as there may be
  */
@@ -17,12 +17,14 @@ export function addJob(
   mechanismId: string,
   like: Job,
   name: string,
+  kind: JobKind = like.kind,
 ): { readonly id: string; readonly changes: readonly Change[] } {
   const { jobs } = mechanismById(plan, mechanismId);
   if (jobs.length >= MOST.jobs) throw new Error(`${MOST.jobs} jobs are kept: remove one first`);
   const id = freshId(plan, 'job');
   const at = [...mechanismAt(plan, mechanismId), 'jobs', jobs.length];
-  return { id, changes: [{ at, to: { ...like, id, name } satisfies Job }] };
+  const to = kind === like.kind ? { ...like, id, name } : ({ id, name, kind } as Job);
+  return { id, changes: [{ at, to }] };
 }
 
 /**
@@ -33,7 +35,8 @@ export function addJob(
 export function jobIsNeeded({ kind, jobs }: Mechanism, jobId: string): boolean {
   const job = jobs.find(({ id }) => id === jobId);
   const alike = jobs.filter((other) => other.kind === job?.kind);
-  return jobs.length === 1 || (MECHANISM_JOBS[kind].jobs.length > 1 && alike.length === 1);
+  const { jobs: own } = MECHANISM_JOBS[kind];
+  return jobs.length === 1 || (own.length > 1 && job !== undefined && own.includes(job.kind) && alike.length === 1);
 }
 
 /**

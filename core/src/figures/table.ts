@@ -164,9 +164,7 @@ export const FIGURES = {
   ),
   'controller.statorLimit': optional(figure('motor-side limit', 'I_{stator}', 'current', 'controller', 'controller')),
   'controller.supplyLimit': optional(figure('pack-side limit', 'I_{supply}', 'current', 'controller', 'controller')),
-  'controller.continuousCurrent': optional(
-    figure('steady current', 'I_{c}', 'current', 'controller', 'controller'),
-  ),
+  'controller.continuousCurrent': optional(figure('steady current', 'I_{c}', 'current', 'controller', 'controller')),
   'controller.switching': figure(
     'switching takes',
     's',
@@ -214,7 +212,14 @@ export const FIGURES = {
     rule('half the motor-side limit, or half the stall current'),
   ),
   'drive.dragOffset': figure('drag offset', 'I_{off}', 'current', 'controller', 'controller', typical(0, 'none set')),
-  'drive.timing': figure('timed ahead', '\\delta', 'angle', 'controller', 'motor', typical(0, 'as its sheet was measured')),
+  'drive.timing': figure(
+    'timed ahead',
+    '\\delta',
+    'angle',
+    'controller',
+    'motor',
+    typical(0, 'as its sheet was measured'),
+  ),
   'motor.ratedVoltage': figure('rated voltage', 'V_{r}', 'voltage', 'motor', 'motor'),
   'motor.freeSpeed': figure('free speed', '\\omega_{0}', 'speed', 'motor', 'motor'),
   'motor.freeCurrent': figure('free current', 'I_{0}', 'current', 'motor', 'motor'),
@@ -275,7 +280,9 @@ export const FIGURES = {
       'speed',
       'motor',
       'motor',
-      rule('1.5 times the free speed at rated volts of a brushed motor; 1.8 of a balanced one, 1.3 of one wound by hand'),
+      rule(
+        '1.5 times the free speed at rated volts of a brushed motor; 1.8 of a balanced one, 1.3 of one wound by hand',
+      ),
     ),
   ),
   'motor.brushDrop': figure(
@@ -322,6 +329,24 @@ export const FIGURES = {
     'output',
     'traction',
     typical(1, 'rubber tread on carpet'),
+  ),
+  'output.track': figure('track, side to side', 'w', 'length', 'output', 'load'),
+  'output.base': figure('base, first axle to last', 'b', 'length', 'output', 'load'),
+  'output.scrub': figure(
+    'grip sideways',
+    '\\mu_{s}',
+    'number',
+    'output',
+    'load',
+    rule('as it grips along; rollers give less'),
+  ),
+  'output.yawInertia': figure(
+    'inertia of turning',
+    'J_{z}',
+    'inertia',
+    'output',
+    'load',
+    rule('a block of its mass, as wide as the track and as long as the base and a wheel'),
   ),
   'output.drivenShare': figure(
     'weight on driven wheels',

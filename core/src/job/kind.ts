@@ -23,6 +23,8 @@ export interface JobTerms {
   /** What resists while moving, at a place and the speed the job needs. */
   resisting(path: PowerPath, place: number): Expression;
   inertia(path: PowerPath): Expression;
+  /** What the tyres carry; absent where nothing can slip. */
+  carried?(path: PowerPath): Expression;
   /** Absent where the job has no end in place. */
   travel?(path: PowerPath): Expression;
   /** Speed it is brought to, where it ends at one. */

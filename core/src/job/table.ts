@@ -11,12 +11,14 @@ import { slide } from './slide.js';
 import { stride } from './stride.js';
 import { swing } from './swing.js';
 import { turn } from './turn.js';
+import { skidTurn } from './skid.js';
 import { push, sprint } from './wheels.js';
 
 /** Every kind of job. A new one is one new file and one line here. */
 const KINDS = {
   sprint,
   push,
+  skid: skidTurn,
   raise,
   swing,
   haul,
@@ -28,11 +30,14 @@ const KINDS = {
   stride,
 } satisfies { readonly [K in JobKind]: { readonly output: Output['kind'] } };
 
-/** The jobs a kind of mechanism does, the first one first, and what it ends in. */
+/** The jobs a kind of mechanism does, the first one first, those it may do beside them, and what it ends in. */
 export const MECHANISM_JOBS: Readonly<
-  Record<MechanismKind, { readonly jobs: readonly JobKind[]; readonly output: Output['kind'] }>
+  Record<
+    MechanismKind,
+    { readonly jobs: readonly JobKind[]; readonly also?: readonly JobKind[]; readonly output: Output['kind'] }
+  >
 > = {
-  'drive-base': { jobs: ['sprint', 'push'], output: 'wheels' },
+  'drive-base': { jobs: ['sprint', 'push'], also: ['skid'], output: 'wheels' },
   lift: { jobs: ['raise'], output: 'drum' },
   arm: { jobs: ['swing'], output: 'arm' },
   climb: { jobs: ['haul'], output: 'drum' },
@@ -43,6 +48,16 @@ export const MECHANISM_JOBS: Readonly<
   grip: { jobs: ['grip'], output: 'grip' },
   leg: { jobs: ['stride'], output: 'leg' },
 };
+
+/**
+ * Every job a kind of mechanism may do.
+ *
+ * @example jobsOf('drive-base') //=> ['sprint', 'push', 'skid']
+ */
+export const jobsOf = (kind: MechanismKind): readonly JobKind[] => [
+  ...MECHANISM_JOBS[kind].jobs,
+  ...(MECHANISM_JOBS[kind].also ?? []),
+];
 
 /**
  * What is known of a kind of job.

@@ -1,7 +1,7 @@
 import { say } from '../words/phrase.js';
 import type { Estimate, FigureCollector } from '../figures/collector.js';
 import { driveBase } from '../load/driveBase.js';
-import type { PushJob, SprintJob } from '../plan/job.js';
+import type { PushJob, SkidJob, SprintJob } from '../plan/job.js';
 import type { WheelsOutput } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { add, cos, mul, sin, type Expression } from '../worked/expression.js';
@@ -10,11 +10,16 @@ import { readAsked, readTiming } from './asked.js';
 import type { JobKindSpec, JobTerms, Places } from './kind.js';
 import { diameterText, figureText } from './words.js';
 
-/** The two jobs of a drive base: sprint and push. */
+/** The two jobs of a drive base that go straight on: sprint and push; and what all its jobs read. */
 
 const LEVEL = 0;
 
-function readWheels(job: SprintJob | PushJob, output: WheelsOutput, at: Places, collect: FigureCollector) {
+export function readWheels(
+  job: SprintJob | PushJob | SkidJob,
+  output: WheelsOutput,
+  at: Places,
+  collect: FigureCollector,
+) {
   return {
     radius: collect.take('output.wheelRadius', output.radius, [...at.output, 'radius']),
     base: {
@@ -56,7 +61,17 @@ function rolling(path: PowerPath): Expression {
   );
 }
 
+/** μ·m·g·cosγ·share */
+export const carriedByTyres = (path: PowerPath): Expression =>
+  mul(
+    figureOf(path, 'output.grip'),
+    weightOf(path, 'output.mass'),
+    cos(figureOf(path, 'job.slope')),
+    figureOf(path, 'output.drivenShare'),
+  );
+
 const terms: JobTerms = {
+  carried: carriedByTyres,
   radius: (path) => figureOf(path, 'output.wheelRadius'),
   hold: uphill,
   resisting: (path) => add(uphill(path), rolling(path)),

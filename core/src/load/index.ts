@@ -9,5 +9,6 @@ export * from './leg.js';
 export * from './lift.js';
 export * from './load.js';
 export * from './roller.js';
+export * from './skid.js';
 export * from './throw.js';
 export * from './turntable.js';

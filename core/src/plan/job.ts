@@ -41,6 +41,13 @@ export interface PushJob extends JobBase {
   readonly time?: Quantity;
 }
 
+/** Drive base: turn on the spot, its two sides running against each other. */
+export interface SkidJob extends JobBase {
+  readonly kind: 'skid';
+  readonly angle?: Quantity;
+  readonly time?: Quantity;
+}
+
 /** Straight lift: raise a mass by a height in a time, or let it down. */
 export interface RaiseJob extends JobBase {
   readonly kind: 'raise';
@@ -134,5 +141,5 @@ export interface StrideJob extends JobBase {
 }
 
 export type Job =
-  StrideJob | SprintJob | PushJob | RaiseJob | SwingJob | HaulJob | ThrowJob | ConveyJob | TurnJob | SlideJob | GripJob;
+  StrideJob | SprintJob | PushJob | SkidJob | RaiseJob | SwingJob | HaulJob | ThrowJob | ConveyJob | TurnJob | SlideJob | GripJob;
 export type JobKind = Job['kind'];

@@ -31,6 +31,13 @@ export interface WheelsOutput {
   readonly wheels?: number;
   readonly driven?: number;
   readonly rollingResistance?: Quantity;
+  /** From the wheels of one side to those of the other, and from the first axle that stands on the ground to the last. */
+  readonly track?: Quantity;
+  readonly base?: Quantity;
+  /** Grip of a tyre that is dragged sideways. */
+  readonly scrub?: Quantity;
+  /** Of the whole robot about its upright axis. */
+  readonly yawInertia?: Quantity;
 }
 
 export interface DrumOutput extends Lifted {

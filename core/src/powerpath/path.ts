@@ -90,6 +90,7 @@ export interface PowerPath {
   readonly rope?: ResolvedJob['rope'];
   readonly thrown?: ResolvedJob['thrown'];
   readonly buckling?: ResolvedJob['buckling'];
+  readonly turning?: ResolvedJob['turning'];
   readonly settling?: ResolvedJob['settling'];
   readonly jam?: number;
   /** Present where it is wet or dirty. */

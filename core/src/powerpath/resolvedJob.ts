@@ -21,6 +21,8 @@ export interface ResolvedJob {
   readonly thrown?: ThrowFigures;
   readonly buckling?: { readonly diameter: number; readonly length: number; readonly endFactor: number };
   readonly settling?: { readonly window: number; readonly counts: number | undefined; readonly backlash: number };
+  /** Of a robot that turns on the spot: how far its wheels stand from the middle, in the mean, m. */
+  readonly turning?: { readonly reach: number };
   /** Something falls when the power goes. */
   readonly falls?: Falls;
   /** How long it may stall at full effort, s. */

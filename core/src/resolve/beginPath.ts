@@ -101,6 +101,7 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
     rope: resolved.rope,
     thrown: resolved.thrown,
     buckling: resolved.buckling,
+    turning: resolved.turning,
     settling: resolved.settling,
     jam: resolved.jam,
   };

@@ -242,6 +242,13 @@ export const leverOf = (path: PowerPath): Expression => div(totalOf(path), radiu
 
 const termsOf = (path: PowerPath) => jobKindOf(path.job.kind).terms;
 
+/** What the tyres carry. Throws of a job where nothing can slip. */
+export function carriedOf(path: PowerPath): Expression {
+  const carried = termsOf(path).carried?.(path);
+  if (!carried) throw new Error(`nothing slips at ${path.job.kind}`);
+  return carried;
+}
+
 /** The load without friction at a place of q. */
 export const holdForceOf = (path: PowerPath, place: number): Expression => termsOf(path).hold(path, place);
 

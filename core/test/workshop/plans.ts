@@ -156,6 +156,7 @@ const PLAIN = plan('plain motors', 'pack', [
     [
       job<'sprint'>({ kind: 'sprint', distance: q(5), time: q(2.6), every: q(12), profile: 'stop' }),
       job<'push'>({ kind: 'push', push: q(150), time: q(3), every: q(20), creep: q(0.05) }),
+      job<'skid'>({ kind: 'skid', angle: q(Math.PI), time: q(1.5), every: q(15) }),
     ],
     {
       drive: dc('brushed', { motors: 2 }),
@@ -170,6 +171,9 @@ const PLAIN = plan('plain motors', 'pack', [
         grip: q(0.9),
         drivenShare: q(1),
         rollingResistance: q(0.02),
+        wheels: 6,
+        track: q(0.55),
+        base: q(0.5),
       },
     },
   ),

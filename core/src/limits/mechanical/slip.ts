@@ -1,6 +1,5 @@
-import { GRAVITY } from '../../load/gravity.js';
-import { cos, mul, named, num } from '../../worked/expression.js';
-import { figureOf } from '../../terms/pathTerms.js';
+import { named } from '../../worked/expression.js';
+import { carriedOf } from '../../terms/pathTerms.js';
 import type { Limit } from '../limit.js';
 
 /** μ·m·g·cosγ·share: beyond it the driven wheels slip, which spares everything behind them. */
@@ -18,16 +17,5 @@ export const slip: Limit = {
   applies: (path) => path.load.traction !== undefined,
   capacity: (path) => path.load.traction ?? Infinity,
   working: (path) =>
-    named(
-      'C',
-      'what the tyres carry',
-      'force',
-      mul(
-        figureOf(path, 'output.grip'),
-        figureOf(path, 'output.mass'),
-        num(GRAVITY),
-        cos(figureOf(path, 'job.slope')),
-        figureOf(path, 'output.drivenShare'),
-      ),
-    ),
+    named('C', 'what the tyres carry', path.load.unit === 'm' ? 'force' : 'torque', carriedOf(path)),
 };

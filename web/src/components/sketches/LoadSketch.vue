@@ -9,6 +9,7 @@ import GripSketch from './GripSketch.vue';
 import LegSketch from './LegSketch.vue';
 import RollerSketch from './RollerSketch.vue';
 import RopeSketch from './RopeSketch.vue';
+import SkidSketch from './SkidSketch.vue';
 import TurntableSketch from './TurntableSketch.vue';
 import WheelsSketch from './WheelsSketch.vue';
 
@@ -25,8 +26,9 @@ const SKETCHES: Readonly<Record<Output['kind'], Component>> = {
   leg: LegSketch,
 };
 
-const { choice, job } = useMechanism();
-const sketch = computed(() => SKETCHES[choice.value.output.kind]);
+const { choice, job, path } = useMechanism();
+/** A job that is seen from another side than its output. */
+const sketch = computed(() => (path.value.job.kind === 'skid' ? SkidSketch : SKETCHES[choice.value.output.kind]));
 </script>
 
 <template>

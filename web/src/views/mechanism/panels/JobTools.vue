@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { addJob, jobIsNeeded, MOST, removeJob } from '@rough-gear/core';
-import { ref } from 'vue';
+import { addJob, jobIsNeeded, jobsOf, MOST, removeJob, type JobKind } from '@rough-gear/core';
+import { computed, ref } from 'vue';
 import { toast } from 'vue-sonner';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import { JOB_FIELDS } from './jobFields.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 
 /** Another job for the same mechanism: empty and full, up and down. It starts as a copy of the open one. */
@@ -11,9 +13,13 @@ const { plan, mechanism, path, jobId, commit } = useMechanism();
 
 const naming = ref<'new' | 'rename'>();
 const name = ref('');
+const kind = ref<JobKind>(path.value.job.kind);
+/** What a mechanism of its kind can be asked. */
+const kinds = computed(() => jobsOf(mechanism.value.kind).map((one) => ({ value: one, text: JOB_FIELDS[one].says })));
 
 function ask(what: 'new' | 'rename'): void {
   naming.value = what;
+  kind.value = path.value.job.kind;
   name.value = what === 'rename' ? path.value.job.name : `${path.value.job.name}, other`;
 }
 
@@ -22,7 +28,7 @@ function keep(): void {
   if (!text) return;
   if (naming.value === 'rename') commit([{ at: [...jobAt, 'name'], to: text }]);
   else {
-    const { id, changes } = addJob(plan.value, mechanism.value.id, path.value.job, text);
+    const { id, changes } = addJob(plan.value, mechanism.value.id, path.value.job, text, kind.value);
     commit(changes);
     jobId.value = id;
   }
@@ -49,9 +55,22 @@ function remove(): void {
   >
     <form @submit.prevent="keep">
       <p v-if="naming === 'new'" class="mb-2 text-second">
-        The same mechanism, asked something else: it starts as a copy of {{ path.job.name }}. The worst of all jobs
-        leads.
+        The same mechanism, asked something else:
+        {{
+          kind === path.job.kind
+            ? `it starts as a copy of ${path.job.name}.`
+            : 'what it asks is typed then; it is not known until it is.'
+        }}
+        The worst of all jobs leads.
       </p>
+      <ChoiceField
+        v-if="naming === 'new' && kinds.length > 1"
+        class="mb-3"
+        :value="kind"
+        label="it is to"
+        :options="kinds"
+        @change="kind = $event"
+      />
       <label for="job-name" class="text-second">called</label>
       <input id="job-name" v-model="name" maxlength="80" class="mb-4 w-full border-b border-ink bg-transparent py-1" />
       <div class="flex justify-end gap-3">

@@ -12,6 +12,7 @@ import PanelHead from './PanelHead.vue';
 const { path, choice, choiceAt, commit } = useMechanism();
 const output = computed(() => choice.value.output);
 const shown = computed(() => OUTPUT_FIELDS[output.value.kind]);
+const fields = computed(() => [...shown.value.fields, ...(shown.value.ofJob?.[path.value.job.kind] ?? [])]);
 const at = (key: string) => [...choiceAt.value, 'output', key];
 const chosen = (key: string, first: string): string => {
   const value: unknown = Object.entries(output.value).find(([name]) => name === key)?.[1];
@@ -39,7 +40,7 @@ const UNCHOSEN: Readonly<Record<string, string>> = {
     <div class="min-w-0 grow">
       <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3">
         <FigureField
-          v-for="figure in shown.fields"
+          v-for="figure in fields"
           :key="figure"
           :figure="figure"
           :allow="OUTPUT_ALLOW[figure] ?? 'positive'"

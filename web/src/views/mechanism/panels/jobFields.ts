@@ -22,6 +22,11 @@ export const JOB_FIELDS: Readonly<Record<JobKind, JobFields>> = {
     deciding: ['job.push', 'job.time', 'job.every', 'output.mass'],
     rest: ['job.pushSpeed', 'job.slope', 'job.creep', 'job.shock', 'job.held'],
   },
+  skid: {
+    says: 'turn on the spot',
+    deciding: ['job.angle', 'job.time', 'job.every', 'output.track', 'output.base'],
+    rest: ['output.mass', 'output.scrub', 'output.yawInertia', 'job.slope', ...TURNING],
+  },
   raise: {
     says: 'move a load by a height in a time',
     deciding: ['job.mass', 'job.distance', 'job.time', 'job.every'],

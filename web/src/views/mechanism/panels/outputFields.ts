@@ -1,4 +1,4 @@
-import type { Output } from '@rough-gear/core';
+import type { JobKind, Output } from '@rough-gear/core';
 import type { Allowance } from '../../../components/fields/allowance.js';
 
 /** An output as its panel shows it: its fields, what is chosen of a few, and what to know about it. */
@@ -6,6 +6,8 @@ export interface OutputFields {
   readonly title: string;
   readonly says: string;
   readonly fields: readonly string[];
+  /** What only some of its jobs ask of it. */
+  readonly ofJob?: Readonly<Partial<Record<JobKind, readonly string[]>>>;
   readonly choices: readonly OutputChoice[];
   readonly note: string;
 }
@@ -33,6 +35,7 @@ export const OUTPUT_FIELDS: Readonly<Record<Output['kind'], OutputFields>> = {
     title: 'Wheels',
     says: 'what touches the floor',
     fields: ['output.wheelRadius', 'output.mass', 'output.grip', 'output.drivenShare', 'output.rollingResistance'],
+    ofJob: { skid: ['output.track', 'output.base', 'output.scrub', 'output.yawInertia'] },
     choices: [],
     note: 'Grip is the pull that makes the wheels slip over the weight on them. Measure it: a scale, and the robot pulled with its wheels locked.',
   },
