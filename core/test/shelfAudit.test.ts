@@ -61,6 +61,11 @@ describe('The parts that ship', () => {
 
   it('of packs hold what their mass can hold, and give what their resistance lets them', () => {
     for (const pack of of('pack')) {
+      if (pack.chemistry === 'bench') {
+        const watts = pack.voltage!.si * pack.dischargeLimit!.si;
+        within(watts / pack.mass!.si, 50, 600, `${pack.name}: W a kilogram`);
+        continue;
+      }
       const volts = pack.series * CELLS[pack.chemistry].nominal;
       const energy = (volts * (pack.capacity?.si ?? 0)) / 3600;
       within(energy / pack.mass!.si, 15, 280, `${pack.name}: Wh a kilogram`);

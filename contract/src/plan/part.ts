@@ -111,9 +111,10 @@ export const motorPart = Joi.object<MotorPart, true>({
 export const packPart = Joi.object<PackPart, true>({
   ...common,
   kind: Joi.string().valid('pack').required(),
-  chemistry: Joi.string().valid('lipo', 'liion', 'lifepo4', 'nimh', 'lead', 'alkaline').required(),
+  chemistry: Joi.string().valid('lipo', 'liion', 'lifepo4', 'nimh', 'lead', 'alkaline', 'bench').required(),
   series: Joi.number().integer().min(1).max(60).required(),
   parallel: Joi.number().integer().min(1).max(60).required(),
+  voltage: positive,
   capacity: positive,
   cellResistance: positive,
   leadResistance: notNegative,

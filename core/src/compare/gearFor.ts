@@ -82,7 +82,7 @@ export function* sameSpeedVariants(
 ): Generator<Variant> {
   const [id, pack] = [packIdOf(plan), packPartOf(plan)];
   const { controller, pack: now } = resolveDcPath(plan, mechanismById(plan, mechanismId), jobId);
-  if (id === undefined || !pack) return;
+  if (id === undefined || !pack || pack.chemistry === 'bench') return;
   for (let series = 1; series <= MOST_CELLS; series++) {
     const figures = { ...now.figures, series };
     const full = fullVoltage(figures);

@@ -37,7 +37,7 @@ const STEPS = [1, 1.5, 2, 3] as const;
 export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fastest?: number): readonly Variant[] {
   const { mechanism } = designOf(plan, mechanismId);
   const [id, pack] = [packIdOf(plan), packPartOf(plan)];
-  if (id === undefined || !pack) return [];
+  if (id === undefined || !pack || pack.chemistry === 'bench') return [];
   const path = resolveDcPath(plan, mechanism, jobId);
   const seen = new Set<number>();
   return STEPS.flatMap((step): Variant[] => {

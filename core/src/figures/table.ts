@@ -14,6 +14,7 @@ export const FIGURES = {
   ...STEP_FIGURES,
   ...SERVO_FIGURES,
   ...STAGE_FIGURES,
+  'pack.voltage': figure('set to', 'V_{set}', 'voltage', 'pack', 'pack'),
   'pack.cellResistance': figure(
     'cell resistance',
     'r_{cell}',

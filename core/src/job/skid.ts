@@ -60,7 +60,7 @@ export const skidTurn: JobKindSpec<SkidJob, WheelsOutput> = {
   outputTitle: 'Wheels',
   outputWord: 'turning moment',
   outputDetail: (path) => say`${figureText(path, 'output.track', 'length')} apart`,
-  detail: (path) => say`turn on the spot by ${figureText(path, 'job.angle', 'angle')}`,
+  detail: (path) => say`turn by ${figureText(path, 'job.angle', 'angle')}`,
   terms: {
     radius: (path) =>
       div(

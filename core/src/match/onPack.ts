@@ -1,3 +1,4 @@
+import { cellsOf } from '../pack/cells.js';
 import { cellRestVoltage } from '../pack/restVoltage.js';
 import { FigureCollector } from '../figures/collector.js';
 import { ifFinite } from '../figures/ifFinite.js';
@@ -124,7 +125,7 @@ export function packOn(plan: Plan): PackOn | undefined {
     mainResistance: Number.isFinite(main?.wireResistance) ? main!.wireResistance : 0,
     main: breakerOn(main?.breaker),
     chemistry: part.chemistry,
-    restAt: (charge) => part.series * cellRestVoltage(part.chemistry, charge),
+    restAt: (charge) => cellsOf(part) * cellRestVoltage(part.chemistry, charge),
   };
 }
 

@@ -236,7 +236,9 @@ function wireLever(id: 'thicker-wire' | 'thicker-main', where: 'branch' | 'main'
 
 const parallel: Lever = {
   id: 'parallel',
-  span: ({ path }) => ({ from: path.pack.figures.parallel, to: path.pack.figures.parallel * 3 }),
+  // Two bench supplies side by side fight over the volts.
+  span: ({ path: { pack } }) =>
+    pack.figures.chemistry === 'bench' ? undefined : { from: pack.figures.parallel, to: pack.figures.parallel * 3 },
   set: ({ plan, path }, value) => {
     const packs = Math.ceil(value / path.pack.figures.parallel - 1e-9);
     const node = plan.supply.find((candidate) => candidate.kind === 'pack')!;

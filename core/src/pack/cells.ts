@@ -1,4 +1,5 @@
-import type { Chemistry } from '../plan/part.js';
+import type { Chemistry, PackPart } from '../plan/part.js';
+import type { Quantity } from '../plan/quantity.js';
 
 /** What a cell of one chemistry is like. Volts. */
 export interface Cell {
@@ -73,4 +74,29 @@ export const CELLS: Readonly<Record<Chemistry, Cell>> = {
     resistanceTimesAmpHours: 0.4,
     chargeRate: 0,
   },
+  // A volt of a supply that holds what it is set to: past its current limit it lets go, and takes nothing back.
+  bench: {
+    name: 'bench supply',
+    rest: CHARGE_POINTS.map(() => 1),
+    full: 1,
+    nominal: 1,
+    floor: 0.95,
+    resistanceTimesAmpHours: 0,
+    chargeRate: 0,
+  },
 };
+
+/** A bench supply holds its volts to within so much, Ω in all. */
+export const BENCH_RESISTANCE = 0.01;
+
+/**
+ * Cells in series; of a bench supply the volts it is set to, a cell of one volt each, NaN where they are not known.
+ *
+ * @example cellsOf({ chemistry: 'bench', series: 1, voltage: { si: 13.8 } }) //=> 13.8
+ */
+export const cellsOf = ({
+  chemistry,
+  series,
+  voltage,
+}: Pick<PackPart, 'chemistry' | 'series'> & { readonly voltage?: Pick<Quantity, 'si'> }): number =>
+  chemistry === 'bench' ? (voltage?.si ?? NaN) : series;

@@ -2,7 +2,7 @@ import type { Chemistry } from '../plan/part.js';
 import { CELLS } from './cells.js';
 import { cellRestVoltage } from './restVoltage.js';
 
-/** A pack of S cells in series and P in parallel. Resistances in Ω. */
+/** A pack of S cells in series and P in parallel; of a bench supply S is its volts. Resistances in Ω. */
 export interface PackFigures {
   readonly chemistry: Chemistry;
   readonly series: number;

@@ -105,13 +105,16 @@ export interface MotorPart extends PartBase {
   readonly figuresAt?: 'shaft' | 'output';
 }
 
-export type Chemistry = 'lipo' | 'liion' | 'lifepo4' | 'nimh' | 'lead' | 'alkaline';
+/** Of its cells; a bench supply has none, and holds the volts it is set to. */
+export type Chemistry = 'lipo' | 'liion' | 'lifepo4' | 'nimh' | 'lead' | 'alkaline' | 'bench';
 
 export interface PackPart extends PartBase {
   readonly kind: 'pack';
   readonly chemistry: Chemistry;
   readonly series: number;
   readonly parallel: number;
+  /** What a bench supply is set to; cells have volts of their own. */
+  readonly voltage?: Quantity;
   /** Charge of the whole pack, in ampere-seconds inside. */
   readonly capacity?: Quantity;
   readonly cellResistance?: Quantity;

@@ -167,7 +167,10 @@ function readConstants(
       resistance: collect.take('motor.resistance', data.resistance, [...dataAt, 'resistance']),
       freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...dataAt, 'freeCurrent']),
     };
-    const constants = Object.assign(motorFromKv(form), { freeCurrentPerSpeed, brushDrop: readBrushes(part, at, collect) });
+    const constants = Object.assign(motorFromKv(form), {
+      freeCurrentPerSpeed,
+      brushDrop: readBrushes(part, at, collect),
+    });
     return { constants, audit: auditMotor(constants) };
   }
   if (data.form === 'turns') {

@@ -1,7 +1,7 @@
 import { supplyAt } from '../plan/place.js';
 import type { FigureCollector } from '../figures/collector.js';
 import { Memory } from '../figures/memory.js';
-import { CELLS } from '../pack/cells.js';
+import { BENCH_RESISTANCE, CELLS } from '../pack/cells.js';
 import { floorVoltage, fullVoltage, packResistance, packRestVoltage } from '../pack/pack.js';
 import type { BreakerPart, PackPart, PartKind } from '../plan/part.js';
 import type { Plan } from '../plan/plan.js';
@@ -88,17 +88,21 @@ function resolvePack(plan: Plan, node: PackNode, collect: FigureCollector): Path
   const partAt = ['parts', node.part, 'part'];
   const capacity = collect.takeOptional('pack.capacity', part.capacity, [...partAt, 'capacity']);
   const cell = CELLS[part.chemistry];
+  const bench = part.chemistry === 'bench';
+  const series = bench ? collect.take('pack.voltage', part.voltage, [...partAt, 'voltage']) : part.series;
   const cellResistance = collect.take('pack.cellResistance', part.cellResistance, [...partAt, 'cellResistance'], {
-    value: capacity && (cell.resistanceTimesAmpHours * part.parallel) / (capacity / 3600),
-    why: `usual for ${cell.name} cells of this capacity`,
+    value: bench
+      ? BENCH_RESISTANCE / series
+      : capacity && (cell.resistanceTimesAmpHours * part.parallel) / (capacity / 3600),
+    why: bench ? 'for a volt of a supply that holds its volts' : `usual for ${cell.name} cells of this capacity`,
   });
   const leadResistance = collect.take('pack.leadResistance', part.leadResistance, [...partAt, 'leadResistance']);
   const charge = collect.take('pack.charge', node.charge, [...nodeAt, 'charge']);
   const others = collect.take('pack.others', node.others, [...nodeAt, 'others']);
   const dischargeLimit = collect.take('pack.dischargeLimit', part.dischargeLimit, [...partAt, 'dischargeLimit']);
   const chargeLimit = collect.take('pack.chargeLimit', part.chargeLimit, [...partAt, 'chargeLimit'], {
-    value: capacity && (cell.chargeRate * capacity) / 3600,
-    why: `usual for ${cell.name} cells of this capacity`,
+    value: bench ? 0 : capacity && (cell.chargeRate * capacity) / 3600,
+    why: bench ? 'it takes nothing back' : `usual for ${cell.name} cells of this capacity`,
     source: 'typical',
   });
   const capacityExponent = collect.take(
@@ -117,7 +121,7 @@ function resolvePack(plan: Plan, node: PackNode, collect: FigureCollector): Path
       TWELVE_VOLT_BOARDS,
       floorVoltage({
         chemistry: part.chemistry,
-        series: part.series,
+        series,
         parallel: 1,
         cellResistance: 0,
         leadResistance: 0,
@@ -126,7 +130,7 @@ function resolvePack(plan: Plan, node: PackNode, collect: FigureCollector): Path
     why: 'the boards on a 12 V robot; on a smaller pack its cells’ floor',
     source: 'typical',
   });
-  const { chemistry, series, parallel } = part;
+  const { chemistry, parallel } = part;
   const figures = { chemistry, series, parallel, cellResistance, leadResistance };
   return {
     figures,

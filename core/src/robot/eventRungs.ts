@@ -1,4 +1,4 @@
-import { CELLS } from '../pack/cells.js';
+import { CELLS, cellsOf } from '../pack/cells.js';
 import { verdictOf, type Verdict } from '../evaluate/verdict.js';
 import type { EventLimit, EventSum, ListLimit, SumLimit, WireLimit } from '../plan/eventSheet.js';
 import { packPartOf } from '../plan/packPart.js';
@@ -128,7 +128,7 @@ function sumOf(plan: Plan, { of, withPack }: SumLimit, ledger: Ledger): Sum {
 
 function packVolts(plan: Plan): number | undefined {
   const pack = packPartOf(plan);
-  return pack && pack.series * CELLS[pack.chemistry].nominal;
+  return pack && cellsOf(pack) * CELLS[pack.chemistry].nominal;
 }
 
 function breakersOf(plan: Plan, kind: 'main' | 'branch') {

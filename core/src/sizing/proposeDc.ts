@@ -2,7 +2,7 @@ import { freshId } from '../plan/freshId.js';
 import { digits } from '../words/show.js';
 import { constantsOf } from './constantsOf.js';
 import { freeSpeedAt, peakPower } from '../motor/peaks.js';
-import { CELLS } from '../pack/cells.js';
+import { CELLS, cellsOf } from '../pack/cells.js';
 import type { ControllerPart, MotorPart, Part } from '../plan/part.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
@@ -21,8 +21,8 @@ const HAPPY_SPEED = 0.65;
  */
 export function proposeDc(plan: Plan, wish: Wish, wished: WishPlan, shelf: readonly Shelved[]): Proposal {
   const pack = packOf(plan);
-  const volts = pack.series * CELLS[pack.chemistry].nominal;
-  const full = pack.series * CELLS[pack.chemistry].full;
+  const volts = cellsOf(pack) * CELLS[pack.chemistry].nominal;
+  const full = cellsOf(pack) * CELLS[pack.chemistry].full;
   const { motors } = wished;
 
   const motor = pickMotor(shelf, volts, wished.power / TRAIN_EFFICIENCY / motors);

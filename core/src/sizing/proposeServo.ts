@@ -1,7 +1,7 @@
 import { freshId } from '../plan/freshId.js';
 import { mechanismById } from '../plan/place.js';
 import { evaluateMechanism } from '../evaluate/mechanism.js';
-import { CELLS } from '../pack/cells.js';
+import { CELLS, cellsOf } from '../pack/cells.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { ServoPart } from '../plan/part.js';
 import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
@@ -94,7 +94,7 @@ function newRail(
   const node = freshId(plan, `rail-${kind}`);
   const pack = packOf(plan);
   // What a regulator holds must be less than the pack gives.
-  const volts = Math.min(RAIL_VOLTS, Math.floor(10 * 0.85 * pack.series * CELLS[pack.chemistry].nominal) / 10);
+  const volts = Math.min(RAIL_VOLTS, Math.floor(10 * 0.85 * cellsOf(pack) * CELLS[pack.chemistry].nominal) / 10);
   return {
     node,
     changes: [

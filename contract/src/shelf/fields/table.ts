@@ -103,12 +103,13 @@ const KINDS: Readonly<Record<PartKind, readonly PartField[]>> = {
     figure('regulatorBurst', 'regulator, burst', 'current'),
   ],
   pack: [
-    choice('chemistry', 'chemistry', ['lipo', 'liion', 'lifepo4', 'nimh', 'lead', 'alkaline'], {
+    choice('chemistry', 'chemistry', ['lipo', 'liion', 'lifepo4', 'nimh', 'lead', 'alkaline', 'bench'], {
       main: true,
       needed: true,
     }),
     count('series', 'cells in series', { main: true, needed: true }),
     count('parallel', 'in parallel', { needed: true }),
+    figure('voltage', 'bench supply set to', 'voltage'),
     figure('capacity', 'charge', 'charge', { main: true }),
     figure('cellResistance', 'resistance of a cell', 'resistance', { main: true }),
     figure('leadResistance', 'resistance of its leads', 'resistance'),

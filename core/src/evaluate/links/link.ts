@@ -96,7 +96,7 @@ export function supplyLinks(path: PowerPath, flow: Operating | undefined): reado
     {
       id: 'pack',
       kind: 'pack',
-      title: 'Pack',
+      title: chemistry === 'bench' ? 'Supply' : 'Pack',
       detail: `${digits(series * CELLS[chemistry].nominal)} V ${CELLS[chemistry].name}`,
       key:
         flow?.packVoltage !== undefined && total !== undefined

@@ -35,11 +35,17 @@ export const returnCharge: CheckRule<DcPath> = {
         there,
         sentence: 'Braking here returns nothing to the pack: it goes into the motor as heat.',
       };
+    const bench = path.pack.figures.chemistry === 'bench';
     return {
       outcome: { multiple: path.pack.chargeLimit / returned },
       asked: { value: returned, dimension: 'current' },
       there,
-      sentence: say`Braking sends up to ${amount(returned, 'current')} back; the pack may be charged with ${amount(path.pack.chargeLimit, 'current')}. For a second or two most packs take more: ask its sheet.`,
+      hint: bench
+        ? 'A braking resistor across the supply, a diode and a capacitor that take the lift, or a return limit of next to nothing.'
+        : undefined,
+      sentence: bench
+        ? say`Braking sends up to ${amount(returned, 'current')} back; a bench supply takes ${path.pack.chargeLimit > 0 ? say`${amount(path.pack.chargeLimit, 'current')} with what stands beside it` : 'none'}: its volts rise until it shuts off or something gives.`
+        : say`Braking sends up to ${amount(returned, 'current')} back; the pack may be charged with ${amount(path.pack.chargeLimit, 'current')}. For a second or two most packs take more: ask its sheet.`,
       working: () =>
         named(
           'x',

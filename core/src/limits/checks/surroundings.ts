@@ -7,10 +7,13 @@ const SEALED: readonly Sealing[] = ['open', 'dust and splashes', 'under water'];
 const STOOD: readonly DirtStood[] = ['clean only', 'some dirt', 'any dirt'];
 
 /** Whether a part stands what the job brings; `undefined` where it does not say. */
-export function standsSurroundings({ wet, dirt }: Surroundings, part: Surroundings['parts'][number]): boolean | undefined {
+export function standsSurroundings(
+  { wet, dirt }: Surroundings,
+  part: Surroundings['parts'][number],
+): boolean | undefined {
   const kept = [
-    wet && (part.sealing && SEALED.indexOf(part.sealing) >= SEALED.indexOf(wet)),
-    dirt && (part.dirt && STOOD.indexOf(part.dirt) >= STOOD.indexOf(dirt)),
+    wet && part.sealing && SEALED.indexOf(part.sealing) >= SEALED.indexOf(wet),
+    dirt && part.dirt && STOOD.indexOf(part.dirt) >= STOOD.indexOf(dirt),
   ].filter((_, i) => [wet, dirt][i] !== undefined);
   return kept.includes(false) ? false : kept.every((one) => one === true) ? true : undefined;
 }

@@ -34,8 +34,8 @@ export const fullVoltsCheck = <P extends PowerPath>({ word, figure, also = '', h
       outcome: { multiple: there / pack.full },
       asked: { value: pack.full, dimension: 'voltage' },
       there: { value: there, dimension: 'voltage' },
-      sentence: say`Off the charger the pack gives ${amount(pack.full, 'voltage')}; the ${word} takes up to ${amount(there, 'voltage')}${also}.`,
-      hint: say`Choose a ${word} for at least ${amount(pack.full, 'voltage')}, or a pack of fewer cells.`,
+      sentence: say`${chemistry === 'bench' ? 'The bench supply' : 'Off the charger the pack'} gives ${amount(pack.full, 'voltage')}; the ${word} takes up to ${amount(there, 'voltage')}${also}.`,
+      hint: say`Choose a ${word} for at least ${amount(pack.full, 'voltage')}, ${chemistry === 'bench' ? 'or set the supply lower' : 'or a pack of fewer cells'}.`,
       working: () =>
         named(
           'x',

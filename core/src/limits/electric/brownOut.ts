@@ -93,7 +93,12 @@ export const brownOut = supplySideLimit({
   id: 'brown-out',
   name: 'brown-out',
   subject: 'The sagging pack',
-  subjectHere: (path) => SUBJECTS[firstToGiveUp(path).who],
+  subjectHere: (path) => {
+    const { who } = firstToGiveUp(path);
+    return who === 'cells' && path.pack.figures.chemistry === 'bench'
+      ? 'The bench supply, by what it holds,'
+      : SUBJECTS[who];
+  },
   link: 'pack',
   wants: 1.5,
   goodFirst: false,

@@ -8,6 +8,7 @@ export const discharge = supplySideLimit({
   id: 'discharge',
   name: 'pack discharge',
   subject: 'The pack’s discharge limit',
+  subjectHere: ({ pack }) => (pack.figures.chemistry === 'bench' ? 'The bench supply’s current limit' : ''),
   link: 'pack',
   wants: 1.5,
   goodFirst: false,

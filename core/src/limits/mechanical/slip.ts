@@ -16,6 +16,5 @@ export const slip: Limit = {
   needs: () => ['load', 'traction', 'job'],
   applies: (path) => path.load.traction !== undefined,
   capacity: (path) => path.load.traction ?? Infinity,
-  working: (path) =>
-    named('C', 'what the tyres carry', path.load.unit === 'm' ? 'force' : 'torque', carriedOf(path)),
+  working: (path) => named('C', 'what the tyres carry', path.load.unit === 'm' ? 'force' : 'torque', carriedOf(path)),
 };

@@ -14,6 +14,8 @@ export function partSummary(part: Part): string {
         ? `${text(part.data.ratedVoltage, 'voltage')} · ${text(part.data.freeSpeed, 'speed')} · ${text(part.data.stallTorque, 'torque')} · ${text(part.data.stallCurrent, 'current')} stall`
         : `${text(part.data.kv, 'kv')} · ${text(part.data.resistance, 'resistance')} · ${text(part.data.freeCurrent, 'current')} free`;
     case 'pack':
+      if (part.chemistry === 'bench')
+        return `${text(part.voltage, 'voltage')} held · ${part.dischargeLimit ? `${text(part.dischargeLimit, 'current')} at most` : 'no current limit given'}`;
       return `${part.series}S${part.parallel}P · ${text(part.capacity, 'charge')} · ${part.dischargeLimit ? `${text(part.dischargeLimit, 'current')} out` : 'no discharge limit given'}`;
     case 'controller':
       return `${part.drives.join(', ')} · ${text(part.lowestVoltage, 'voltage')}–${text(part.highestVoltage, 'voltage')} · ${part.statorLimit ? `motor-side ${text(part.statorLimit, 'current')}` : 'no current limit'}${part.supplyLimit ? `, pack-side ${text(part.supplyLimit, 'current')}` : ''}`;
