@@ -18,6 +18,7 @@ import {
   peakEfficiency,
   resolvePath,
   scoreCard,
+  spreadAmountsFor,
   type DcPath,
   type Drive,
   type MotorPart,
@@ -199,6 +200,20 @@ describe('where it works', () => {
     expect(score(wet({ wet: 'under water' }, 'open', 'under water')).scores.dirt).toBe(0.5);
     expect(dry.numbers.brushHours).toBeGreaterThan(1);
     expect(dry.numbers.runTime).toBeGreaterThan(60);
+  });
+});
+
+describe('a second-hand motor', () => {
+  it('has half its brushes left and is spread twice as far; one wound by hand half as far again', () => {
+    const lift = mechanismOf(heron, 'lift');
+    const amounts = (of: Partial<MotorPart>) => spreadAmountsFor(changed(heron, of), lift);
+    expect(pathOf(changed(heron, { secondHand: true })).motor.brushLife! / pathOf(heron).motor.brushLife!).toBe(0.5);
+    const usual = amounts({});
+    expect(amounts({ secondHand: true }).constants / usual.constants).toBeCloseTo(2, 9);
+    expect(amounts({ secondHand: true }).friction / usual.friction).toBeCloseTo(2, 9);
+    expect(amounts({ winding: 'hand' }).constants / usual.constants).toBeCloseTo(1.5, 9);
+    expect(amounts({ winding: 'hand' }).friction).toBe(usual.friction);
+    expect(amounts({ secondHand: true, winding: 'hand' }).mass).toBe(usual.mass);
   });
 });
 

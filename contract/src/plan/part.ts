@@ -30,6 +30,7 @@ const common = {
   mass: positive,
   price: notNegative,
   owned: Joi.number().integer().min(0).max(9999),
+  secondHand: Joi.boolean(),
   sealing,
   dirt: dirtStood,
   sheet: Joi.string().max(200),

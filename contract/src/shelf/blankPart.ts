@@ -1,4 +1,4 @@
-import type { Part, PartKind } from '@rough-gear/core';
+import { quantityOf, type Part, type PartKind } from '@rough-gear/core';
 
 /** A part of a kind that says no more than it must: what the form starts from. */
 const BLANKS: Readonly<Record<PartKind, Part>> = {
@@ -22,4 +22,15 @@ export const blankPart = (kind: PartKind): Part => BLANKS[kind];
 export function copyOfPart(part: Part): Part {
   const { owned: _owned, ...rest } = part;
   return { ...rest, name: `${part.name.slice(0, 110)}, own` };
+}
+
+/** What a used one is asked for, against a new one, typical. */
+const HALF = 0.5;
+
+/** The same part bought used: half the price, and what it is like not quite what its sheet says. */
+export function secondHandOf(part: Part): Part {
+  const { owned: _owned, price, ...rest } = part;
+  const asked = price && Number((price.si * HALF).toPrecision(3));
+  const used = { ...rest, name: `${part.name.slice(0, 105)}, second-hand`, secondHand: true };
+  return asked === undefined ? used : { ...used, price: quantityOf(asked, String(asked), 'typical') };
 }

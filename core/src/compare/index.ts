@@ -5,6 +5,7 @@ export * from './gearFor.js';
 export * from './readyMade.js';
 export * from './scoreCard.js';
 export * from './servoScores.js';
+export * from './servoSisters.js';
 export * from './stepMachines.js';
 export * from './variant.js';
 export * from './volts.js';

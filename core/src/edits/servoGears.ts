@@ -25,9 +25,13 @@ export function regearServo(
   const at = ['parts', partId, 'part'];
   return [
     { at: [...at, 'inside'], to: part.inside!.map((pair, i) => (i === stage ? teeth : pair)) },
-    { at: [...at, 'points'], to: part.points.map((point) => regeared(point, by)) },
+    { at: [...at, 'points'], to: regearedPoints(part, by) },
   ];
 }
+
+/** Every point of a servo's sheet with so many times the torque at as much less speed. */
+export const regearedPoints = (part: ServoPart, by: number): readonly ServoPoint[] =>
+  part.points.map((point) => regeared(point, by));
 
 function regeared(point: ServoPart['points'][number], by: number): ServoPoint {
   const { stallTorque, speed, ...rest } = point;

@@ -7,6 +7,9 @@ export const BRUSH_DROP: Readonly<Record<BrushKind, number>> = { carbon: 1, meta
 /** Seconds that brushes last at the steady current and the free speed, typical; real ones differ by `BRUSH_SPREAD`. */
 export const BRUSH_LIFE: Readonly<Record<BrushKind, number>> = { carbon: 100 * 3600, metal: 50 * 3600 };
 
+/** What a second-hand motor's brushes have left, typical: nobody knows. */
+export const WORN_ALREADY = 0.5;
+
 /** Brushes last so many times less, or more, than is typical. */
 export const BRUSH_SPREAD = 3;
 

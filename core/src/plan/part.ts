@@ -17,6 +17,8 @@ interface PartBase {
   readonly price?: Quantity;
   /** How many lie on the shelf already: they cost nothing more. */
   readonly owned?: number;
+  /** Bought used: its magnets and brushes are not those of the sheet for certain. */
+  readonly secondHand?: boolean;
   readonly sealing?: Sealing;
   readonly dirt?: DirtStood;
   /** File or page of the data sheet its figures were read from. */

@@ -2,7 +2,7 @@ import type { FigureCollector } from '../figures/collector.js';
 import { ifFinite } from '../figures/ifFinite.js';
 import { Memory } from '../figures/memory.js';
 import { DETENT_SHARE } from '../controller/leastSpeed.js';
-import { BRUSH_DROP, BRUSH_LIFE } from '../motor/brushes.js';
+import { BRUSH_DROP, BRUSH_LIFE, WORN_ALREADY } from '../motor/brushes.js';
 import { auditMotor, type MotorAudit } from '../motor/audit.js';
 import type { MotorConstants } from '../motor/constants.js';
 import { motorFromKv } from '../motor/fromKv.js';
@@ -144,8 +144,8 @@ function readBrushes(part: MotorPart, at: Place, collect: FigureCollector): numb
 const readBrushLife = (part: MotorPart, at: Place, collect: FigureCollector): number | undefined =>
   part.type === 'brushed'
     ? collect.take('motor.brushLife', part.brushLife, [...at, 'brushLife'], {
-        value: BRUSH_LIFE[part.brushes ?? 'carbon'],
-        why: `usual of ${part.brushes ?? 'carbon'} brushes, a third to three times that`,
+        value: BRUSH_LIFE[part.brushes ?? 'carbon'] * (part.secondHand ? WORN_ALREADY : 1),
+        why: `usual of ${part.brushes ?? 'carbon'} brushes, a third to three times that${part.secondHand ? '; half, since they are worn already' : ''}`,
         source: 'typical',
       })
     : undefined;

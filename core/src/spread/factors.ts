@@ -1,5 +1,5 @@
 import type { FigureName } from '../figures/table.js';
-import type { Plan, SpreadPlan } from '../plan/plan.js';
+import { currentChoice, partIdsOf, type Mechanism, type Plan, type SpreadPlan } from '../plan/plan.js';
 import type { Quantity } from '../plan/quantity.js';
 import type { Adjust } from '../resolve/resolvePath.js';
 
@@ -103,6 +103,32 @@ export function spreadAmounts({ spread = {} }: Pick<Plan, 'spread'>): SpreadAmou
     efficiency: read('efficiency'),
   };
 }
+
+/** A second-hand part's magnets may be weak and its friction grown: so many times as far from the sheet, typical. */
+export const SECOND_HAND_SPREAD = 2;
+/** A rotor wound by hand is not the next one: so many times as far, typical. */
+export const HAND_WOUND_SPREAD = 1.5;
+
+/**
+ * The amounts for one mechanism: wider where what turns it is second-hand or wound by hand.
+ *
+ * @example spreadAmountsFor(plan, mast).constants //=> 0.07
+ */
+export function spreadAmountsFor(plan: Plan, mechanism: Mechanism): SpreadAmounts {
+  const amounts = spreadAmounts(plan);
+  const [first] = partIdsOf(currentChoice(mechanism).drive);
+  const part = plan.parts[first ?? '']?.part;
+  const byHand = part?.kind === 'motor' && part.winding === 'hand' ? HAND_WOUND_SPREAD : 1;
+  const used = part?.secondHand ? SECOND_HAND_SPREAD : 1;
+  return {
+    ...amounts,
+    constants: Math.min(MOST_APART, amounts.constants * byHand * used),
+    friction: Math.min(MOST_APART, amounts.friction * used),
+  };
+}
+
+/** Beyond this a motor is none any more. */
+const MOST_APART = 0.6;
 
 /** One build: where in its range each factor lies, −1…1. */
 export type Build = Readonly<Record<SpreadFactor, number>>;

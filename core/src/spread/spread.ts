@@ -4,7 +4,7 @@ import { SITUATIONS } from '../limits/situation.js';
 import type { RunSample } from '../motion/run.js';
 import type { Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
-import { adjustFor, SPREAD_FACTORS, spreadAmounts, type Build, type SpreadFactor } from './factors.js';
+import { adjustFor, SPREAD_FACTORS, spreadAmountsFor, type Build, type SpreadFactor } from './factors.js';
 import { bandOf, correlation, type Band } from './band.js';
 import { randomFrom } from './random.js';
 
@@ -65,7 +65,7 @@ export function* spreadBuilds(
   const mechanism = plan.mechanisms.find(({ id }) => id === mechanismId);
   if (!mechanism) throw new Error(`the plan has no mechanism ${mechanismId}`);
   const random = randomFrom(seed);
-  const amounts = spreadAmounts(plan);
+  const amounts = spreadAmountsFor(plan, mechanism);
   const middle = resolvePath(plan, mechanism, jobId);
   const stages = Object.keys(middle.figures).filter((key) => key.endsWith('.efficiency')).length;
   const reach = reachOf(middle);

@@ -7,6 +7,7 @@ const LAST: readonly PartField[] = [
   figure('mass', 'mass', 'mass', { main: true }),
   figure('price', 'price', 'number', { main: true }),
   count('owned', 'owned', { main: true }),
+  yes('secondHand', 'second-hand'),
   choice('sealing', 'sealing', ['open', 'dust and splashes', 'under water']),
   choice('dirt', 'dirt it stands', ['clean only', 'some dirt', 'any dirt']),
   text('sheet', 'data sheet'),

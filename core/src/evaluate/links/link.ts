@@ -97,10 +97,17 @@ export function supplyLinks(path: PowerPath, flow: Operating | undefined): reado
       id: 'pack',
       kind: 'pack',
       title: chemistry === 'bench' ? 'Supply' : 'Pack',
-      detail: `${digits(series * CELLS[chemistry].nominal)} V ${CELLS[chemistry].name}`,
+      detail:
+        chemistry === 'bench'
+          ? `${digits(series)} V held`
+          : `${digits(series * CELLS[chemistry].nominal)} V ${CELLS[chemistry].name}`,
       key:
         flow?.packVoltage !== undefined && total !== undefined
-          ? { there: { value: flow.packVoltage, dimension: 'voltage' }, join: 'at', other: amperes(total) }
+          ? {
+              there: { value: flow.packVoltage, dimension: 'voltage' },
+              join: 'at',
+              other: amperes(total < 1 ? Number(total.toPrecision(2)) : total),
+            }
           : undefined,
       passes: total === undefined ? undefined : amperes(total),
     },

@@ -167,7 +167,7 @@ const demand = computed(() => {
           @click="$emit('select', rung)"
         >
           <VerdictRing :verdict="rung.verdict" />
-          <span class="min-w-0 grow leading-[1.1]">{{ rung.name }}</span>
+          <span class="min-w-0 grow leading-[1.1]" :class="movedFrom(rung) ? 'text-xs' : ''">{{ rung.name }}</span>
           <span class="figures whitespace-nowrap">
             <span v-if="movedFrom(rung)" class="text-2xs font-normal text-second"
               >{{ movedFrom(rung)?.replace('×', '') }}→</span

@@ -5,6 +5,7 @@ import {
   cellOf,
   copyOfPart,
   fieldsOfPart,
+  secondHandOf,
   sourceCell,
   valueAt,
   withValue,
@@ -104,6 +105,7 @@ const PRICE = fieldsOfPart({ kind: 'wire', name: '' }).find(({ key }) => key ===
           <template v-if="!item">not on the shelf yet</template>
           <template v-else-if="item.own">your own, version {{ item.revision }}</template>
           <template v-else>ships with the program: duplicate it to change its figures</template>
+          <template v-if="part.secondHand"> · second-hand: its builds are spread wider, its brushes half gone</template>
           <template v-if="item?.retired"> · retired: not offered, plans keep their copies</template>
         </p>
       </div>
@@ -140,6 +142,15 @@ const PRICE = fieldsOfPart({ kind: 'wire', name: '' }).find(({ key }) => key ===
         {{ item.retired ? 'Offer again' : 'Retire' }}
       </button>
       <button type="button" class="act min-h-7" @click="emit('duplicate', copyOfPart(item.part))">Duplicate</button>
+      <button
+        v-if="!item.part.secondHand"
+        type="button"
+        class="act min-h-7"
+        title="Half the price, with doubts: weak magnets, worn brushes"
+        @click="emit('duplicate', secondHandOf(item.part))"
+      >
+        Second-hand
+      </button>
     </div>
     <p v-if="problem" role="alert" class="mb-2 text-sm text-gives">Not kept: {{ problem }}.</p>
     <p v-if="editable && pasted" class="mb-2 text-sm">

@@ -7,6 +7,7 @@ import { useMechanism } from '../../../composables/useMechanism.js';
 import MachineScores from './MachineScores.vue';
 import MotorCounts from './MotorCounts.vue';
 import ServoScores from './ServoScores.vue';
+import ServoSisters from './ServoSisters.vue';
 import StepMachines from './StepMachines.vue';
 import VoltsAndSpeed from './VoltsAndSpeed.vue';
 import WindingTable from './WindingTable.vue';
@@ -24,7 +25,10 @@ const TABS: Record<MachineKind, readonly { name: string; sheet: Component }[]> =
     { name: 'Brushed or brushless', sheet: MachineScores },
   ],
   step: [{ name: 'Stepper or step servo', sheet: StepMachines }],
-  servo: [{ name: 'Which servo', sheet: ServoScores }],
+  servo: [
+    { name: 'Which servo', sheet: ServoScores },
+    { name: 'Same motor, other gears', sheet: ServoSisters },
+  ],
 };
 const tabs = computed(() => TABS[path.value.machine]);
 </script>
