@@ -55,6 +55,7 @@ const SI_UNITS: Readonly<Record<Measured['dimension'], string>> = {
   power: 'W',
   drag: 'A·s/rad',
   inductance: 'H',
+  capacitance: 'F',
   rate: '1/s',
   pulse: 's',
   turning: 'rad/s',

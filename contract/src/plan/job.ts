@@ -133,10 +133,20 @@ const stride = Joi.object<StrideJob, true>({
   time: positive,
 });
 
-const KINDS = { sprint, push, skid, raise, swing, haul, throw: throwing, convey, turn, slide, grip, stride } satisfies Record<
-  Job['kind'],
-  Joi.ObjectSchema
->;
+const KINDS = {
+  sprint,
+  push,
+  skid,
+  raise,
+  swing,
+  haul,
+  throw: throwing,
+  convey,
+  turn,
+  slide,
+  grip,
+  stride,
+} satisfies Record<Job['kind'], Joi.ObjectSchema>;
 
 /** Any job, by its kind. A new kind is one more schema above. */
 export const job = Joi.alternatives<Job>().conditional('.kind', {

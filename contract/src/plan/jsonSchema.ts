@@ -10,7 +10,15 @@ import * as words from './words.js';
 type Schema = Record<string, unknown>;
 
 /** What occurs more than once is written once under this name, so that a new field changes a few lines. */
-const SHARED: Readonly<Record<string, Joi.Schema>> = { ...quantities, ...words, shaft, stage, supplyNode, part, partCopy };
+const SHARED: Readonly<Record<string, Joi.Schema>> = {
+  ...quantities,
+  ...words,
+  shaft,
+  stage,
+  supplyNode,
+  part,
+  partCopy,
+};
 
 /** The published JSON Schema of a plan, made from the one schema that guards it. */
 export async function planJsonSchema(): Promise<Schema> {

@@ -157,7 +157,6 @@ export const breakerPart = Joi.object<BreakerPart, true>({
   timeConstant: positive,
 });
 
-
 export const stepperPart = Joi.object<StepperPart, true>({
   ...common,
   kind: Joi.string().valid('stepper').required(),
@@ -238,6 +237,10 @@ export const boardPart = Joi.object<BoardPart, true>({
   pinCurrent: positive,
   pulseLimit: positive,
   feedVoltage: positive,
+  timerUpper: positive,
+  timerLower: positive,
+  timerLowerMost: positive,
+  timerCapacitor: positive,
 });
 
 const servoPoint = Joi.object<ServoPoint, true>({

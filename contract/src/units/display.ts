@@ -34,6 +34,7 @@ const SI: Readonly<Partial<Record<Dimension, string>>> = {
   energy: 'J',
   power: 'W',
   inductance: 'H',
+  capacitance: 'F',
   turning: 'rad / s',
   'pin current': 'A',
   'input resistance': 'ohm',

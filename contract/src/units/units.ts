@@ -80,6 +80,7 @@ export const UNITS: Readonly<Record<Dimension, DimensionUnits>> = {
   energy: { metric: [one('J', 'J')], example: '120 J' },
   power: { metric: [one('W', 'W')], example: '350 W or 0.5 hp' },
   inductance: { metric: [one('mH', 'mH')], example: '2.8 mH' },
+  capacitance: { metric: [one('nF', 'nF')], example: '10 nF or 0.1 µF' },
   turning: { metric: [one('°/s', 'deg / s')], example: '0.14 s/60° or 430 °/s' },
   'pin current': { metric: [one('mA', 'mA')], example: '12 mA' },
   'input resistance': { metric: [one('Ω', 'ohm')], example: '270 Ω' },

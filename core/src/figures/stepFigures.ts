@@ -93,6 +93,14 @@ export const STEP_FIGURES = {
   'board.pinVoltage': figure('pin level', 'V_{pin}', 'voltage', 'controller', 'signal'),
   'board.pinCurrent': figure('a pin gives', 'I_{pin}', 'pin current', 'controller', 'signal'),
   'board.pulseLimit': figure('pulses it makes', 'f_{board}', 'rate', 'controller', 'pulses'),
+  'board.timerUpper': optional(figure('timer: resistor above', 'R_a', 'input resistance', 'controller', 'pulses')),
+  'board.timerLower': optional(
+    figure('timer: resistor below, fast', 'R_b', 'input resistance', 'controller', 'pulses'),
+  ),
+  'board.timerLowerMost': optional(
+    figure('timer: resistor below, slow', 'R_{b,most}', 'input resistance', 'controller', 'pulses'),
+  ),
+  'board.timerCapacitor': optional(figure('timer: capacitor', 'C', 'capacitance', 'controller', 'pulses')),
   'board.feedVoltage': figure(
     'feeds inputs with',
     'V_{feed}',

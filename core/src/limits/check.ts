@@ -36,6 +36,7 @@ export type CheckId =
   | 'fits-together'
   | 'keeps-step'
   | 'pulse-rate'
+  | 'timer'
   | 'starts-at-once'
   | 'resonance'
   | 'kick'

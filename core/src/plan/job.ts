@@ -141,5 +141,16 @@ export interface StrideJob extends JobBase {
 }
 
 export type Job =
-  StrideJob | SprintJob | PushJob | SkidJob | RaiseJob | SwingJob | HaulJob | ThrowJob | ConveyJob | TurnJob | SlideJob | GripJob;
+  | StrideJob
+  | SprintJob
+  | PushJob
+  | SkidJob
+  | RaiseJob
+  | SwingJob
+  | HaulJob
+  | ThrowJob
+  | ConveyJob
+  | TurnJob
+  | SlideJob
+  | GripJob;
 export type JobKind = Job['kind'];

@@ -259,6 +259,11 @@ export interface BoardPart extends PartBase {
   readonly pulseLimit?: Quantity;
   /** Volts it has to feed an input from, beside its pins. */
   readonly feedVoltage?: Quantity;
+  /** Of a timer chip that makes the pulses: the resistor above, the one below at both ends of its knob, its capacitor. */
+  readonly timerUpper?: Quantity;
+  readonly timerLower?: Quantity;
+  readonly timerLowerMost?: Quantity;
+  readonly timerCapacitor?: Quantity;
 }
 
 /** One line of a servo's sheet; a linear servo's is a force and a speed along its line. */

@@ -1,4 +1,5 @@
 import type { OptoInput, SignalPin } from '../signal/optoInput.js';
+import type { TimerChip } from '../signal/timerChip.js';
 import type { StepDrive } from '../plan/plan.js';
 import type { MotorThermal } from '../motor/heat.js';
 import type { Commanded } from '../stepper/commanded.js';
@@ -41,7 +42,12 @@ export interface StepPath extends PowerPath {
     readonly followingError: number | undefined;
     readonly alarm: boolean;
   };
-  readonly board: SignalPin & { readonly pulseLimit: number; readonly feedVoltage: number };
+  readonly board: SignalPin & {
+    readonly pulseLimit: number;
+    readonly feedVoltage: number;
+    /** Where a timer chip makes the pulses. */
+    readonly timer: TimerChip | undefined;
+  };
   readonly signalStage: NonNullable<StepDrive['signalStage']>;
   readonly ramp: boolean;
   /** What the pulses say the output does. */

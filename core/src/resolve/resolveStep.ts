@@ -1,3 +1,4 @@
+import { timerRange, type TimerChip } from '../signal/timerChip.js';
 import { ifFinite } from '../figures/ifFinite.js';
 import type { FigureCollector } from '../figures/collector.js';
 import type { Place } from '../plan/place.js';
@@ -278,13 +279,32 @@ function resolveDriver(part: DriverPart, at: Place, collect: FigureCollector): S
   };
 }
 
+/** A timer is known by both resistors and its capacitor; without a knob its rate is one. */
+function resolveTimer(part: BoardPart, at: Place, collect: FigureCollector): TimerChip | undefined {
+  const take = (key: 'timerUpper' | 'timerLower' | 'timerLowerMost' | 'timerCapacitor') =>
+    collect.takeOptional(`board.${key}`, part[key], [...at, key]);
+  const [upper, lower, most, capacitor] = [
+    take('timerUpper'),
+    take('timerLower'),
+    take('timerLowerMost'),
+    take('timerCapacitor'),
+  ];
+  if (upper === undefined || lower === undefined || capacitor === undefined) return undefined;
+  return { upper, lower, lowerMost: Math.max(lower, most ?? lower), capacitor };
+}
+
 function resolveBoard(part: BoardPart, at: Place, collect: FigureCollector): StepPath['board'] {
-  const take = (key: 'pinVoltage' | 'pinCurrent' | 'pulseLimit' | 'feedVoltage') =>
+  const take = (key: 'pinVoltage' | 'pinCurrent' | 'feedVoltage') =>
     collect.take(`board.${key}`, part[key], [...at, key]);
+  const timer = resolveTimer(part, at, collect);
   return {
     signalVoltage: take('pinVoltage'),
     pinCurrent: take('pinCurrent'),
-    pulseLimit: take('pulseLimit'),
+    pulseLimit: collect.take('board.pulseLimit', part.pulseLimit, [...at, 'pulseLimit'], {
+      value: timer && timerRange(timer).fast.rate,
+      why: 'the fast end of its timer',
+    }),
     feedVoltage: take('feedVoltage'),
+    timer,
   };
 }

@@ -1,2 +1,3 @@
 export * from './optoInput.js';
+export * from './timerChip.js';
 export * from './transistorStage.js';

@@ -31,6 +31,7 @@ export type Dimension =
   | 'power'
   | 'drag'
   | 'inductance'
+  | 'capacitance'
   | 'rate'
   | 'pulse'
   | 'turning'

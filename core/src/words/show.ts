@@ -54,6 +54,7 @@ const UNITS: Readonly<Record<Dimension, readonly [unit: string, perUnit: number]
   power: ['W', 1],
   drag: ['mA·s/rad', 1e-3],
   inductance: ['mH', 1e-3],
+  capacitance: ['nF', 1e-9],
   rate: ['/s', 1],
   pulse: ['µs', 1e-6],
   turning: ['°/s', Math.PI / 180],

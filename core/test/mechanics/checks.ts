@@ -460,8 +460,7 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     return (
       of.counts === 'score' ||
       !of.parts.some(
-        ({ sealing, dirt }) =>
-          weak(sealing, of.wet && better[of.wet]) || weak(dirt, of.dirt && dirtier[of.dirt]),
+        ({ sealing, dirt }) => weak(sealing, of.wet && better[of.wet]) || weak(dirt, of.dirt && dirtier[of.dirt]),
       )
     );
   },
@@ -597,6 +596,15 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     const { driver, board } = path;
     const most = Math.min(driver.pulseLimit, board.pulseLimit, 1 / (2 * driver.leastPulse));
     return most / ((path.commanded.speed * lever(path) * pulsesATurn(path)) / (2 * Math.PI));
+  }),
+  timer: step(({ board: { timer: chip }, driver, ramp }) => {
+    if (!chip) return undefined;
+    if (ramp) return false;
+    // The capacitor from two thirds of the supply down to one, in small steps of its own current.
+    let [volts, time] = [2 / 3, 0];
+    const h = (chip.lower * chip.capacitor) / 20_000;
+    for (; volts > 1 / 3; time += h) volts -= (h * volts) / (chip.lower * chip.capacitor);
+    return time / driver.leastPulse;
   }),
   'starts-at-once': step((path) => {
     if (path.ramp || path.step.motor.loop !== 'open') return undefined;

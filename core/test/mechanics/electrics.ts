@@ -65,7 +65,8 @@ export function fullBraking(
   const loop = motor.resistance + drive.controllerResistance;
   const emf = motor.backEmfConstant * omega - (motor.brushDrop ?? 0);
   const sent = (current: number) => (current * (emf - current * loop)) / restVoltage;
-  const reversed = brakeLimit === undefined ? Math.max(0, emf) / loop : Math.min(brakeLimit, (restVoltage + emf) / loop);
+  const reversed =
+    brakeLimit === undefined ? Math.max(0, emf) / loop : Math.min(brakeLimit, (restVoltage + emf) / loop);
   // From nothing upwards: what is sent back rises first, and what the pack gives comes after.
   const may = (amperes: number) => sent(amperes) <= returnLimit && -sent(amperes) <= supplyLimit;
   const steps = 60;

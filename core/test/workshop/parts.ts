@@ -186,6 +186,17 @@ export const PARTS = {
     inputRated: q(5),
     followingError: q(400),
   },
+  'timer board': {
+    kind: 'board',
+    name: 'timer',
+    pinVoltage: q(3.6),
+    pinCurrent: q(0.1),
+    feedVoltage: q(5),
+    timerUpper: q(1000),
+    timerLower: q(10_000),
+    timerLowerMost: q(90_000),
+    timerCapacitor: q(1e-8),
+  },
   board: {
     kind: 'board',
     name: 'board',

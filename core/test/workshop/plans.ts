@@ -454,7 +454,7 @@ const PULSED = plan('pulses', 'high pack', [
     'roller',
     [job<'convey'>({ kind: 'convey', mass: q(0.3), pull: q(4), distance: q(0.12), time: q(1), every: q(3) })],
     {
-      drive: step('stepper', { steps: 1, ramp: 'at once' }),
+      drive: step('stepper', { steps: 1, ramp: 'at once', board: 'timer board' }),
       stages: [belt('s1', 20, 40, { beltTeeth: 70 })],
       output: { kind: 'roller', radius: q(0.012) },
     },

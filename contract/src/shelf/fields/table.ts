@@ -173,6 +173,10 @@ const KINDS: Readonly<Record<PartKind, readonly PartField[]>> = {
     figure('pinCurrent', 'current of a pin', 'pin current', { main: true }),
     figure('pulseLimit', 'pulse limit', 'rate', { main: true }),
     figure('feedVoltage', 'volts to feed inputs', 'voltage'),
+    figure('timerUpper', 'timer: resistor above', 'input resistance'),
+    figure('timerLower', 'timer: resistor below, fast', 'input resistance'),
+    figure('timerLowerMost', 'timer: resistor below, slow', 'input resistance'),
+    figure('timerCapacitor', 'timer: capacitor', 'capacitance'),
   ],
   servo: [
     choice('motion', 'moves', ['joint', 'continuous', 'linear'], { main: true, needed: true }),

@@ -39,6 +39,7 @@ import { resonance } from './step/resonance.js';
 import { signal } from './step/signal.js';
 import { standingHeat } from './step/standingHeat.js';
 import { startsAtOnce } from './step/startsAtOnce.js';
+import { timer } from './step/timer.js';
 import { driverVoltsFull, driverVoltsLeast } from './step/window.js';
 import { voltsFull } from './voltsFull.js';
 import { voltsLeast } from './voltsLeast.js';
@@ -91,6 +92,7 @@ export const STEP_CHECKS: readonly CheckRule<StepPath>[] = [
   resolvesSteps,
   standingHeat,
   pulseRate,
+  timer,
   signal,
   driverKind,
   setCurrent,

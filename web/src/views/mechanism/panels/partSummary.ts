@@ -26,6 +26,8 @@ export function partSummary(part: Part): string {
     case 'driver':
       return `for ${part.drives === 'stepper' ? 'steppers' : 'step servos'} · ${text(part.lowestVoltage, 'voltage')}–${text(part.highestVoltage, 'voltage')}${part.mostCurrent ? ` · ${text(part.mostCurrent, 'current')} r.m.s.` : ''} · ${text(part.pulseLimit, 'rate')} pulses`;
     case 'board':
+      if (part.timerCapacitor)
+        return `pins ${text(part.pinVoltage, 'voltage')} · timer of ${text(part.timerUpper, 'input resistance')}, ${text(part.timerLower, 'input resistance')} and ${text(part.timerCapacitor, 'capacitance')}`;
       return `pins ${text(part.pinVoltage, 'voltage')}, ${text(part.pinCurrent, 'pin current')} · ${text(part.pulseLimit, 'rate')} pulses`;
     case 'servo': {
       const best = part.points.at(-1);

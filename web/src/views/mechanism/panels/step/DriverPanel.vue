@@ -122,6 +122,12 @@ const trade = computed(() => {
     <FigureField figure="driver.pulseLimit" />
     <FigureField figure="driver.leastPulse" />
     <FigureField figure="board.pulseLimit" />
+    <template v-if="board.timerCapacitor">
+      <FigureField figure="board.timerUpper" />
+      <FigureField figure="board.timerLower" />
+      <FigureField figure="board.timerLowerMost" />
+      <FigureField figure="board.timerCapacitor" />
+    </template>
     <FigureField v-if="!open" figure="driver.followingError" />
   </div>
 </template>
