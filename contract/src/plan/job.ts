@@ -22,6 +22,7 @@ const common = {
   name: title.required(),
   every: positive,
   held: positive,
+  heldAgainst: notNegative,
   shock: positive,
   slope,
   speed: positive,

@@ -479,6 +479,8 @@ export const FIGURES = {
   'job.time': figure('in what time', 't', 'time', 'load', 'job'),
   'job.every': figure('once every', 't_{every}', 'time', 'load', 'job', typical(15, 'a busy match')),
   'job.held': figure('held for', 't_{held}', 'time', 'load', 'job', typical(10, 'until the piece is placed')),
+  'job.heldAgainst': optional(figure('held against', 'F_{side}', 'force', 'load', 'load')),
+  'job.heldAgainstTurn': optional(figure('held against', 'T_{side}', 'torque', 'load', 'load')),
   'job.shock': figure('shock factor', 'k_{s}', 'number', 'load', 'job', typical(1, 'a smooth start')),
   'job.slope': figure('slope', '\\gamma', 'angle', 'load', 'load', rule('level for wheels, straight up for a lift')),
   'job.friction': figure('slide friction', 'F_{f}', 'force', 'load', 'load', rule('5 % of the load’s weight')),

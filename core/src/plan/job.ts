@@ -7,6 +7,8 @@ interface JobBase {
   readonly every?: Quantity;
   /** How long it must hold still under load. */
   readonly held?: Quantity;
+  /** What pushes on it from outside while it is held, whichever way is worse: ground on a wheel, another robot. */
+  readonly heldAgainst?: Quantity;
   /** Multiplies the starting demand only. */
   readonly shock?: Quantity;
   readonly slope?: Quantity;

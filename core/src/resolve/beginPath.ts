@@ -5,6 +5,8 @@ import type { FigureName } from '../figures/table.js';
 import { resolveJob } from '../job/table.js';
 import type { Job } from '../plan/job.js';
 import { apartOf, currentChoice, partIdsOf, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
+import type { Load } from '../load/load.js';
+import type { ResolvedJob } from '../powerpath/resolvedJob.js';
 import { trainOf } from '../reduction/train.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { resolveStage } from './resolveStages.js';
@@ -94,7 +96,7 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
     train: trainOf([...stages, output]),
     holder: ('holder' in choice.output ? choice.output.holder : undefined) ?? 'nothing',
     radius: resolved.radius,
-    load: resolved.load,
+    load: heldAgainst(resolved, job, jobAt, collect),
     asked: resolved.asked,
     falls: resolved.falls,
     apart,
@@ -104,6 +106,23 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
     turning: resolved.turning,
     settling: resolved.settling,
     jam: resolved.jam,
+  };
+}
+
+/** The load with what pushes on it from outside while it is held: away from rest, whichever way it is held already. */
+function heldAgainst({ load, asked, thrown }: ResolvedJob, job: Job, at: Place, collect: FigureCollector): Load {
+  // What is thrown is not held.
+  if (thrown) return load;
+  const figure = load.unit === 'm' ? 'job.heldAgainst' : 'job.heldAgainstTurn';
+  const side = collect.takeOptional(figure, job.heldAgainst, [...at, 'heldAgainst']);
+  if (!side) return load;
+  const onQ = side * asked.perCoordinate;
+  return {
+    ...load,
+    holdForce: (q) => {
+      const own = load.holdForce(q);
+      return own < 0 ? own - onQ : own + onQ;
+    },
   };
 }
 

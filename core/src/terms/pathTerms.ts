@@ -249,8 +249,16 @@ export function carriedOf(path: PowerPath): Expression {
   return carried;
 }
 
-/** The load without friction at a place of q. */
-export const holdForceOf = (path: PowerPath, place: number): Expression => termsOf(path).hold(path, place);
+/** The load without friction at a place of q, with what pushes on it from outside while it is held. */
+export function holdForceOf(path: PowerPath, place: number): Expression {
+  const own = termsOf(path).hold(path, place);
+  const figure = turns(path) ? 'job.heldAgainstTurn' : 'job.heldAgainst';
+  if (!knows(path, figure)) return own;
+  const side = knows(path, 'output.loadPerRope')
+    ? mul(figureOf(path, figure), figureOf(path, 'output.loadPerRope'))
+    : figureOf(path, figure);
+  return path.load.holdForce(place) < 0 ? sub(own, side) : add(own, side);
+}
 
 /** What resists while moving, at a place of q. */
 export const resistingOf = (path: PowerPath, place: number): Expression => termsOf(path).resisting(path, place);

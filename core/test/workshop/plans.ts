@@ -241,6 +241,7 @@ const PLAIN = plan('plain motors', 'pack', [
         time: q(1.6),
         every: q(12),
         held: q(8),
+        heldAgainst: q(3),
         profile: 'trapezoid',
       }),
     ],

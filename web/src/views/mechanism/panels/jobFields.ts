@@ -8,8 +8,15 @@ export interface JobFields {
   readonly rest: readonly string[];
 }
 
-const TURNING = ['job.turnCreep', 'job.shock', 'job.held', 'job.turnSpeed', 'job.turnAcceleration'];
-const MOVING = ['job.creep', 'job.shock', 'job.held', 'job.speed', 'job.acceleration'];
+const TURNING = [
+  'job.turnCreep',
+  'job.shock',
+  'job.held',
+  'job.heldAgainstTurn',
+  'job.turnSpeed',
+  'job.turnAcceleration',
+];
+const MOVING = ['job.creep', 'job.shock', 'job.held', 'job.heldAgainst', 'job.speed', 'job.acceleration'];
 
 export const JOB_FIELDS: Readonly<Record<JobKind, JobFields>> = {
   sprint: {
@@ -20,7 +27,7 @@ export const JOB_FIELDS: Readonly<Record<JobKind, JobFields>> = {
   push: {
     says: 'push against something',
     deciding: ['job.push', 'job.time', 'job.every', 'output.mass'],
-    rest: ['job.pushSpeed', 'job.slope', 'job.creep', 'job.shock', 'job.held'],
+    rest: ['job.pushSpeed', 'job.slope', 'job.creep', 'job.shock', 'job.held', 'job.heldAgainst'],
   },
   skid: {
     says: 'turn on the spot',
@@ -40,7 +47,16 @@ export const JOB_FIELDS: Readonly<Record<JobKind, JobFields>> = {
   haul: {
     says: 'haul a mass on a rope',
     deciding: ['job.mass', 'job.distance', 'job.time', 'job.held'],
-    rest: ['job.every', 'job.friction', 'job.slope', 'job.creep', 'job.shock', 'job.speed', 'job.acceleration'],
+    rest: [
+      'job.every',
+      'job.friction',
+      'job.heldAgainst',
+      'job.slope',
+      'job.creep',
+      'job.shock',
+      'job.speed',
+      'job.acceleration',
+    ],
   },
   throw: {
     says: 'throw pieces one after another',
@@ -72,6 +88,7 @@ export const JOB_FIELDS: Readonly<Record<JobKind, JobFields>> = {
     deciding: ['job.gripMass', 'job.held', 'job.time', 'job.every'],
     rest: [
       'job.gripForce',
+      'job.heldAgainstTurn',
       'job.angle',
       'job.shake',
       'job.padGrip',
@@ -95,6 +112,8 @@ export const JOB_ALLOW: Readonly<Record<string, Allowance>> = {
   'job.payload': 'not negative',
   'job.pull': 'not negative',
   'job.slidePush': 'not negative',
+  'job.heldAgainst': 'not negative',
+  'job.heldAgainstTurn': 'not negative',
   'job.shake': 'not negative',
 };
 
