@@ -110,6 +110,10 @@ const servo = Joi.object<Writable<ServoDrive>, true>({
     )
     .max(12),
   tipWindow: positive,
+  hornTeeth: Joi.number().integer().min(4).max(60),
+  roomLength: positive,
+  roomWidth: positive,
+  roomHeight: positive,
 });
 
 /** What turns the output, by its kind. */

@@ -4,6 +4,18 @@ const DEGREE = Math.PI / 180;
 
 /** Figures of position servos, what links them to their output, and the rail they hang on. */
 export const SERVO_FIGURES = {
+  'servo.caseLength': optional(
+    figure('case, length', 'l_c', 'length', 'motor', 'motor', rule('of the usual size of its mass')),
+  ),
+  'servo.caseWidth': optional(
+    figure('case, width', 'w_c', 'length', 'motor', 'motor', rule('of the usual size of its mass')),
+  ),
+  'servo.caseHeight': optional(
+    figure('case, height', 'h_c', 'length', 'motor', 'motor', rule('of the usual size of its mass')),
+  ),
+  'drive.roomLength': optional(figure('room, length', 'l_r', 'length', 'motor', 'motor')),
+  'drive.roomWidth': optional(figure('room, width', 'w_r', 'length', 'motor', 'motor')),
+  'drive.roomHeight': optional(figure('room, height', 'h_r', 'length', 'motor', 'motor')),
   'servo.pointVoltage': figure('rated at', 'V', 'voltage', 'motor', 'motor'),
   'servo.stallTorque': figure('stall torque', 'T_{s}', 'torque', 'motor', 'motor'),
   'servo.stallForce': figure('stall force', 'F_{s}', 'force', 'motor', 'motor'),

@@ -46,6 +46,7 @@ export type CheckId =
   | 'driver-current'
   | 'draw'
   | 'stands-at-angle'
+  | 'servo-fits'
   | 'travel'
   | 'dead-spots'
   | 'rail-moving'

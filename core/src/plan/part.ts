@@ -302,6 +302,10 @@ export interface ServoPart extends PartBase {
   readonly gears?: ServoGears;
   readonly caseMaterial?: ServoCase;
   readonly bearing?: 'bush' | 'one ball bearing' | 'two ball bearings';
+  /** Of its case, without ears and shaft. */
+  readonly caseLength?: Quantity;
+  readonly caseWidth?: Quantity;
+  readonly caseHeight?: Quantity;
   /** Teeth of the spline that carries the horn. */
   readonly splineTeeth?: number;
   /** Stages of the gears inside, driven over driver, motor first. */

@@ -245,6 +245,11 @@ export interface ServoDrive {
   readonly chain?: readonly ChainLink[];
   /** How exactly the tip must come back. */
   readonly tipWindow?: Quantity;
+  /** Teeth of the horn that is to go on it, and the room there is for its case. */
+  readonly hornTeeth?: number;
+  readonly roomLength?: Quantity;
+  readonly roomWidth?: Quantity;
+  readonly roomHeight?: Quantity;
 }
 
 /** What turns the output. */

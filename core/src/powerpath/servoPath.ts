@@ -30,6 +30,13 @@ export interface PathRail {
 }
 
 /** A position servo with what links it to the output. */
+/** Of a case, or of the room for it, m. */
+export interface Sides {
+  readonly length: number | undefined;
+  readonly width: number | undefined;
+  readonly height: number | undefined;
+}
+
 export interface ServoPath extends PowerPath {
   readonly machine: 'servo';
   readonly servo: {
@@ -55,6 +62,13 @@ export interface ServoPath extends PowerPath {
     readonly rotorAtHorn: number;
   };
   readonly rail: PathRail;
+  /** Horn on spline, case in the room there is, m; absent where nothing is said. */
+  readonly fit: {
+    readonly splineTeeth: number | undefined;
+    readonly hornTeeth: number | undefined;
+    readonly size: Sides;
+    readonly room: Sides;
+  };
   readonly linkage: Linkage;
   /** The linkage along the job's way; `undefined` where a length is missing. */
   readonly linked: Linked | undefined;

@@ -10,13 +10,21 @@ import { calibrate } from '../servo/calibration.js';
 import { linkedAlong } from '../servo/linked.js';
 import { rotorAtHorn } from '../servo/moveTime.js';
 import { deadbandAngle, type ChainJoint } from '../servo/precision.js';
+import { servoSize } from '../servo/sizeClass.js';
 import { railBudget, type RailServo } from '../servo/rail.js';
 import { estimatedStallCurrent, loadedCurrent, ratingAt, type RatingPoint } from '../servo/ratings.js';
 import type { Linkage } from '../servo/throughTravel.js';
 import type { PathPack } from '../powerpath/path.js';
 import { asPath, beginPath, resolveLoadSide, type Begun } from './beginPath.js';
 import { partOf, resolveSupply } from './resolveSupply.js';
-import { torqueAtHorn, worstHornPlace, type HornSide, type PathRail, type ServoPath } from '../powerpath/servoPath.js';
+import {
+  torqueAtHorn,
+  worstHornPlace,
+  type HornSide,
+  type PathRail,
+  type ServoPath,
+  type Sides,
+} from '../powerpath/servoPath.js';
 import type { Linked } from '../servo/linked.js';
 
 const RUNNING_SHARE = 1 / 6;
@@ -36,6 +44,8 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
   const figures = collect.once(SERVOS, [part, drive.servo], () => readServo(part, partAt, collect));
   const railFigures = readRail(plan, drive.node, supply.pack, supply.restVoltage, collect);
   const linkage = readLinkage(drive.linkage ?? { kind: 'direct' }, [...choiceAt, 'drive', 'linkage'], collect);
+  const size = readSize(part, partAt, collect);
+  const room = readRoom(drive, [...choiceAt, 'drive'], collect);
   const loadSide = resolveLoadSide(begun);
   const linked = linkOf(linkage, loadSide);
   const chain = readChain(drive, figures, [...choiceAt, 'drive', 'chain'], collect);
@@ -62,6 +72,7 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
       budget,
       others: budget.moving - motors * railServoOf(plan, mechanism, drive, railFigures.voltage).moving,
     }),
+    fit: { splineTeeth: part.splineTeeth, hornTeeth: drive.hornTeeth, size, room },
     linkage: linkage.linkage,
     linked,
     calibration: distinct ? calibrate(pairs) : undefined,
@@ -69,6 +80,30 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
     chain,
     tipWindow,
   });
+}
+
+/** Its case as its sheet says, else as servos of its mass usually are. */
+function readSize(part: ServoPart, at: Place, collect: FigureCollector): Sides {
+  const usual = part.mass && servoSize(part.mass.si);
+  const read = (key: 'caseLength' | 'caseWidth' | 'caseHeight', value: number | undefined) =>
+    ifFinite(
+      collect.take(`servo.${key}`, part[key], [...at, key], {
+        value,
+        why: `usual of a ${usual?.name ?? ''} servo`,
+        source: 'typical',
+      }),
+    );
+  return {
+    length: read('caseLength', usual?.length),
+    width: read('caseWidth', usual?.width),
+    height: read('caseHeight', usual?.height),
+  };
+}
+
+function readRoom(drive: ServoDrive, at: Place, collect: FigureCollector): Sides {
+  const read = (key: 'roomLength' | 'roomWidth' | 'roomHeight') =>
+    collect.takeOptional(`drive.${key}`, drive[key], [...at, key]);
+  return { length: read('roomLength'), width: read('roomWidth'), height: read('roomHeight') };
 }
 
 const SERVOS = new Memory();

@@ -10,3 +10,4 @@ export * from './rail.js';
 export * from './ratings.js';
 export * from './throughTravel.js';
 export * from './hornForce.js';
+export * from './sizeClass.js';

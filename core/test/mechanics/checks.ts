@@ -662,6 +662,14 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     path.asked.travel === undefined ? undefined : path.servo.travel / Math.abs(path.linked!.to - path.linked!.from),
   ),
   // Turning without end, it has no angle to stand at.
+  'servo-fits': servo(({ fit: { hornTeeth, splineTeeth, size, room } }) => {
+    const typed = Object.values(room).some((one) => one !== undefined);
+    if (hornTeeth === undefined && !typed) return undefined;
+    const over = (Object.keys(size) as (keyof typeof size)[]).some(
+      (side) => (size[side] ?? 0) > (room[side] ?? Infinity),
+    );
+    return !over && (hornTeeth === undefined || splineTeeth === undefined || hornTeeth === splineTeeth);
+  }),
   'stands-at-angle': servo(({ servo: { part } }) => part.motion === 'joint'),
   'dead-spots': servo((path) =>
     path.linkage.kind === 'direct' ? undefined : !path.linked!.short && path.linked!.travel.dead.length === 0,

@@ -62,6 +62,7 @@ const servos = (of: Partial<ServoDrive> = {}): ServoDrive => ({
   servos: 1,
   node: 'rail',
   linkage: { kind: 'direct' },
+  roomLength: q(0.03),
   ...of,
 });
 

@@ -19,6 +19,7 @@ import { resolves } from './resolves.js';
 import { deadSpots } from './servo/deadSpots.js';
 import { railGround, railMoving, railSource, railStalled, railVoltsFull, railVoltsLeast } from './servo/rail.js';
 import { surroundings } from './surroundings.js';
+import { servoFits } from './servo/servoFits.js';
 import { tip } from './servo/tip.js';
 import { standsAtAngle } from './servo/standsAtAngle.js';
 import { travel } from './servo/travel.js';
@@ -111,6 +112,7 @@ export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = [
   inTime,
   staysUp,
   standsAtAngle,
+  servoFits,
   travel,
   deadSpots,
   tip,

@@ -13,6 +13,7 @@ import { useEver } from '../../../../composables/useEver.js';
 import PanelHead from '../PanelHead.vue';
 import PartPicker from '../PartPicker.vue';
 import CalibrationTable from './CalibrationTable.vue';
+import ServoFit from './ServoFit.vue';
 import ServoInside from './ServoInside.vue';
 import TipPrecision from './TipPrecision.vue';
 
@@ -24,13 +25,14 @@ const { show } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.servo]!.part as ServoPart);
 const linear = computed(() => part.value.motion === 'linear');
-const page = ref<'sheet' | 'precision' | 'inside' | 'calibration'>('sheet');
+const page = ref<'sheet' | 'precision' | 'inside' | 'fit' | 'calibration'>('sheet');
 const comparing = ref(false);
 const everCompared = useEver(() => comparing.value);
 const PAGES = computed(() => [
   { value: 'sheet' as const, text: 'Sheet' },
   { value: 'precision' as const, text: 'Precision' },
   { value: 'inside' as const, text: 'Inside' },
+  { value: 'fit' as const, text: 'Fit' },
   ...(part.value.motion === 'joint' ? [{ value: 'calibration' as const, text: 'Calibration' }] : []),
 ]);
 const shownPage = computed(() => (PAGES.value.some(({ value }) => value === page.value) ? page.value : 'sheet'));
@@ -50,9 +52,11 @@ function setLinkage(kind: LinkagePlan['kind']): void {
 
 /** The horn of its linkage, or one to try. */
 const tried = ref<number>();
+/** A usual horn, where none is known. */
+const USUAL_HORN = 0.024;
 const horn = computed(() => {
   const own = drive.value.linkage?.kind === 'four-bar' ? drive.value.linkage.horn?.si : undefined;
-  return tried.value ?? own ?? 0.024;
+  return tried.value ?? own ?? USUAL_HORN;
 });
 const push = computed(() => {
   const { servo, lacks } = path.value;
@@ -132,6 +136,7 @@ const said = computed(() => {
   </template>
   <TipPrecision v-else-if="shownPage === 'precision'" />
   <ServoInside v-else-if="shownPage === 'inside'" />
+  <ServoFit v-else-if="shownPage === 'fit'" />
   <CalibrationTable v-else />
   <CompareSheet v-if="everCompared" :open="comparing" @close="comparing = false" />
 </template>

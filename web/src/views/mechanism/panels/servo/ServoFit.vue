@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { servoSize, SERVO_SIZES, type ServoPart } from '@rough-gear/core';
+import { computed } from 'vue';
+import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import FigureField from '../../../../components/fields/FigureField.vue';
+import { useDisplay } from '../../../../composables/useDisplay.js';
+import { useServoMechanism } from '../../../../composables/useMechanism.js';
+
+/** Whether it goes where it is to go: its case in the room there is, a horn on its spline. */
+const { plan, drive, driveAt, commit } = useServoMechanism();
+const { show } = useDisplay();
+const part = computed(() => plan.value.parts[drive.value.servo]!.part as ServoPart);
+const partAt = computed(() => ['parts', drive.value.servo, 'part']);
+
+const TEETH = [15, 20, 21, 23, 24, 25];
+const options = (own: number | undefined, none: string) => [
+  { value: '', text: none },
+  ...[...new Set([...TEETH, ...(own === undefined ? [] : [own])])]
+    .sort((a, b) => a - b)
+    .map((teeth) => ({ value: String(teeth), text: `${teeth} teeth` })),
+];
+const count = (text: string) => (text === '' ? undefined : Number(text));
+
+const sizes = computed(() => {
+  const mass = part.value.mass?.si;
+  const own = mass === undefined ? undefined : servoSize(mass).name;
+  return SERVO_SIZES.map(({ name, most, length, width, height }) => ({
+    name,
+    own: name === own,
+    text: `${[length, width, height].map((side) => show(side, 'length')).join(' × ')}${Number.isFinite(most) ? `, up to ${show(most, 'mass')}` : ', heavier'}`,
+  }));
+});
+</script>
+
+<template>
+  <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
+    <FigureField figure="servo.caseLength" />
+    <FigureField figure="servo.caseWidth" />
+    <FigureField figure="servo.caseHeight" />
+    <ChoiceField
+      :value="String(part.splineTeeth ?? '')"
+      label="its spline has"
+      :options="options(part.splineTeeth, 'not known')"
+      @change="commit([{ at: [...partAt, 'splineTeeth'], to: count($event) }])"
+    />
+    <FigureField figure="drive.roomLength" />
+    <FigureField figure="drive.roomWidth" />
+    <FigureField figure="drive.roomHeight" />
+    <ChoiceField
+      :value="String(drive.hornTeeth ?? '')"
+      label="the horn has"
+      :options="options(drive.hornTeeth, 'none chosen')"
+      @change="commit([{ at: [...driveAt, 'hornTeeth'], to: count($event) }])"
+    />
+  </div>
+  <p class="mt-1 text-xs text-second" data-testid="servo-sizes">
+    Usual sizes, without ears and shaft:
+    <template v-for="(size, i) in sizes" :key="size.name"
+      ><template v-if="i > 0">; </template><b v-if="size.own">{{ size.name }} {{ size.text }}</b
+      ><template v-else>{{ size.name }} {{ size.text }}</template></template
+    >. Spline and horn must have as many teeth: a horn that is forced on strips.
+  </p>
+</template>
