@@ -76,6 +76,10 @@ for (const theme of ['light', 'dark'] as const) {
       await page.getByRole('button', { name: 'Brake', exact: true }).click();
       await page.getByRole('button', { name: 'Heat', exact: true }).click();
       await check(page, 'brake and heat');
+      await page.getByRole('button', { name: 'At one speed' }).click();
+      await page.getByTestId('at-speed').waitFor();
+      await check(page, 'at one speed');
+      await page.keyboard.press('Escape');
       await page.getByRole('button', { name: 'How far they vary' }).click();
       await page.getByRole('dialog').waitFor({ state: 'attached' });
       await check(page, 'spread');

@@ -104,13 +104,13 @@ test('a bench supply in the place of the pack: its limit, and nothing taken back
   await heron.open('lift', 'pack');
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByTestId('shelf-parts').getByText('bench supply 13.8 V, 30 A').click();
-  await expect(page.getByRole('heading', { name: 'Supply' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Supply', exact: true })).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'set to' })).toHaveValue('13.8 V');
   await expect(page.getByRole('textbox', { name: 'current limit' })).toHaveValue('30 A');
   await expect(page.getByText(/braking lifts its volts/)).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('13.8 V held');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('heading', { name: 'Pack' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Pack', exact: true })).toBeVisible();
 });
 
 test('brushed or brushless of the same mass, with minutes on this pack', async ({ heron, page }) => {
@@ -121,4 +121,53 @@ test('brushed or brushless of the same mass, with minutes on this pack', async (
   await expect(page.getByText('only motors as heavy as today’s')).toBeVisible();
   await expect(page.getByTestId('runs-for').first()).toContainText(/min|—/);
   await expect(page.getByTestId('scores').getByRole('row', { name: /brush wear/ })).toContainText('last');
+});
+
+test('the servo’s own motor with other gears, on this joint', async ({ heron, page }) => {
+  await heron.open('grip', 'motor');
+  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('tab', { name: 'Same motor, other gears' }).click();
+  const rows = page.getByTestId('sisters').getByRole('row');
+  await expect(page.getByTestId('sisters')).toContainText('fast sister of the slow strong servo');
+  await expect(rows.filter({ hasText: 'as it is' })).toHaveCount(1);
+  await rows.filter({ hasText: 'fast sister' }).getByRole('button', { name: 'Try it' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(page.getByText('fast sister of the slow strong servo').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+});
+
+test('a horn of other teeth, and a case that is too long for its room', async ({ heron, page }) => {
+  await heron.open('grip', 'motor');
+  await page.getByRole('button', { name: 'Fit', exact: true }).click();
+  await page.getByLabel('the horn has').selectOption({ label: '24 teeth' });
+  await expect(page.getByTestId('checks')).toContainText('servo and horn fit');
+  await page.getByLabel('the horn has').selectOption({ label: '25 teeth' });
+  const room = page.getByRole('textbox', { name: 'room, length' });
+  await room.fill('1 1/2 in');
+  await room.press('Enter');
+  await expect(page.getByTestId('servo-sizes')).toContainText('standard');
+  await expect(page.getByText(/there is room for 38\.1 mm/).first()).toBeVisible();
+});
+
+test('pulses from a timer chip: its two ends, and no ramp', async ({ heron, page }) => {
+  await heron.open('turntable', 'controller');
+  await page.getByRole('button', { name: 'Change the board' }).click();
+  await page.getByTestId('shelf-parts').getByText('timer chip with a knob, 5 V').click();
+  await expect(page.getByText(/A ramp needs a program/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Limits', exact: true }).click();
+  const capacitor = page.getByRole('textbox', { name: 'timer: capacitor' });
+  await expect(capacitor).toHaveValue('10 nF');
+  await capacitor.fill('0.1 µF');
+  await capacitor.press('Enter');
+  await expect(page.getByText(/69 \/s to 690 \/s|to 69\d|to 68\d/).first()).toBeVisible();
+});
+
+test('a second-hand motor at half the price, with its doubts', async ({ page, server }) => {
+  await page.goto(`${server.url}/shelf/motor/motor-brushed-64`);
+  await page.getByRole('button', { name: 'Second-hand' }).click();
+  const sheet = page.getByTestId('part-sheet');
+  await expect(sheet).toContainText('second-hand: its builds are spread wider');
+  await expect(sheet.getByRole('textbox', { name: 'price' })).toHaveValue('19');
+  await sheet.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await expect(sheet).toContainText('your own');
 });
