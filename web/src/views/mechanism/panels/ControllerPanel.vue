@@ -10,9 +10,8 @@ import { useEver } from '../../../composables/useEver.js';
 import ControllerMore from './ControllerMore.vue';
 import PartPicker from './PartPicker.vue';
 
-const AtSpeedSheet = lazily(() => import('./AtSpeedSheet.vue'));
-
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
+const AtSpeedSheet = lazily(() => import('./AtSpeedSheet.vue'));
 const { plan, drive, choiceAt } = useDcMechanism();
 const { show } = useDisplay();
 const part = computed(() => plan.value.parts[drive.value.controller]!.part as ControllerPart);
