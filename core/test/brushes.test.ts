@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import {
   advanced,
   alike,
+  applyChanges,
   brakePoint,
   brushWear,
   candidatesFor,
@@ -19,6 +20,7 @@ import {
   resolvePath,
   scoreCard,
   spreadAmountsFor,
+  windingVariants,
   type DcPath,
   type Drive,
   type MotorPart,
@@ -200,6 +202,22 @@ describe('where it works', () => {
     expect(score(wet({ wet: 'under water' }, 'open', 'under water')).scores.dirt).toBe(0.5);
     expect(dry.numbers.brushHours).toBeGreaterThan(1);
     expect(dry.numbers.runTime).toBeGreaterThan(60);
+  });
+});
+
+describe('phases joined the other way', () => {
+  it('turn √3 times as fast a volt in delta, with a third of the resistance, and are offered where it is known', () => {
+    const kv = { form: 'kv', kv: typed(480 * RPM), resistance: typed(0.09), freeCurrent: typed(1) };
+    const brushless = (joined?: string) =>
+      changed(heron, { type: 'brushless', polePairs: 7, sensors: true, data: kv, ...(joined ? { joined } : {}) });
+    const ids = (plan: Plan) => windingVariants(plan, 'lift', [], false).map(({ id }) => id);
+    expect(ids(brushless())).not.toContain('joined-delta');
+    const star = brushless('star');
+    const delta = windingVariants(star, 'lift', [], false).find(({ id }) => id === 'joined-delta')!;
+    const [before, after] = [pathOf(star), pathOf(applyChanges(star, delta.changes))];
+    expect(before.drive.motor.backEmfConstant / after.drive.motor.backEmfConstant).toBeCloseTo(Math.sqrt(3), 6);
+    expect(before.drive.motor.resistance / after.drive.motor.resistance).toBeCloseTo(3, 6);
+    expect(ids(brushless('delta'))).toContain('joined-star');
   });
 });
 

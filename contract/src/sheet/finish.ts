@@ -1,3 +1,4 @@
+import { CELLS } from '@rough-gear/core';
 import type { SheetLine } from './entries.js';
 import type { SheetKind } from './fields.js';
 import type { Doubtful, Told } from './reading.js';
@@ -226,13 +227,14 @@ function drivesOn(lines: readonly SheetLine[]): Told | undefined {
   return { ...first, name: 'drives', value, as: value.join(', ') };
 }
 
-const CELLS = /(?<![\w.,])(\d{1,2}) ?(?:S ?)?(?:-|–|~|to) ?(\d{1,2}) ?S\b/;
-const OF_A_CELL = { full: 4.2, nominal: 3.7, empty: 3 };
+const CELL_SPAN = /(?<![\w.,])(\d{1,2}) ?(?:S ?)?(?:-|–|~|to) ?(\d{1,2}) ?S\b/;
+/** Cells that are counted by S alone are of lithium. */
+const LITHIUM = CELLS.lipo;
 
 /** "2–4S": how empty the least and how full the most may be is not said. */
 function cellsOn(lines: readonly SheetLine[]): readonly Doubtful[] {
   return lines.flatMap(({ line, at }) => {
-    const match = CELLS.exec(line);
+    const match = CELL_SPAN.exec(line);
     if (!match) return [];
     const ask = (name: string, cells: number, each: readonly number[]): Doubtful => ({
       line,
@@ -244,7 +246,7 @@ function cellsOn(lines: readonly SheetLine[]): readonly Doubtful[] {
         .flatMap((volts) => toldBy(`${Number((cells * volts).toFixed(2))} V`, 'voltage'))
         .map((one) => ({ ...one, line, at, name })),
     });
-    const { full, nominal, empty } = OF_A_CELL;
+    const { full, nominal, floor: empty } = LITHIUM;
     return [
       ask('lowestVoltage', Number(match[1]), [empty, nominal]),
       ask('highestVoltage', Number(match[2]), [full, nominal]),

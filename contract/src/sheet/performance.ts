@@ -1,4 +1,5 @@
 import type { Dimension } from '@rough-gear/core';
+import { BETWEEN_COLUMNS } from './columns.js';
 import { parseQuantity } from '../units/parse.js';
 import type { SheetLine } from './entries.js';
 import { figuresIn } from './figures.js';
@@ -6,7 +7,6 @@ import { unitOfLabel } from './labels.js';
 import type { Doubtful, Told } from './reading.js';
 import { toldBy } from './readFigure.js';
 
-const CELLS = /\t+|\s*\|\s*| {2,}/;
 const COLUMNS = [
   { id: 'current', dimension: 'current', label: /\b(?:current|amps|amperes)\b/i },
   { id: 'torque', dimension: 'torque', label: /\btorque\b/i },
@@ -51,7 +51,7 @@ export function performanceOf(lines: readonly SheetLine[]): Read {
 }
 
 function pointsUnder(lines: readonly SheetLine[], at: number): readonly Point[] {
-  const head = lines[at]!.line.split(CELLS);
+  const head = lines[at]!.line.split(BETWEEN_COLUMNS);
   const columns = COLUMNS.map((column) => {
     const index = head.findIndex((cell) => column.label.test(cell));
     return { ...column, index, unit: index < 0 ? undefined : unitOfLabel(head[index]!) };
@@ -60,7 +60,7 @@ function pointsUnder(lines: readonly SheetLine[], at: number): readonly Point[] 
   if (!columns.every(({ unit, dimension }) => unit?.of.includes(dimension))) return [];
   const points: Point[] = [];
   for (const line of lines.slice(at + 1)) {
-    const cells = line.line.split(CELLS);
+    const cells = line.line.split(BETWEEN_COLUMNS);
     // The column of what each row is called may have no heading.
     const shift = cells.length - head.length;
     if (shift !== 0 && shift !== 1) break;

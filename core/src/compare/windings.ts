@@ -71,6 +71,7 @@ export function windingVariants(
       turns === 1 ? [] : motorChanges(design, { ...part, data: sheetOf(wound, part), name: `${part.name}, ${label}` });
     return { id: `turns-${turns}`, label, changes: geared(design, changes, 1 / turns, regear) };
   });
+  const rejoined = part.joined ? [rejoinedVariant(design, part, part.joined, constants, regear)] : [];
   const bigger = shelf
     .flatMap(({ part: other }) => {
       const known = other.kind === 'motor' && other.type === part.type ? constantsOf(other) : undefined;
@@ -89,7 +90,26 @@ export function windingVariants(
         changes: geared(design, motorChanges(design, other), faster, regear),
       };
     });
-  return [...same, ...bigger];
+  return [...same, ...rejoined, ...bigger];
+}
+
+/**
+ * The three phases of the same coils joined the other way: in delta each sees all the volts, as if it had 1/√3 of the turns.
+ * Only a winding whose six ends come out can be joined again.
+ */
+function rejoinedVariant(
+  design: Design,
+  part: MotorPart,
+  joined: 'star' | 'delta',
+  constants: MotorConstants,
+  regear: boolean,
+): Variant {
+  const other = joined === 'star' ? 'delta' : 'star';
+  const turns = joined === 'star' ? 1 / Math.sqrt(3) : Math.sqrt(3);
+  const wound = rewound(constants, turns);
+  const label = `joined in ${other}, ${digits((1 / wound.backEmfConstant) * (30 / Math.PI))} rpm/V`;
+  const motor: MotorPart = { ...part, joined: other, data: sheetOf(wound, part), name: `${part.name}, in ${other}` };
+  return { id: `joined-${other}`, label, changes: geared(design, motorChanges(design, motor), 1 / turns, regear) };
 }
 
 /** Gives this mechanism another motor; whatever else uses the old part keeps it. */

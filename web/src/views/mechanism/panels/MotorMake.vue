@@ -24,6 +24,7 @@ const WINDINGS = [
   { value: 'hand', text: 'by hand' },
 ] as const;
 const JOINED = [
+  { value: 'not said', text: 'not said' },
   { value: 'star', text: 'in star' },
   { value: 'delta', text: 'in delta' },
 ] as const;
@@ -65,10 +66,10 @@ const SHAFTS = [
     </template>
     <ChoiceField
       v-else
-      :value="part.joined ?? 'star'"
+      :value="part.joined ?? 'not said'"
       label="phases joined"
       :options="JOINED"
-      @change="set('joined', $event)"
+      @change="set('joined', $event === 'not said' ? undefined : $event)"
     />
     <ChoiceField
       :value="part.winding ?? 'machine'"
@@ -102,7 +103,10 @@ const SHAFTS = [
       />
       has sensors
     </label>
-    <label class="flex items-center gap-1.5 self-end text-xs">
+    <label
+      v-if="part.type === 'brushed' && part.data.form === 'sheet'"
+      class="flex items-center gap-1.5 self-end text-xs"
+    >
       <input
         type="checkbox"
         class="size-4"

@@ -2,6 +2,7 @@
 import {
   SPREAD_WORDS,
   spreadAmounts,
+  spreadAmountsFor,
   TYPICAL_SPREAD,
   type Figure,
   type Quantity,
@@ -11,6 +12,7 @@ import { computed } from 'vue';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import QuantityField from '../../../components/fields/QuantityField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
+import { useMechanism } from '../../../composables/useMechanism.js';
 import { useSpread } from '../../../composables/useSpread.js';
 import { usePlan } from '../../../stores/plan.js';
 
@@ -19,6 +21,7 @@ defineProps<{ open: boolean }>();
 defineEmits<{ close: [] }>();
 
 const plan = usePlan();
+const { mechanism } = useMechanism();
 const { spread, progress, start, stop } = useSpread();
 const { show } = useDisplay();
 
@@ -48,6 +51,15 @@ const figures = computed(() =>
     };
   }),
 );
+/** What turns this mechanism may differ more than usual: used, or wound by hand. */
+const wider = computed(() => {
+  const document = plan.document;
+  if (!document) return '';
+  const [usual, own] = [spreadAmounts(document), spreadAmountsFor(document, mechanism.value)];
+  return own.constants > usual.constants || own.friction > usual.friction
+    ? ` What turns ${mechanism.value.name} is second-hand or wound by hand: its constants are drawn within ± ${percent(own.constants)}, its friction within ± ${percent(own.friction)}.`
+    : '';
+});
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 const change = (figure: Figure, to: Quantity | undefined) => [{ at: figure.at, to }];
 </script>
@@ -69,7 +81,7 @@ const change = (figure: Figure, to: Quantity | undefined) => [{ at: figure.at, t
         <button type="button" class="act min-h-6" @click="stop">stop</button>
       </template>
       <button v-else type="button" class="button" @click="start">Try 2 000 builds</button>
-      <span class="text-xs text-second">Each is drawn evenly from these ranges, always the same 2 000.</span>
+      <span class="text-xs text-second">Each is drawn evenly from these ranges, always the same 2 000.{{ wider }}</span>
     </p>
     <div v-if="spread" class="mt-3 grid gap-6 sm:grid-cols-[3fr_2fr]">
       <div class="max-h-[46vh] overflow-auto" tabindex="0" role="region" aria-label="How many builds pass">
