@@ -194,3 +194,13 @@ describe('A maker’s table of a motor', () => {
     expect(unread).toHaveLength(3);
   });
 });
+
+describe('gears of resin', () => {
+  const gearsOf = (line: string) => readSheet('servo', line).found.find(({ name }) => name === 'gears')?.value;
+  it('are reinforced where the sheet says so, and plain plastic where not', () => {
+    expect(gearsOf('Gears: reinforced resin')).toBe('reinforced resin');
+    expect(gearsOf('carbon reinforced nylon gears')).toBe('reinforced resin');
+    expect(gearsOf('nylon gears')).toBe('plastic');
+    expect(gearsOf('Gear material: plastic')).toBe('plastic');
+  });
+});

@@ -39,3 +39,19 @@ describe('a servo where it is to go', () => {
     expect(checkOf(part(tight, 'caseLength', typed(0.049)))!.verdict).toBe('enough');
   });
 });
+
+describe('repeated blows', () => {
+  const struck = withChange(heron, ['mechanisms', at, 'jobs', 0, 'blows'], true);
+  const of = (plan: Plan) =>
+    evaluateMechanism(plan, mechanismOf(plan, 'grip')).jobs[0]!.checks.find(({ id }) => id === 'stands-blows');
+
+  it('ask for gears and a bearing that stand them, and say where the sheet is silent', () => {
+    expect(of(heron)).toBeUndefined();
+    expect(of(part(struck, 'gears', 'steel'))!.verdict).toBe('enough');
+    const plastic = of(part(struck, 'gears', 'plastic'))!;
+    expect(plastic.verdict).toBe('gives way');
+    expect(said(plastic.sentence)).toContain('plastic gears strip');
+    expect(of(part(struck, 'bearing', 'bush'))!.verdict).toBe('gives way');
+    expect(of(part(struck, 'gears', undefined))!.note).toBe(true);
+  });
+});

@@ -32,6 +32,7 @@ const common = {
   wet,
   dirt,
   surroundings,
+  blows: Joi.boolean(),
 };
 
 const sprint = Joi.object<SprintJob, true>({

@@ -273,7 +273,7 @@ export const servoPart = Joi.object<Writable<ServoPart>, true>({
   slop: notNegative,
   signal: Joi.string().valid('digital', 'analogue'),
   motor: Joi.string().valid('brushed', 'coreless', 'brushless'),
-  gears: Joi.string().valid('plastic', 'brass', 'aluminium', 'steel', 'titanium'),
+  gears: Joi.string().valid('plastic', 'reinforced resin', 'brass', 'aluminium', 'steel', 'titanium'),
   caseMaterial: Joi.string().valid('plastic', 'part metal', 'metal'),
   bearing: Joi.string().valid('bush', 'one ball bearing', 'two ball bearings'),
   caseLength: positive,

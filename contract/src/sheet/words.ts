@@ -72,8 +72,13 @@ const SAYINGS: Readonly<Record<SheetKind, readonly Saying[]>> = {
     word('gears', 'aluminium', /\balumini?um gears?\b|\bgears?(?: material| type| set)?\W{1,3}alumini?um\b/i),
     word(
       'gears',
+      'reinforced resin',
+      /\b(?:carbon|glass|fib(?:re|er))?[- ]?reinforced (?:resin|nylon|plastic) gears?\b|\bgears?(?: material| type| set)?\W{1,3}reinforced (?:resin|nylon|plastic)\b/i,
+    ),
+    word(
+      'gears',
       'plastic',
-      /\b(?:plastic|nylon|resin|pom) gears?\b|\bgears?(?: material| type| set)?\W{1,3}(?:plastic|nylon|resin|pom)\b/i,
+      /(?<!reinforced )\b(?:plastic|nylon|resin|pom) gears?\b|\bgears?(?: material| type| set)?\W{1,3}(?:plastic|nylon|resin|pom)\b/i,
     ),
     word(
       'caseMaterial',

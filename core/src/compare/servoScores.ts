@@ -78,8 +78,22 @@ export const METAL_RANKS: readonly { readonly id: MetalRank; readonly reasons: s
 ];
 
 const GEARS: Readonly<Record<MetalRank, Readonly<Record<ServoGears, number>>>> = {
-  'steel above titanium': { plastic: 0.2, brass: 0.5, aluminium: 0.55, titanium: 0.85, steel: 1 },
-  'titanium above steel': { plastic: 0.2, brass: 0.5, aluminium: 0.55, steel: 0.85, titanium: 1 },
+  'steel above titanium': {
+    plastic: 0.2,
+    'reinforced resin': 0.4,
+    brass: 0.5,
+    aluminium: 0.55,
+    titanium: 0.85,
+    steel: 1,
+  },
+  'titanium above steel': {
+    plastic: 0.2,
+    'reinforced resin': 0.4,
+    brass: 0.5,
+    aluminium: 0.55,
+    steel: 0.85,
+    titanium: 1,
+  },
 };
 const CASES: Readonly<Record<ServoCase, number>> = { plastic: 0.3, 'part metal': 0.7, metal: 1 };
 const BEARINGS = { bush: 0.2, 'one ball bearing': 0.6, 'two ball bearings': 1 } as const;

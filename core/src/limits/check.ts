@@ -47,6 +47,7 @@ export type CheckId =
   | 'draw'
   | 'stands-at-angle'
   | 'servo-fits'
+  | 'stands-blows'
   | 'travel'
   | 'dead-spots'
   | 'rail-moving'

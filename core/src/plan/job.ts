@@ -22,6 +22,8 @@ interface JobBase {
   /** What its motor and electronics meet where it works; dry and clean where absent. */
   readonly wet?: 'dust and splashes' | 'under water';
   readonly dirt?: 'some dirt' | 'any dirt';
+  /** Whether it is struck again and again: a landing, a wall. */
+  readonly blows?: boolean;
   /** Whether parts must stand that, or are only scored by it; a must where absent. */
   readonly surroundings?: 'must' | 'score';
 }

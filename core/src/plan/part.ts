@@ -276,7 +276,7 @@ export interface ServoPoint {
   readonly stallCurrent?: Quantity;
 }
 
-export type ServoGears = 'plastic' | 'brass' | 'aluminium' | 'steel' | 'titanium';
+export type ServoGears = 'plastic' | 'reinforced resin' | 'brass' | 'aluminium' | 'steel' | 'titanium';
 export type ServoCase = 'plastic' | 'part metal' | 'metal';
 
 /** A position servo: motor, gears, sensor and controller in one case. */

@@ -75,7 +75,11 @@ export const MUST_RULES: readonly MustRule[] = [
     {
       id: 'gears',
       name: 'gears',
-      options: { 'any metal': METALS, 'steel or titanium': ['steel', 'titanium'], ...each('plastic', ...METALS) },
+      options: {
+        'any metal': METALS,
+        'steel or titanium': ['steel', 'titanium'],
+        ...each('plastic', 'reinforced resin', ...METALS),
+      },
       of: ({ gears }) => gears,
     },
     {

@@ -662,6 +662,9 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     path.asked.travel === undefined ? undefined : path.servo.travel / Math.abs(path.linked!.to - path.linked!.from),
   ),
   // Turning without end, it has no angle to stand at.
+  'stands-blows': servo(({ job, servo: { part } }) =>
+    job.blows ? part.gears !== 'plastic' && part.bearing !== 'bush' : undefined,
+  ),
   'servo-fits': servo(({ fit: { hornTeeth, splineTeeth, size, room } }) => {
     const typed = Object.values(room).some((one) => one !== undefined);
     if (hornTeeth === undefined && !typed) return undefined;

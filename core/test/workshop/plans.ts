@@ -542,6 +542,7 @@ const SERVOS = plan(
           angle: q(0.6),
           time: q(0.35),
           every: q(0.7),
+          blows: true,
           wet: 'under water',
         }),
       ],

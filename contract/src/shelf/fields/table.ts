@@ -192,7 +192,9 @@ const KINDS: Readonly<Record<PartKind, readonly PartField[]>> = {
     figure('slop', 'play', 'angle'),
     choice('signal', 'signal', ['digital', 'analogue']),
     choice('motor', 'motor inside', ['brushed', 'coreless', 'brushless']),
-    choice('gears', 'gears', ['plastic', 'brass', 'aluminium', 'steel', 'titanium'], { main: true }),
+    choice('gears', 'gears', ['plastic', 'reinforced resin', 'brass', 'aluminium', 'steel', 'titanium'], {
+      main: true,
+    }),
     choice('caseMaterial', 'case', ['plastic', 'part metal', 'metal']),
     choice('bearing', 'bearing', ['bush', 'one ball bearing', 'two ball bearings']),
     figure('caseLength', 'case, length', 'length'),

@@ -20,6 +20,7 @@ import { deadSpots } from './servo/deadSpots.js';
 import { railGround, railMoving, railSource, railStalled, railVoltsFull, railVoltsLeast } from './servo/rail.js';
 import { surroundings } from './surroundings.js';
 import { servoFits } from './servo/servoFits.js';
+import { standsBlows } from './servo/standsBlows.js';
 import { tip } from './servo/tip.js';
 import { standsAtAngle } from './servo/standsAtAngle.js';
 import { travel } from './servo/travel.js';
@@ -113,6 +114,7 @@ export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = [
   staysUp,
   standsAtAngle,
   servoFits,
+  standsBlows,
   travel,
   deadSpots,
   tip,

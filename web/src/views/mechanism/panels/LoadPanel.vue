@@ -108,6 +108,15 @@ const DIRECTIONS = [
       :options="COUNTS"
       @change="commit([{ at: [...jobAt, 'surroundings'], to: $event }])"
     />
+    <label v-if="path.machine === 'servo'" class="flex items-center gap-1.5 self-end pb-1 text-xs">
+      <input
+        type="checkbox"
+        class="size-4"
+        :checked="path.job.blows ?? false"
+        @change="commit([{ at: [...jobAt, 'blows'], to: ($event.target as HTMLInputElement).checked || undefined }])"
+      />
+      struck again and again
+    </label>
     <MatchFields />
   </div>
 </template>
