@@ -72,10 +72,15 @@ describe('a bench supply', () => {
     expect(judged(free).checks.some(({ id }) => id === 'charge')).toBe(false);
   });
 
-  it('is not known without its volts, and has no cells to add', () => {
+  it('is not known without its volts, is set higher in place of more cells, and has none to count', () => {
     const silent = on({ voltage: undefined });
     expect(evaluateMechanism(silent, mechanismOf(silent, 'lift')).headline.verdict).toBe('not known');
-    expect(voltVariants(on(), 'lift', 'raise')).toEqual([]);
+    expect(voltVariants(on(), 'lift', 'raise').map(({ label }) => label)).toEqual([
+      'set to 13.8 V',
+      'set to 20.7 V',
+      'set to 27.6 V',
+      'set to 41.4 V',
+    ]);
     expect([...sameSpeedVariants(on(), 'lift', 'raise', 'top', 1)]).toEqual([]);
   });
 });

@@ -2,6 +2,7 @@ import { mechanismById } from '../plan/place.js';
 import { drivePoint } from '../controller/drivePoint.js';
 import { brakePoint } from '../controller/brakePoint.js';
 import { ifFinite } from '../figures/ifFinite.js';
+import { controllerHeat } from '../controller/heat.js';
 import { dayOf, runTimeOf } from '../duty/day.js';
 import type { Headline, Judgement } from '../evaluate/mechanism.js';
 import { forceOf } from '../limits/electric/electricLimit.js';
@@ -128,7 +129,7 @@ function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
     motorCurrent: flow.motorCurrent,
     supplyCurrent: flow.supplyCurrent === undefined ? undefined : drive.motors * flow.supplyCurrent,
     motorHeat: drive.motors * flow.motorCurrent ** 2 * drive.motor.resistance,
-    controllerHeat: drive.motors * flow.motorCurrent ** 2 * drive.controllerResistance,
+    controllerHeat: drive.motors * controllerHeat(path.controller, path.restVoltage, flow.motorCurrent),
     hottest: heat,
     runTime: result.run && lacksOf(path, ['charge', 'throw']).length === 0 ? runTimeOf(path, result.run) : undefined,
   };

@@ -3,6 +3,7 @@ import type { Change } from '../plan/change.js';
 import { applyChanges } from '../plan/change.js';
 import { fullVoltage } from '../pack/pack.js';
 import { packIdOf, packPartOf } from '../plan/packPart.js';
+import { quantityOf } from '../plan/quantityOf.js';
 import type { Plan } from '../plan/plan.js';
 import { resolveDcPath } from '../resolve/resolvePath.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
@@ -37,16 +38,23 @@ const STEPS = [1, 1.5, 2, 3] as const;
 export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fastest?: number): readonly Variant[] {
   const { mechanism } = designOf(plan, mechanismId);
   const [id, pack] = [packIdOf(plan), packPartOf(plan)];
-  if (id === undefined || !pack || pack.chemistry === 'bench') return [];
+  if (id === undefined || !pack) return [];
+  const bench = pack.chemistry === 'bench';
   const path = resolveDcPath(plan, mechanism, jobId);
   const seen = new Set<number>();
   return STEPS.flatMap((step): Variant[] => {
-    const series = Math.round(pack.series * step);
+    const now = path.pack.figures.series;
+    const series = bench ? now * step : Math.round(now * step);
     if (seen.has(series)) return [];
     seen.add(series);
-    const ratio = series / pack.series;
+    const ratio = series / now;
     const changes: Change[] = [];
-    if (ratio !== 1) changes.push({ at: ['parts', id, 'part', 'series'], to: series });
+    if (ratio !== 1)
+      changes.push(
+        bench
+          ? { at: ['parts', id, 'part', 'voltage'], to: quantityOf(series, `${digits(series)} V`) }
+          : { at: ['parts', id, 'part', 'series'], to: series },
+      );
     const changed = applyChanges(plan, changes);
     const tuned = ratio === 1 ? undefined : tuneTotal(changed, mechanism, path, path.train.total * ratio);
     if (tuned) changes.push(tuned);
@@ -63,7 +71,7 @@ export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fas
     return [
       {
         id: `series-${series}`,
-        label: `${series} cells, ${digits(full)} V full`,
+        label: bench ? `set to ${digits(full)} V` : `${series} cells, ${digits(full)} V full`,
         changes,
         note: notes.length > 0 ? notes.join('; ') : undefined,
       },

@@ -15,13 +15,11 @@ export const controllerHeat = ({ resistance, switching }: ControllerHeat, volts:
   resistance * current * current + switching * volts * current;
 
 /**
- * The motor current at which it makes so much heat: the upper root of R·I² + s·V·I = P. A
+ * The motor current at which it makes so much heat: the root of R·I² + s·V·I = P, written so that R may be 0. A
  *
  * @example currentForHeat({ resistance: 0.004, switching: 0.003 }, 12, 7.84) //=> 40
  */
 export function currentForHeat({ resistance, switching }: ControllerHeat, volts: number, heat: number): number {
   const linear = switching * volts;
-  return resistance === 0
-    ? heat / linear
-    : (Math.sqrt(linear * linear + 4 * resistance * heat) - linear) / (2 * resistance);
+  return (2 * heat) / (linear + Math.sqrt(linear * linear + 4 * resistance * heat));
 }

@@ -1,5 +1,5 @@
 import { controllerHeat as heatOf, currentForHeat } from '../../controller/heat.js';
-import { add, div, mul, named, num, pow, sqrt, sub } from '../../worked/expression.js';
+import { add, div, mul, named, num, pow, sqrt } from '../../worked/expression.js';
 import { dutyShareOf, figureOf, restVoltageOf } from '../../terms/pathTerms.js';
 import type { DcPath } from '../../powerpath/path.js';
 import { electricLimit } from './electricLimit.js';
@@ -36,6 +36,6 @@ export const controllerHeat = electricLimit({
     const heat = named('P', 'heat it gives off', 'power', id === 'working' ? div(gives, dutyShareOf(path)) : gives);
     const linear = mul(switching, restVoltageOf(path));
     const root = sqrt(add(pow(linear, 2), mul(num(4), resistance, heat)));
-    return named('I', 'motor current', 'current', div(sub(root, linear), mul(num(2), resistance)));
+    return named('I', 'motor current', 'current', div(mul(num(2), heat), add(linear, root)));
   },
 });

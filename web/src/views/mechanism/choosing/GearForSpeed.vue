@@ -113,7 +113,7 @@ function toTeeth(total: number): void {
         practice.
       </p>
       <p v-if="found?.pairs.length === 0" class="text-second">
-        None: the pack is missing, or no stage of this train can be moved.
+        None: the pack is missing or has no cells to count, or no stage of this train can be moved.
       </p>
       <VariantTable
         v-else
