@@ -98,6 +98,34 @@ describe('trains off the shelf', () => {
     expect(decided).toBeGreaterThan(200_000);
   });
 
+  it('leave out what is longer or heavier than it may be, and say how many', () => {
+    const free = found(stock, query());
+    const middle = (values: readonly number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+    const bounds = {
+      mostLength: middle(free.trains.map(({ length }) => length)),
+      mostMass: middle(free.trains.map(({ mass }) => mass)),
+    };
+    const bound = found(stock, query(bounds));
+    expect(free.tooLarge).toBe(0);
+    expect(bound.tooLarge).toBeGreaterThan(0);
+    expect(bound.trains.length).toBeGreaterThan(0);
+    for (const { length, mass } of bound.trains) {
+      expect(length).toBeLessThanOrEqual(bounds.mostLength);
+      expect(mass).toBeLessThanOrEqual(bounds.mostMass);
+    }
+    const asked = query({
+      by: 'shortest',
+      mostStages: 2,
+      from: 20,
+      to: 21,
+      wanted: 20.5,
+      mostLength: 0.4,
+      mostMass: 2,
+    });
+    const keys = (trains: TrainSearch['trains']) => trains.map(({ pairs }) => pairs.map(({ key }) => key).join(' '));
+    expect(keys(found(small, asked).trains)).toEqual(keys(everyTrain(small, asked)));
+  });
+
   it('leave out what would not carry the load, and say how many', () => {
     const weak = found(stock, query({ by: 'lightest' }));
     const strong = found(stock, query({ by: 'lightest', carry: 12 }));

@@ -124,10 +124,10 @@ export interface TrainProgress {
   readonly trains: readonly TrainRow[];
   readonly decided: number;
   readonly tooWeak: number;
+  readonly tooLarge: number;
   readonly done: boolean;
 }
 
-/** What runs beside the screen. A newer request of the same kind stops the older one, which then gives `undefined`. */
 /** A wanted speed: its total, as it is against geared for it, and the volts that give the same speed. */
 export interface GearedOn {
   readonly geared: GearedFor;
@@ -135,6 +135,7 @@ export interface GearedOn {
   readonly pairs: readonly VariantResult[];
 }
 
+/** What runs beside the screen. A newer request of the same kind stops the older one, which then gives `undefined`. */
 export class CoreWorker {
   private sweeping = 0;
   private mending = 0;
@@ -390,23 +391,23 @@ export class CoreWorker {
     const search = searchTrains(stock, query);
     let latest = search.next();
     while (!latest.done) {
-      const { trains, decided: soFar, tooWeak } = latest.value;
-      progress({ trains: trains.map((train) => ({ train })), decided: soFar, tooWeak, done: false });
+      const { trains, decided: soFar, tooWeak, tooLarge } = latest.value;
+      progress({ trains: trains.map((train) => ({ train })), decided: soFar, tooWeak, tooLarge, done: false });
       await breathe();
       if (mine !== this.training) return undefined;
       latest = search.next();
     }
-    const { decided, tooWeak } = latest.value;
+    const { decided, tooWeak, tooLarge } = latest.value;
     const found: TrainRow[] = latest.value.trains.map((train) => ({ train }));
     for (const [i, { train }] of found.entries()) {
       found[i] = { train, judged: judgeTrain(plan, mechanismId, train) };
       if (i % 3 === 0) {
-        progress({ trains: [...found], decided, tooWeak, done: false });
+        progress({ trains: [...found], decided, tooWeak, tooLarge, done: false });
         await breathe();
         if (mine !== this.training) return undefined;
       }
     }
-    return { trains: found, decided, tooWeak, done: true };
+    return { trains: found, decided, tooWeak, tooLarge, done: true };
   }
 
   /** The ratio sweep of a job, point by point as they come. */

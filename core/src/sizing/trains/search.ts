@@ -19,6 +19,9 @@ export interface TrainQuery {
   readonly most: number;
   /** Torque on the last shaft that all must carry; what does not is left out. */
   readonly carry?: number;
+  /** Most it may reach from shaft to shaft, m, and weigh, kg. */
+  readonly mostLength?: number;
+  readonly mostMass?: number;
   /** Motors that share a first pair of gears or a first gearbox. */
   readonly motors?: number;
 }
@@ -42,6 +45,8 @@ export interface TrainSearch {
   readonly decided: number;
   /** Of those that make the total, how many would not carry the load. */
   readonly tooWeak: number;
+  /** And how many are longer or heavier than they may be. */
+  readonly tooLarge: number;
   readonly done: boolean;
 }
 
@@ -78,6 +83,12 @@ function carries(pairs: readonly WheelPair[], torque: number, motors: number): b
   return true;
 }
 
+/** No longer and no heavier than it may be. */
+const isWithin = (
+  { length, mass }: TrainFound,
+  { mostLength = Infinity, mostMass = Infinity }: Pick<TrainQuery, 'mostLength' | 'mostMass'>,
+): boolean => length <= mostLength && mass <= mostMass;
+
 const SCORES: Readonly<Record<TrainWish, (train: TrainFound) => number>> = {
   nearest: ({ missedBy }) => Math.abs(missedBy),
   lightest: ({ mass }) => mass,
@@ -112,12 +123,16 @@ export function* searchTrains(stock: readonly Stock[], query: TrainQuery): Gener
   const ratios = pairs.map(({ ratio }) => ratio);
   let best: TrainFound[] = [];
   let decided = 0;
-  let tooWeak = 0;
+  let [tooWeak, tooLarge] = [0, 0];
   let shown = 0;
 
   const offer = (chosen: readonly WheelPair[]) => {
     const train = trainOfPairs(chosen, wanted);
     if (sense !== 'either' && train.reverses !== (sense === 'opposite')) return;
+    if (!isWithin(train, query)) {
+      tooLarge++;
+      return;
+    }
     if (!carries(chosen, carry, motors)) {
       tooWeak++;
       return;
@@ -144,11 +159,11 @@ export function* searchTrains(stock: readonly Stock[], query: TrainQuery): Gener
       else lastStages(chosen, soFar);
       if (decided - shown >= SLICE) {
         shown = decided;
-        yield { trains: best, decided, tooWeak, done: false };
+        yield { trains: best, decided, tooWeak, tooLarge, done: false };
       }
     }
   }
-  return { trains: best, decided, tooWeak, done: true };
+  return { trains: best, decided, tooWeak, tooLarge, done: true };
 }
 
 function* prefixes(pairs: readonly WheelPair[], count: number): Generator<readonly WheelPair[]> {
@@ -183,7 +198,7 @@ export function everyTrain(stock: readonly Stock[], query: TrainQuery): readonly
       const train = trainOfPairs(chosen, query.wanted);
       if (train.total < query.from * (1 - 1e-12) || train.total > query.to * (1 + 1e-12)) continue;
       if (query.sense !== 'either' && train.reverses !== (query.sense === 'opposite')) continue;
-      if (!carries(chosen, query.carry ?? 0, query.motors ?? 1)) continue;
+      if (!isWithin(train, query) || !carries(chosen, query.carry ?? 0, query.motors ?? 1)) continue;
       found.push(train);
     }
   }

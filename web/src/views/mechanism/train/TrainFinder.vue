@@ -7,11 +7,12 @@ import {
   torqueToCarry,
   trainWords,
   type PairKind,
+  type Quantity,
   type TrainQuery,
   type TrainWish,
 } from '@rough-gear/core';
 import { proxy } from 'comlink';
-import { computed, onUnmounted, reactive, shallowRef, toRaw } from 'vue';
+import { computed, onUnmounted, reactive, ref, shallowRef, toRaw } from 'vue';
 import { useRoute } from 'vue-router';
 import { toast } from 'vue-sonner';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
@@ -20,6 +21,7 @@ import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { coreWorker } from '../../../workers/core.js';
 import type { TrainProgress } from '../../../workers/core.worker.js';
+import WishField from '../adding/WishField.vue';
 import { useTrain, useTrainTab } from './useTrain.js';
 
 /** From a wanted total to trains that exist: searched in the worker, judged on this very mechanism. */
@@ -42,6 +44,9 @@ const asked = reactive({
   by: 'nearest' as TrainWish,
   holding: true,
 });
+/** Most it may reach and weigh; any where empty. */
+const longest = ref<Quantity>();
+const heaviest = ref<Quantity>();
 const KINDS: readonly { kind: PairKind; text: string }[] = [
   { kind: 'teeth', text: 'gears' },
   { kind: 'chain', text: 'chain' },
@@ -102,7 +107,10 @@ async function search(): Promise<void> {
     leastTeeth: asked.leastTeeth,
     by: asked.by,
     most: JUDGED,
-    ...(asked.holding ? { carry: torque.value, motors: path.value.motors } : {}),
+    mostLength: longest.value?.si,
+    mostMass: heaviest.value?.si,
+    carry: asked.holding ? torque.value : undefined,
+    motors: asked.holding ? path.value.motors : undefined,
   };
   running.value = true;
   found.value = undefined;
@@ -161,7 +169,9 @@ function take(row: TrainProgress['trains'][number]): void {
       @change="asked.leastTeeth = $event"
     />
     <ChoiceField label="first the" :value="asked.by" :options="WISHES" @change="asked.by = $event" />
-    <fieldset class="col-span-2 sm:col-span-2 xl:col-span-5">
+    <WishField v-model="longest" label="no longer than" dimension="length" hint="any length" />
+    <WishField v-model="heaviest" label="no heavier than" dimension="mass" hint="any mass" />
+    <fieldset class="col-span-2 sm:col-span-2 xl:col-span-3">
       <legend class="sr-only">Kinds of stage</legend>
       <div class="flex flex-wrap gap-x-4 text-sm">
         <label v-for="{ kind, text } in KINDS" :key="kind" class="flex min-h-6 items-center gap-1"
@@ -188,6 +198,9 @@ function take(row: TrainProgress['trains'][number]): void {
       <template v-if="found.tooWeak > 0"
         >; <span class="figures">{{ found.tooWeak.toLocaleString('en') }}</span> make the total but would not carry
         {{ show(torque, 'torque', 2) }} at the last shaft</template
+      ><template v-if="found.tooLarge > 0"
+        >; <span class="figures">{{ found.tooLarge.toLocaleString('en') }}</span> are longer or heavier than they may
+        be</template
       >. {{ found.trains.length === 0 && found.done ? 'None is left.' : 'What holds on this mechanism stands first.' }}
     </template>
     <template v-else
