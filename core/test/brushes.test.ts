@@ -109,6 +109,16 @@ describe('how long brushes last', () => {
     expect(known).not.toContain('typical');
   });
 
+  it('is no number of a motor that never turns', () => {
+    const lift = heron.mechanisms.indexOf(mechanismOf(heron, 'lift'));
+    const stuck = withChange(heron, ['mechanisms', lift, 'jobs', 0, 'mass'], typed(4000));
+    const { checks, run } = evaluateMechanism(stuck, mechanismOf(stuck, 'lift')).jobs[0]!;
+    expect(run!.outcome).not.toBe('arrived');
+    const note = checks.find(({ id }) => id === 'brush-wear')!;
+    expect(said(note.sentence)).toContain('does not turn');
+    expect(note.there).toBe('does not turn');
+  });
+
   it('is not asked of a motor without brushes', () => {
     const { checks } = evaluateMechanism(byTurns({ type: 'brushless', polePairs: 4 }), mechanismOf(heron, 'lift'))
       .jobs[0]!;

@@ -19,6 +19,13 @@ export const brushWear: CheckRule<DcPath> = {
   answer: (path, run) => {
     const { goes } = dayOf(path, run!);
     const last = brushesLast(path, run!);
+    if (!Number.isFinite(last.goes))
+      return {
+        outcome: { note: true },
+        asked: counted(goes, 'go', 'goes'),
+        there: 'does not turn',
+        sentence: 'The motor does not turn here: nothing wears its brushes, and standing under current burns them.',
+      };
     const matches = last.goes / goes;
     const work = last.working / 3600;
     const { source } = path.figures['motor.brushLife']!;
