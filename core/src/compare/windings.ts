@@ -1,15 +1,14 @@
 import { mechanismById } from '../plan/place.js';
 import { digits } from '../words/show.js';
-import { freeSpeedAt } from '../motor/peaks.js';
 import { rewound } from '../motor/rewound.js';
 import type { MotorConstants } from '../motor/constants.js';
 import { motorConstant } from '../motor/constants.js';
 import type { Change } from '../plan/change.js';
 import type { MotorPart } from '../plan/part.js';
 import { dcDriveOf, type Plan } from '../plan/plan.js';
-import { quantityOf } from '../plan/quantityOf.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import { constantsOf } from '../sizing/constantsOf.js';
+import { sheetData } from '../sizing/sheetData.js';
 import type { Shelved } from '../sizing/propose.js';
 import { tuneTotal } from '../sizing/tuneTotal.js';
 import { applyChanges } from '../plan/change.js';
@@ -30,6 +29,8 @@ export interface Winding {
 const TURNS = [0.5, 0.71, 1, 1.41, 2] as const;
 const LOSS = 50;
 const MOST_CANS = 3;
+/** What a motor is written down at where it says none. */
+const USUAL_VOLTS = 12;
 
 /**
  * All windings of a motor's own frame.
@@ -131,18 +132,6 @@ function geared(design: Design, changes: readonly Change[], faster: number, rege
 }
 
 /** A winding as the four numbers of a sheet, so that Kt and Ke keep what sets them apart. */
-function sheetOf(motor: MotorConstants, part: MotorPart): MotorPart['data'] {
-  const volts = part.data.form === 'sheet' ? (part.data.ratedVoltage?.si ?? 12) : 12;
-  const stall = (volts - (motor.brushDrop ?? 0)) / motor.resistance;
-  const speed = freeSpeedAt(motor, volts);
-  const torque = motor.torqueConstant * (stall - motor.freeCurrent);
-  const say = (si: number, unit: string, shown = si) => quantityOf(si, `${digits(shown)} ${unit}`, 'estimated');
-  return {
-    form: 'sheet',
-    ratedVoltage: say(volts, 'V'),
-    freeSpeed: say(speed, 'rpm', (speed * 30) / Math.PI),
-    freeCurrent: say(motor.freeCurrent, 'A'),
-    stallTorque: say(torque, 'N·m'),
-    stallCurrent: say(stall, 'A'),
-  };
+function sheetOf(motor: MotorConstants, { data }: MotorPart): MotorPart['data'] {
+  return sheetData(motor, data.form === 'sheet' ? (data.ratedVoltage?.si ?? USUAL_VOLTS) : USUAL_VOLTS);
 }

@@ -6,5 +6,6 @@ export * from './fromKv.js';
 export * from './fromSheet.js';
 export * from './fromTurns.js';
 export * from './rewound.js';
+export * from './sheetAt.js';
 export * from './heat.js';
 export * from './peaks.js';

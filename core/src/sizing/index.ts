@@ -2,6 +2,7 @@ export * from './constantsOf.js';
 export * from './faceWanted.js';
 export * from './motorRow.js';
 export * from './ratioSweep.js';
+export * from './sheetData.js';
 export * from './sweep.js';
 export * from './tuneTotal.js';
 export * from './propose.js';

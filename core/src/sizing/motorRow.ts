@@ -1,5 +1,6 @@
 import { motorConstant } from '../motor/constants.js';
-import { freeSpeedAt, peakPower } from '../motor/peaks.js';
+import { peakPower } from '../motor/peaks.js';
+import { sheetAt } from '../motor/sheetAt.js';
 import type { MotorPart } from '../plan/part.js';
 import { constantsOf } from './constantsOf.js';
 
@@ -34,18 +35,18 @@ export interface MotorRow {
 export function motorRowOf(part: MotorPart, volts: number): MotorRow {
   const constants = constantsOf(part);
   if (!constants) return {};
-  const { torqueConstant, backEmfConstant, resistance, freeCurrent, brushDrop = 0 } = constants;
+  const { torqueConstant, backEmfConstant, resistance } = constants;
   const power = peakPower(constants, volts);
   const strength = motorConstant(constants);
-  const stallCurrent = (volts - brushDrop) / resistance;
+  const { freeSpeed, stallTorque, stallCurrent } = sheetAt(constants, volts);
   const { canDiameter, length, mass, price } = part;
   const volume = canDiameter && length && (Math.PI / 4) * canDiameter.si ** 2 * length.si;
   return {
     kv: 1 / backEmfConstant,
     kt: torqueConstant,
     resistance,
-    freeSpeed: freeSpeedAt(constants, volts),
-    stallTorque: torqueConstant * Math.max(0, stallCurrent - freeCurrent),
+    freeSpeed,
+    stallTorque,
     stallCurrent,
     power,
     motorConstant: strength,

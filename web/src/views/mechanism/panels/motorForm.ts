@@ -1,4 +1,4 @@
-import { digits, freeSpeedAt, quantityOf, type MotorConstants, type MotorPart } from '@rough-gear/core';
+import { digits, quantityOf, sheetData, type MotorConstants, type MotorPart } from '@rough-gear/core';
 
 const RPM = 30 / Math.PI;
 
@@ -27,18 +27,7 @@ export function motorForm(
         referenceResistance: say(motor.resistance, 'mΩ', motor.resistance * 1000),
         referenceFreeCurrent: say(motor.freeCurrent, 'A'),
       };
-    case 'sheet': {
-      // What brushes drop goes into the four numbers: a sheet's contain it.
-      const stall = (volts - (motor.brushDrop ?? 0)) / motor.resistance;
-      const speed = freeSpeedAt(motor, volts);
-      return {
-        form,
-        ratedVoltage: say(volts, 'V'),
-        freeSpeed: say(speed, 'rpm', speed * RPM),
-        freeCurrent: say(motor.freeCurrent, 'A'),
-        stallTorque: say(motor.torqueConstant * (stall - motor.freeCurrent), 'N·m'),
-        stallCurrent: say(stall, 'A'),
-      };
-    }
+    case 'sheet':
+      return sheetData(motor, volts);
   }
 }
