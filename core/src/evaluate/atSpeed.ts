@@ -1,10 +1,9 @@
-import { brakePoint } from '../controller/brakePoint.js';
 import type { Drive, HeldBy } from '../controller/drive.js';
-import { drivePoint } from '../controller/drivePoint.js';
 import { freeSpeedAt } from '../motor/peaks.js';
 import { RUN_NEEDS } from '../motion/needs.js';
 import { spinDown } from '../motion/spinDown.js';
-import { lacksOf, motorSpeed, type DcPath } from '../powerpath/path.js';
+import { fullBrakingAt, fullCommandAt } from './fullEffortAt.js';
+import { lacksOf, type DcPath } from '../powerpath/path.js';
 
 /** Full command one way at one speed. */
 export interface FullAt {
@@ -21,7 +20,18 @@ export interface FullAt {
   readonly doubled?: { readonly force: number; readonly packCurrent: number };
 }
 
+/** What a standing drag offset does: cancels part of the drag, or is more than all of it, so that the motor creeps. */
+export interface StandingOffset {
+  /** The motor's own drag, and what of it is cancelled, A. */
+  readonly drag: number;
+  readonly cancels: number;
+  readonly creeps: boolean;
+  /** In one winding at rest, W. */
+  readonly heat: number;
+}
+
 export interface AtSpeed {
+  readonly offset: StandingOffset;
   readonly driving: FullAt;
   readonly braking: FullAt;
   /** Lifted off, with nothing on its shaft but its own rotor: seconds from its free speed to rest, with the offset that is set and without one. */
@@ -46,12 +56,20 @@ export function atSpeed(path: DcPath, speed: number): AtSpeed | undefined {
   if (lacksOf(path, RUN_NEEDS).length > 0) return undefined;
   const { drive, control } = path;
   const from = freeSpeedAt(drive.motor, drive.restVoltage);
+  const { freeCurrent: drag, resistance } = drive.motor;
+  const { dragOffset } = control;
   return {
+    offset: {
+      drag,
+      cancels: Math.min(drag, dragOffset),
+      creeps: dragOffset > drag,
+      heat: dragOffset ** 2 * resistance,
+    },
     driving: fullAt(path, speed, DRIVING, pulled),
     braking: fullAt(path, speed, BRAKING, braked),
     lifted: {
       from,
-      seconds: spinDown(drive.motor, drive.rotorInertia, from, control.dragOffset),
+      seconds: spinDown(drive.motor, drive.rotorInertia, from, dragOffset),
       without: spinDown(drive.motor, drive.rotorInertia, from, 0),
     },
   };
@@ -82,24 +100,14 @@ function fullAt(
   };
 }
 
-function pulled({ train, radius }: DcPath, drive: Drive, speed: number): OneWay {
-  const lever = train.total / radius;
-  const { motorCurrent, supplyCurrent, shaftTorque, heldBy } = drivePoint(drive, speed * lever);
-  return {
-    motorCurrent,
-    packCurrent: drive.motors * supplyCurrent,
-    force: Math.max(0, drive.motors * shaftTorque * lever * train.efficiency),
-    heldBy,
-  };
+function pulled(path: DcPath, drive: Drive, speed: number): OneWay {
+  const { point, force } = fullCommandAt(path, drive, speed);
+  const { motorCurrent, supplyCurrent, heldBy } = point;
+  return { motorCurrent, packCurrent: drive.motors * supplyCurrent, force: Math.max(0, force), heldBy };
 }
 
 function braked(path: DcPath, drive: Drive, speed: number): OneWay {
-  const { train, radius } = path;
-  const { motorCurrent, returnedCurrent, shaftTorque, heldBy } = brakePoint(drive, motorSpeed(path, speed));
-  return {
-    motorCurrent,
-    packCurrent: -drive.motors * returnedCurrent,
-    force: (drive.motors * shaftTorque * train.total) / radius / Math.max(train.backEfficiency, 0.02),
-    heldBy,
-  };
+  const { point, force } = fullBrakingAt(path, drive, speed);
+  const { motorCurrent, returnedCurrent, heldBy } = point;
+  return { motorCurrent, packCurrent: -drive.motors * returnedCurrent, force, heldBy };
 }

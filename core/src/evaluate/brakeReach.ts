@@ -1,10 +1,10 @@
-import { brakePoint } from '../controller/brakePoint.js';
 import type { Drive, HeldBy } from '../controller/drive.js';
 import { RUN_NEEDS } from '../motion/needs.js';
 import { coastToStop, type Coast } from '../motion/coast.js';
 import { brakeToStop, type Stop } from '../motion/brakeToStop.js';
 import { systemOf } from '../motion/system.js';
-import { lacksOf, motorSpeed, type DcPath } from '../powerpath/path.js';
+import { lacksOf, type DcPath } from '../powerpath/path.js';
+import { fullBrakingAt } from './fullEffortAt.js';
 import { reachOf } from './reach.js';
 
 /** Braking force against speed, and which limit holds it there. On q. */
@@ -54,10 +54,7 @@ export function brakeReachOf(path: DcPath, count = 80): BrakeReach | undefined {
 }
 
 function forceAt(path: DcPath, drive: Drive, speed: number): BrakeReachPoint {
-  const { motors } = drive;
-  const point = brakePoint(drive, motorSpeed(path, speed));
-  const { total, backEfficiency } = path.train;
-  const wheels = (motors * point.shaftTorque * total) / path.radius / Math.max(backEfficiency, 0.02);
+  const { point, force } = fullBrakingAt(path, drive, speed);
   // What the tyres do not carry brakes nothing.
-  return { speed, force: Math.min(wheels, path.load.traction ?? Infinity), heldBy: point.heldBy };
+  return { speed, force: Math.min(force, path.load.traction ?? Infinity), heldBy: point.heldBy };
 }

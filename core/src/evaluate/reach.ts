@@ -1,4 +1,4 @@
-import { drivePoint } from '../controller/drivePoint.js';
+import { fullCommandAt } from './fullEffortAt.js';
 import type { HeldBy } from '../controller/drive.js';
 import { voltsAgainst } from '../motor/constants.js';
 import { FLOW_NEEDS } from '../motion/needs.js';
@@ -86,16 +86,9 @@ function dcEnvelope(path: DcPath): Envelope {
   return {
     fastest: Math.max(0, spare - lost - voltsAgainst(drive.motor, 0)) / perSpeed,
     at: (speed) => {
-      const point = drivePoint(drive, motorSpeed(path, speed));
-      return {
-        speed,
-        // What the tyres do not carry pulls nothing.
-        force: Math.min(
-          (drive.motors * point.shaftTorque * train.efficiency * train.total) / radius,
-          path.load.traction ?? Infinity,
-        ),
-        heldBy: point.heldBy,
-      };
+      const { point, force } = fullCommandAt(path, drive, speed);
+      // What the tyres do not carry pulls nothing.
+      return { speed, force: Math.min(force, path.load.traction ?? Infinity), heldBy: point.heldBy };
     },
   };
 }

@@ -48,13 +48,13 @@ function costs({ heldBy, doubled, slips, force: now }: FullAt): string {
 }
 
 const offset = computed(() => {
-  const { motor } = path.value.drive;
-  const { dragOffset } = path.value.control;
-  if (dragOffset === 0)
-    return `None is set: rolling free it drags with ${show(motor.freeCurrent, 'current')} of its own. An offset up to that cancels it.`;
-  if (dragOffset > motor.freeCurrent)
-    return `More than its own drag of ${show(motor.freeCurrent, 'current')}: let go it creeps by itself, standing still as well.`;
-  return `Of its own drag of ${show(motor.freeCurrent, 'current')} it cancels ${show(dragOffset, 'current')} while it rolls free. Standing still it moves nothing, and warms the winding by ${show(dragOffset ** 2 * motor.resistance, 'power', 2)}. Braking asks for a current of its own: the offset adds nothing to it and takes nothing from it.`;
+  if (!found.value) return '';
+  const { drag, cancels, creeps, heat } = found.value.offset;
+  const own = show(drag, 'current');
+  if (cancels === 0)
+    return `None is set: rolling free it drags with ${own} of its own. An offset up to that cancels it.`;
+  if (creeps) return `More than its own drag of ${own}: let go it creeps by itself, standing still as well.`;
+  return `Of its own drag of ${own} it cancels ${show(cancels, 'current')} while it rolls free. Standing still it moves nothing, and warms the winding by ${show(heat, 'power', 2)}. Braking asks for a current of its own: the offset adds nothing to it and takes nothing from it.`;
 });
 const lifted = computed(() => {
   if (!found.value) return '';

@@ -7,6 +7,7 @@ import {
   rollBackOf,
   slowestByStart,
   systemOf,
+  timingTrade,
   RUN_NEEDS,
   type ControllerPart,
   type StartStyle,
@@ -92,8 +93,8 @@ const heatSaid = computed(() => {
 const timingSaid = computed(() => {
   const { timing } = path.value.control;
   if (!(timing > 0)) return '';
-  const less = 1 - Math.cos(timing);
-  return `Timed ${show(timing, 'angle')} ahead it turns ${show(1 / (1 - less) - 1, 'share', 2)} faster a volt and pulls ${show(less, 'share', 2)} less an ampere, typical; the other way round it does worse than untimed.`;
+  const { faster, weaker } = timingTrade(timing);
+  return `Timed ${show(timing, 'angle')} ahead it turns ${show(faster, 'share', 2)} faster a volt and pulls ${show(weaker, 'share', 2)} less an ampere, typical; the other way round it does worse than untimed.`;
 });
 /** Where it stands on a slope/** Where it stands on a slope or under a load: whether it stays there, and how fast it runs back where it does not. */
 const restSaid = computed(() => {
