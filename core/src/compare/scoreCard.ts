@@ -262,8 +262,8 @@ export function scoreCard(
 /** What is asked and stood counts whole, what is not said half; where the job brings nothing, open brushes count less. */
 function dirtScore(motor: MotorPart, { surroundings: of }: DcPath): number {
   if (!of) return motor.type === 'brushless' ? 1 : 0.3;
-  const scores = of.parts.map((part) => ({ true: 1, undefined: 0.5, false: 0 })[`${standsSurroundings(of, part)}`]);
-  return scores.reduce<number>((sum, score) => sum + score / scores.length, 0);
+  const scores = of.parts.map((part) => Number(standsSurroundings(of, part) ?? 0.5));
+  return scores.reduce((sum, score) => sum + score, 0) / scores.length;
 }
 
 function numbersOf({ motor, controller }: Candidate, path: DcPath, run: Run | undefined): CandidateScore['numbers'] {

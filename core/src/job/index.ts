@@ -1,2 +1,3 @@
 export type { JobKindSpec } from './kind.js';
+export { axlesOf } from './skid.js';
 export * from './table.js';

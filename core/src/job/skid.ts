@@ -15,7 +15,12 @@ import { carriedByTyres, readWheels } from './wheels.js';
 /** A robot's wheels where their number is not said. */
 const USUAL_WHEELS = 4;
 
-const axlesOf = ({ wheels = USUAL_WHEELS }: WheelsOutput): number => Math.max(1, Math.round(wheels / 2));
+/**
+ * Axles a robot stands on, two wheels to each.
+ *
+ * @example axlesOf({ kind: 'wheels', wheels: 6 }) //=> 3
+ */
+export const axlesOf = ({ wheels = USUAL_WHEELS }: WheelsOutput): number => Math.max(1, Math.round(wheels / 2));
 
 const scrubbing = (path: PowerPath): { readonly push: Expression; readonly faster: Expression } => {
   const { reach } = path.turning!;

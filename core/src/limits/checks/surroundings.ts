@@ -6,16 +6,17 @@ import type { CheckRule } from '../check.js';
 const SEALED: readonly Sealing[] = ['open', 'dust and splashes', 'under water'];
 const STOOD: readonly DirtStood[] = ['clean only', 'some dirt', 'any dirt'];
 
+/** Whether what a part says it stands reaches what is asked, in a list from least to most; nothing asked is stood. */
+const reaches = <T>(order: readonly T[], asked: T | undefined, says: T | undefined): boolean | undefined =>
+  asked === undefined ? true : says && order.indexOf(says) >= order.indexOf(asked);
+
 /** Whether a part stands what the job brings; `undefined` where it does not say. */
 export function standsSurroundings(
   { wet, dirt }: Surroundings,
   part: Surroundings['parts'][number],
 ): boolean | undefined {
-  const kept = [
-    wet && part.sealing && SEALED.indexOf(part.sealing) >= SEALED.indexOf(wet),
-    dirt && part.dirt && STOOD.indexOf(part.dirt) >= STOOD.indexOf(dirt),
-  ].filter((_, i) => [wet, dirt][i] !== undefined);
-  return kept.includes(false) ? false : kept.every((one) => one === true) ? true : undefined;
+  const kept = [reaches(SEALED, wet, part.sealing), reaches(STOOD, dirt, part.dirt)];
+  return kept.includes(false) ? false : kept.includes(undefined) ? undefined : true;
 }
 
 const WET = { 'dust and splashes': 'dust and splashes', 'under water': 'being under water' } as const;

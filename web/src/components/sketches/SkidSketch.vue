@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { axlesOf } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useMechanism } from '../../composables/useMechanism.js';
@@ -20,7 +21,7 @@ const half = computed(() => {
 });
 const axles = computed(() => {
   const { output } = choice.value;
-  return Math.max(1, Math.round(((output.kind === 'wheels' ? output.wheels : undefined) ?? 4) / 2));
+  return output.kind === 'wheels' ? axlesOf(output) : 1;
 });
 const places = computed(() =>
   Array.from({ length: axles.value }, (_, i) =>
