@@ -103,11 +103,7 @@ export function supplyLinks(path: PowerPath, flow: Operating | undefined): reado
           : `${digits(series * CELLS[chemistry].nominal)} V ${CELLS[chemistry].name}`,
       key:
         flow?.packVoltage !== undefined && total !== undefined
-          ? {
-              there: { value: flow.packVoltage, dimension: 'voltage' },
-              join: 'at',
-              other: amperes(total < 1 ? Number(total.toPrecision(2)) : total),
-            }
+          ? { there: { value: flow.packVoltage, dimension: 'voltage' }, join: 'at', other: amperes(total) }
           : undefined,
       passes: total === undefined ? undefined : amperes(total),
     },

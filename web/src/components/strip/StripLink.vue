@@ -38,7 +38,9 @@ const key = computed(() => {
     const [whole, part] = [text(other), text(there)];
     return `${part.replace(/ .*/, '')} of ${whole}`;
   }
-  return [text(there), join && other ? `${join} ${text(other)}` : '', word ?? ''].filter(Boolean).join(' ');
+  // Under one, two digits: there is room for no more beside the volts.
+  const beside = other && show(other.value, other.dimension, Math.abs(other.value) < 1 ? 2 : 3);
+  return [text(there), join && beside ? `${join} ${beside}` : '', word ?? ''].filter(Boolean).join(' ');
 });
 const passes = computed(() => link.passes && show(link.passes.value, link.passes.dimension));
 const turning = computed(() => !['pack', 'branch', 'controller'].includes(link.kind));
