@@ -94,11 +94,14 @@ describe('what brushes drop', () => {
 });
 
 describe('how long brushes last', () => {
-  it('goes with current and speed, and is a note that says how unsure it is', () => {
+  it('goes with current and speed, says how unsure it is, and is a note where they may not outlast a season', () => {
     expect(brushWear(45, 300, { steady: 15, free: 600 })).toBeCloseTo(1.5, 12);
     const lift = evaluateMechanism(heron, mechanismOf(heron, 'lift')).jobs[0]!;
     const note = lift.checks.find(({ id }) => id === 'brush-wear')!;
-    expect(note.note).toBe(true);
+    // They outlast a season: nothing to know first. Brushes that are gone in an hour are.
+    expect(note).toMatchObject({ verdict: 'enough', note: undefined });
+    const gone = evaluateMechanism(changed(heron, { brushLife: typed(3600) }), mechanismOf(heron, 'lift')).jobs[0]!;
+    expect(gone.checks.find(({ id }) => id === 'brush-wear')).toMatchObject({ verdict: 'enough', note: true });
     const [, hours, least, most] = /about ([\d.]+) h .*typical, ([\d.]+) to ([\d.]+) h/.exec(said(note.sentence))!;
     expect(Number(least) * 3).toBeCloseTo(Number(hours), -1);
     expect(Number(most) / 3).toBeCloseTo(Number(hours), -1);

@@ -7,6 +7,9 @@ import { say } from '../../words/phrase.js';
 import { counted, digits } from '../../words/show.js';
 import type { CheckRule } from '../check.js';
 
+/** Matches of a busy season, practice among them. */
+const SEASON = 200;
+
 /** How long open brushes last at this work: worth knowing, never a verdict, since real ones differ three times either way. */
 export const brushWear: CheckRule<DcPath> = {
   id: 'brush-wear',
@@ -34,7 +37,8 @@ export const brushWear: CheckRule<DcPath> = {
         ? `: typical, ${digits(work / BRUSH_SPREAD, 2)} to ${digits(work * BRUSH_SPREAD, 2)} h; sand, heat and sparks end them sooner`
         : '';
     return {
-      outcome: { note: true },
+      // Where even the worst of them outlast a season there is nothing to know before the rest.
+      outcome: matches / BRUSH_SPREAD >= SEASON ? { holds: true } : { note: true },
       asked: counted(goes, 'go', 'goes'),
       there: `${digits(work, 2)} h`,
       sentence: say`The brushes last about ${digits(work, 2)} h of this work, ${digits(matches, 2)} matches${spread}.`,
