@@ -49,6 +49,8 @@ const step = Joi.object<StepDrive, true>({
   setCurrent: positive,
   idleShare: share,
   ramp: Joi.string().valid('ramp', 'at once'),
+  decay: Joi.string().valid('slow', 'mixed', 'fast'),
+  enableWired: Joi.boolean(),
   signalStage: Joi.string().valid('none', 'transistor', 'resistor'),
   engagedInertia: notNegative,
   engagedMass: notNegative,

@@ -101,6 +101,7 @@ const convey = Joi.object<ConveyJob, true>({
 const turn = Joi.object<TurnJob, true>({
   ...common,
   kind: Joi.string().valid('turn').required(),
+  onAndOn: Joi.boolean(),
   angle: positive,
   time: positive,
   settle: positive,

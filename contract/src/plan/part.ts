@@ -228,6 +228,9 @@ export const driverPart = Joi.object<Writable<DriverPart>, true>({
   pulseForm: Joi.string().valid('step and direction', 'one line a direction'),
   alarm: Joi.boolean(),
   followingError: positive,
+  enable: Joi.string().valid('runs when left open', 'runs when driven'),
+  decay: Joi.string().valid('slow', 'mixed', 'fast'),
+  damps: Joi.boolean(),
 });
 
 export const boardPart = Joi.object<BoardPart, true>({

@@ -1,5 +1,6 @@
 export * from './choiceDifferences.js';
 export * from './choiceWords.js';
+export * from './coilWirings.js';
 export * from './counts.js';
 export * from './gearFor.js';
 export * from './readyMade.js';

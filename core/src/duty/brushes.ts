@@ -9,8 +9,8 @@ function wornByGo(path: DcPath, run: Run): number {
   const { motor, drive, asked, load } = path;
   const rated = path.figures['motor.freeSpeed']?.value;
   const of = { steady: motor.continuousCurrent, free: rated ?? freeSpeedAt(drive.motor, path.restVoltage) };
-  if (path.thrown) {
-    const target = asked.target ?? 0;
+  if (path.thrown || asked.endless) {
+    const target = asked.target ?? asked.speed;
     const { motorCurrent } = operatingAt(path, load.force(0, target), target);
     return brushWear(motorCurrent, motorSpeed(path, target), of) * asked.every;
   }
@@ -31,5 +31,5 @@ function wornByGo(path: DcPath, run: Run): number {
  */
 export function brushesLast(path: DcPath, run: Run): { readonly goes: number; readonly working: number } {
   const goes = path.motor.brushLife! / wornByGo(path, run);
-  return { goes, working: goes * (path.thrown ? path.asked.every : run.time) };
+  return { goes, working: goes * (path.thrown || path.asked.endless ? path.asked.every : run.time) };
 }

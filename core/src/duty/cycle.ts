@@ -40,6 +40,7 @@ const AT_REST_BRUSHLESS = 2;
  */
 export function cycleOf(path: DcPath, run: Run): Cycle {
   if (path.thrown) return throwingCycle(path, run);
+  if (path.asked.endless) return endlessCycle(path, run);
   const { asked } = path;
   const work = piecesOf(path, run);
   const holdCurrent = holdCurrentOf(path);
@@ -112,28 +113,45 @@ function piecesOf(path: DcPath, run: Run): readonly Segment[] {
     }));
 }
 
+/** Brought to its speed once, and kept there. */
+function endlessCycle(path: DcPath, run: Run): Cycle {
+  const { asked } = path;
+  return {
+    prelude: piecesOf(path, run),
+    segments: [keptAt(path, asked.speed, asked.every)],
+    seconds: asked.every,
+    holdCurrent: 0,
+  };
+}
+
+/** A stretch at a steady speed of the output; full effort where that is not enough for it. */
+function keptAt(path: DcPath, speed: number, seconds: number): Segment {
+  const { motorCurrent, supplyCurrent } = operatingAt(path, path.load.force(0, speed), speed);
+  const omega = (speed * path.train.total) / path.radius;
+  return segmentAt(path, omega, seconds, motorCurrent, supplyCurrent ?? drivePoint(path.drive, omega).supplyCurrent);
+}
+
+const segmentAt = (path: DcPath, omega: number, seconds: number, current: number, supply: number): Segment => ({
+  seconds,
+  motorSquared: current ** 2,
+  friction: dragHeat(path.drive.motor, current, omega),
+  supply,
+  supplySquared: supply ** 2,
+});
+
 /** Spin up once; then, throw after throw, back to speed and kept there. */
 function throwingCycle(path: DcPath, run: Run): Cycle {
-  const { drive, asked, load } = path;
+  const { drive, asked } = path;
   const target = asked.target ?? 0;
   const thrown = throwAt(systemOf(path), path.thrown!, target);
   const recovering = Math.min(thrown.recovery, asked.every);
-  const full = drivePoint(drive, target * path.train.total);
-  const steady = operatingAt(path, load.force(0, target), target);
-  const friction = (current: number) => dragHeat(drive.motor, current, target * path.train.total);
-  const segment = (seconds: number, current: number, supply: number): Segment => ({
-    seconds,
-    motorSquared: current ** 2,
-    friction: friction(current),
-    supply,
-    supplySquared: supply ** 2,
-  });
-  const kept = steady.supplyCurrent ?? full.supplyCurrent;
+  const omega = target * path.train.total;
+  const full = drivePoint(drive, omega);
   return {
     prelude: piecesOf(path, run),
     segments: [
-      segment(recovering, full.motorCurrent, full.supplyCurrent),
-      segment(asked.every - recovering, steady.motorCurrent, kept),
+      segmentAt(path, omega, recovering, full.motorCurrent, full.supplyCurrent),
+      keptAt(path, target, asked.every - recovering),
     ],
     seconds: asked.every,
     holdCurrent: 0,

@@ -1,3 +1,4 @@
+export * from './coils.js';
 export * from './servoGears.js';
 export * from './changedBetween.js';
 export * from './choices.js';

@@ -16,21 +16,34 @@ export const turn: JobKindSpec<TurnJob, TurntableOutput> = {
     const window = collect.takeOptional('job.settle', job.settle, [...at.job, 'settle']);
     const counts = collect.takeOptional('output.counts', output.counts, [...at.output, 'counts']);
     const backlash = collect.take('output.backlash', output.backlash, [...at.output, 'backlash']);
+    const asked = readAsked(job, travel, at.job, collect, { turning: true });
+    const onAndOn = job.onAndOn ?? false;
     return {
       radius: 1,
       load: turntable({
         inertia: collect.take('output.tableInertia', output.inertia, [...at.output, 'inertia']),
         frictionTorque: collect.take('output.tableFriction', output.friction, [...at.output, 'friction']),
       }),
-      asked: readAsked(job, travel, at.job, collect, { turning: true }),
-      settling: window === undefined ? undefined : { window, counts, backlash },
+      asked: onAndOn
+        ? Object.assign({}, asked, {
+            endless: true,
+            profile: 'moving' as const,
+            every: Math.min(asked.every, asked.time),
+            dutyShare: 1,
+          })
+        : asked,
+      // What never stops has no place to stand in.
+      settling: window === undefined || onAndOn ? undefined : { window, counts, backlash },
     };
   },
   heavy: 'output.tableInertia',
   outputTitle: 'Turntable',
   outputWord: 'torque',
   outputDetail: (path) => say`${figureText(path, 'output.tableInertia', 'inertia')}`,
-  detail: (path) => say`turn by ${figureText(path, 'job.angle', 'angle')}`,
+  detail: (path) =>
+    path.asked.endless
+      ? say`on and on, ${figureText(path, 'job.angle', 'angle')} in ${figureText(path, 'job.time', 'time')}`
+      : say`turn by ${figureText(path, 'job.angle', 'angle')}`,
   terms: {
     radius: () => num(1),
     hold: () => num(0),

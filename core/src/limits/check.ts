@@ -39,6 +39,8 @@ export type CheckId =
   | 'timer'
   | 'starts-at-once'
   | 'resonance'
+  | 'decay'
+  | 'enable-line'
   | 'kick'
   | 'standing-heat'
   | 'signal'

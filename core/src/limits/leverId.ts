@@ -38,6 +38,7 @@ export type LeverId =
   | 'with-ramp'
   | 'signal-transistor'
   | 'signal-resistor'
+  | 'wire-enable'
   | 'shorter-horn'
   | 'stronger-rail'
   | 'rail-volts'

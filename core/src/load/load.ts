@@ -49,6 +49,8 @@ export interface Asked {
   readonly holdPlace?: number;
   /** Seconds the working situation lasts. */
   readonly workingSeconds: number;
+  /** Goes on without an end: `travel` only says how fast. */
+  readonly endless?: boolean;
   /** Share of the time it is at work. */
   readonly dutyShare: number;
   /** Metres (or rad) of the real load per unit of q: what screens multiply speeds by. */

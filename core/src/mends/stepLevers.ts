@@ -148,7 +148,7 @@ function choiceLever(
   id: LeverId,
   when: (context: LeverContext) => boolean,
   key: string,
-  to: string,
+  to: string | boolean,
   label: string,
 ): Lever {
   return {
@@ -186,5 +186,12 @@ export const STEP_LEVERS = {
     'signalStage',
     'resistor',
     'A resistor between pin and input',
+  ),
+  'wire-enable': choiceLever(
+    'wire-enable',
+    ({ path }) => path.machine === 'step' && !path.enable.wired,
+    'enableWired',
+    true,
+    'A wire from the board to the enable input',
   ),
 } as const;

@@ -107,6 +107,8 @@ export interface ConveyJob extends JobBase {
 /** Turntable: turn by an angle in a time and stand within a window. */
 export interface TurnJob extends JobBase {
   readonly kind: 'turn';
+  /** Turns on and on without stopping: angle and time say how fast. */
+  readonly onAndOn?: boolean;
   readonly angle?: Quantity;
   readonly time?: Quantity;
   readonly settle?: Quantity;

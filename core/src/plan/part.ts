@@ -2,6 +2,8 @@ import type { BrushKind } from '../motor/brushes.js';
 import type { BeltProfile } from '../reduction/beltRun.js';
 import type { GearMaterial } from '../reduction/gearPair.js';
 import type { ShaftMaterial } from '../reduction/shaft.js';
+import type { CoilWiring } from '../stepper/coilWiring.js';
+import type { Decay } from '../stepper/decay.js';
 import type { Quantity } from './quantity.js';
 
 /** What its case keeps out. */
@@ -186,7 +188,7 @@ export interface StepperPart extends PartBase {
   /** Wires that come out of it: 4, 6 or 8. */
   readonly leads?: 4 | 6 | 8;
   /** How six or eight of them are joined; the figures are those of this wiring. */
-  readonly wiring?: 'series' | 'parallel' | 'half coil';
+  readonly wiring?: CoilWiring;
   readonly shaftDiameter?: Quantity;
   readonly shaftForm?: ShaftForm;
   readonly mount?: string;
@@ -216,6 +218,8 @@ export interface SwitchRow {
   readonly value: number;
   readonly on: string;
 }
+
+export type EnableInput = 'runs when left open' | 'runs when driven';
 
 /** The driver between pulses and motor. */
 export interface DriverPart extends PartBase {
@@ -248,6 +252,11 @@ export interface DriverPart extends PartBase {
   readonly alarm?: boolean;
   /** Encoder counts of following error at which it alarms. */
   readonly followingError?: Quantity;
+  /** Its enable input, where it has one: what the driver does with nothing on it. */
+  readonly enable?: EnableInput;
+  /** How it takes the current of a phase down, and whether it damps a rotor that swings by itself. */
+  readonly decay?: Decay;
+  readonly damps?: boolean;
 }
 
 /** The board whose pins command drivers and servos. */

@@ -1,5 +1,6 @@
 import type { Job } from './job.js';
 import type { PartCopy } from './part.js';
+import type { Decay } from '../stepper/decay.js';
 import type { Quantity } from './quantity.js';
 import type { Stage } from './stage.js';
 import type { DayPlan, EventSheet } from './eventSheet.js';
@@ -178,6 +179,10 @@ export interface StepDrive {
   readonly idleShare?: Quantity;
   /** Speeds up and slows down along a ramp, or starts and stops at once. */
   readonly ramp?: 'ramp' | 'at once';
+  /** Set on the driver, where it can be; the driver's own where absent. */
+  readonly decay?: Decay;
+  /** Whether the board drives the driver's enable input. */
+  readonly enableWired?: boolean;
   /** What lies between the board's pin and the driver's input. */
   readonly signalStage?: 'none' | 'transistor' | 'resistor';
   /** Inertia that is suddenly coupled to the turning output. */

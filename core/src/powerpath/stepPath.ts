@@ -1,6 +1,8 @@
 import type { OptoInput, SignalPin } from '../signal/optoInput.js';
 import type { TimerChip } from '../signal/timerChip.js';
+import type { EnableInput } from '../plan/part.js';
 import type { StepDrive } from '../plan/plan.js';
+import type { Decay } from '../stepper/decay.js';
 import type { MotorThermal } from '../motor/heat.js';
 import type { Commanded } from '../stepper/commanded.js';
 import type { StepMotor } from '../stepper/torque.js';
@@ -41,7 +43,11 @@ export interface StepPath extends PowerPath {
     readonly drives: 'stepper' | 'step-servo';
     readonly followingError: number | undefined;
     readonly alarm: boolean;
+    readonly damps: boolean;
   };
+  /** How the driver takes a phase's current down; not known where neither its sheet nor the person says. */
+  readonly decay: Decay | undefined;
+  readonly enable: { readonly input: EnableInput | undefined; readonly wired: boolean };
   readonly board: SignalPin & {
     readonly pulseLimit: number;
     readonly feedVoltage: number;

@@ -69,6 +69,8 @@ export function resolveStep(begun: Begun, drive: StepDrive): StepPath {
     step,
     driver,
     board,
+    decay: drive.decay ?? driverPart.decay,
+    enable: { input: driverPart.enable, wired: drive.enableWired ?? false },
     signalStage: drive.signalStage ?? 'none',
     ramp,
     commanded,
@@ -276,6 +278,7 @@ function resolveDriver(part: DriverPart, at: Place, collect: FigureCollector): S
     drives: part.drives,
     followingError: collect.takeOptional('driver.followingError', part.followingError, [...at, 'followingError']),
     alarm: part.alarm ?? false,
+    damps: part.damps ?? false,
   };
 }
 

@@ -1,3 +1,5 @@
+export * from './coilWiring.js';
+export * from './decay.js';
 export * from './kick.js';
 export * from './pullOut.js';
 export * from './pulses.js';

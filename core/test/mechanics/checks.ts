@@ -620,8 +620,26 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     const swings =
       Math.sqrt((polePairs * ((holdingTorque * setCurrent) / ratedCurrent)) / turned(path)) / (2 * Math.PI);
     const rate = (path.commanded.speed * lever(path) * 4 * polePairs) / (2 * Math.PI);
-    return rate < 0.7 * swings || rate > 1.3 * swings || microsteps >= 8;
+    return rate < 0.7 * swings || rate > 1.3 * swings || microsteps >= 8 || path.driver.damps;
   }),
+  decay: step((path) => {
+    if (path.step.motor.loop !== 'open' || path.step.microsteps < 2 || !path.decay) return undefined;
+    const { phaseResistance, phaseInductance } = path.step.motor.figures;
+    if (path.decay === 'mixed') return true;
+    if (path.decay === 'fast') {
+      const ripple = path.restVoltage / (2 * phaseInductance * 20_000);
+      return ripple > 0.25 * path.step.setCurrent ? true : (0.25 * path.step.setCurrent) / ripple;
+    }
+    // A current that dies by itself, until two time constants are over: that long a quarter of its wave must be.
+    let [current, time] = [1, 0];
+    const h = phaseInductance / phaseResistance / 20_000;
+    for (; current > Math.exp(-2); time += h) current -= (h * current * phaseResistance) / phaseInductance;
+    const multiple = 1 / time / ((path.commanded.speed * lever(path) * 4 * path.step.polePairs) / (2 * Math.PI));
+    return multiple < 1 ? true : multiple;
+  }),
+  'enable-line': step(({ enable }) =>
+    enable.input === undefined ? undefined : enable.wired || enable.input === 'runs when left open',
+  ),
   kick: step((path) => {
     if (!path.engaged) return undefined;
     const omega = path.commanded.speed * lever(path);

@@ -446,7 +446,7 @@ const PULSED = plan('pulses', 'high pack', [
       }),
     ],
     {
-      drive: step('stepper', { board: 'board of 3.3 V', idleShare: q(0.5) }),
+      drive: step('stepper', { board: 'board of 3.3 V', driver: 'quiet driver', idleShare: q(0.5) }),
       stages: [belt('s1', 16, 48)],
       output: { ...drum, radius: q(0.018) },
     },

@@ -167,6 +167,9 @@ const KINDS: Readonly<Record<PartKind, readonly PartField[]>> = {
     choice('pulseForm', 'pulses by', ['step and direction', 'one line a direction']),
     yes('alarm', 'alarm line'),
     figure('followingError', 'following error of the alarm', 'number'),
+    choice('enable', 'enable input', ['runs when left open', 'runs when driven']),
+    choice('decay', 'takes current down', ['slow', 'mixed', 'fast']),
+    yes('damps', 'damps resonance'),
   ],
   board: [
     figure('pinVoltage', 'volts of a pin', 'voltage', { main: true }),

@@ -37,6 +37,8 @@ import { keepsStep } from './step/keepsStep.js';
 import { kick } from './step/kick.js';
 import { pulseRate } from './step/pulseRate.js';
 import { resolvesSteps } from './step/resolves.js';
+import { decay } from './step/decay.js';
+import { enableLine } from './step/enableLine.js';
 import { resonance } from './step/resonance.js';
 import { signal } from './step/signal.js';
 import { standingHeat } from './step/standingHeat.js';
@@ -90,6 +92,8 @@ export const STEP_CHECKS: readonly CheckRule<StepPath>[] = [
   staysUp,
   startsAtOnce,
   resonance,
+  decay,
+  enableLine,
   kick,
   resolvesSteps,
   standingHeat,

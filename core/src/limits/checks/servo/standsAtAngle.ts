@@ -1,5 +1,5 @@
 import type { ServoPath } from '../../../powerpath/servoPath.js';
-import type { CheckRule } from '../../check.js';
+import type { CheckAnswer, CheckRule } from '../../check.js';
 
 /** A servo that turns on and on knows its speed at most, not where it stands: it cannot be sent to an angle. */
 export const standsAtAngle: CheckRule<ServoPath> = {
@@ -12,7 +12,8 @@ export const standsAtAngle: CheckRule<ServoPath> = {
   // What a rope or a rack stops may be wound by one: there its turns are counted elsewhere, or its end is a stop.
   applies: ({ servo, load, asked }) =>
     servo.part.motion !== 'linear' && load.unit === 'rad' && asked.travel !== undefined,
-  answer: ({ servo }) => {
+  answer: ({ servo, asked }) => {
+    if (asked.endless) return goesOnAndOn(servo.part.motion === 'continuous');
     const holds = servo.part.motion !== 'continuous';
     return {
       outcome: { holds },
@@ -25,3 +26,14 @@ export const standsAtAngle: CheckRule<ServoPath> = {
     };
   },
 };
+
+/** The other way round: what turns without an end asks for a servo that has none. */
+const goesOnAndOn = (holds: boolean): CheckAnswer => ({
+  outcome: { holds },
+  asked: 'turns on and on',
+  there: holds ? 'turns on and on' : 'a joint servo',
+  sentence: holds
+    ? 'A continuous servo takes its pulse for a speed: it turns on and on, somewhat slower under load.'
+    : 'A joint servo stops at the end of its travel: it cannot turn on and on.',
+  hint: 'A continuous servo, a stepper or a plain motor.',
+});

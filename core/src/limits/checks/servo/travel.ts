@@ -16,7 +16,7 @@ export const travel: CheckRule<ServoPath> = {
   needs: ['travel', ...SERVO_RUN_NEEDS],
   run: false,
   levers: ['shallower'],
-  applies: (path) => path.servo.part.motion !== 'continuous' && path.asked.travel !== undefined,
+  applies: (path) => path.servo.part.motion !== 'continuous' && path.asked.travel !== undefined && !path.asked.endless,
   answer: (path) => {
     const linear = path.servo.part.motion === 'linear';
     const dimension = linear ? ('length' as const) : ('angle' as const);

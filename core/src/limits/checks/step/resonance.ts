@@ -36,19 +36,20 @@ export const resonance: CheckRule<StepPath> = {
     const { from, to } = resonanceBand(path);
     const rate = rateAtSpeed(motorSpeed(path, path.commanded.speed), path.step.polePairs);
     const inside = rate >= from && rate <= to;
-    const smooth = path.step.microsteps >= SMOOTH_MICROSTEPS;
+    const { damps } = path.driver;
+    const smooth = damps || path.step.microsteps >= SMOOTH_MICROSTEPS;
     const band = say`${amount(from, 'rate')} to ${amount(to, 'rate')}`;
     const sentence = !inside
       ? say`It goes along at ${amount(rate, 'rate')} of full steps; it swings by itself at ${band}.`
       : smooth
-        ? say`It goes along at ${amount(rate, 'rate')} of full steps, within the ${band} where it swings by itself; ${path.step.microsteps} micro-steps smooth that.`
+        ? say`It goes along at ${amount(rate, 'rate')} of full steps, within the ${band} where it swings by itself; ${damps ? 'the driver damps that' : `${path.step.microsteps} micro-steps smooth that`}.`
         : say`It goes along at ${amount(rate, 'rate')} of full steps, within the ${band} where it swings by itself: it rattles and may lose steps.`;
     return {
       outcome: { holds: !inside || smooth },
       asked: say`not at ${band}`,
       there: { value: rate, dimension: 'rate' },
       sentence,
-      hint: 'Eight micro-steps or more, a rubber disc or a damper on the shaft, or another speed.',
+      hint: 'Eight micro-steps or more, a driver that damps, a rubber disc or a damper on the shaft, or another speed.',
       working: () => {
         const torque = div(
           mul(figureOf(path, 'stepper.holdingTorque'), figureOf(path, 'drive.setCurrent')),

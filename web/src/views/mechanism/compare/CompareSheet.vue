@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
-import type { MachineKind } from '@rough-gear/core';
+import { currentChoice, type MachineKind } from '@rough-gear/core';
 import { computed, type Component } from 'vue';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
+import CoilWirings from './CoilWirings.vue';
 import MachineScores from './MachineScores.vue';
 import MotorCounts from './MotorCounts.vue';
 import ServoScores from './ServoScores.vue';
@@ -15,7 +16,7 @@ import WindingTable from './WindingTable.vue';
 /** The questions about what turns it, each answered on this very mechanism. */
 defineProps<{ open: boolean }>();
 defineEmits<{ close: [] }>();
-const { path, mechanism, job } = useMechanism();
+const { plan, path, mechanism, job } = useMechanism();
 
 const TABS: Record<MachineKind, readonly { name: string; sheet: Component }[]> = {
   dc: [
@@ -30,7 +31,14 @@ const TABS: Record<MachineKind, readonly { name: string; sheet: Component }[]> =
     { name: 'Same motor, other gears', sheet: ServoSisters },
   ],
 };
-const tabs = computed(() => TABS[path.value.machine]);
+/** Of a stepper whose half coils come out by themselves. */
+const COILS = { name: 'Coils joined otherwise', sheet: CoilWirings };
+const manyWires = computed(() => {
+  const { drive } = currentChoice(mechanism.value);
+  const part = drive.kind === 'step' ? plan.value.parts[drive.motor]?.part : undefined;
+  return part?.kind === 'stepper' && (part.leads ?? 4) > 4;
+});
+const tabs = computed(() => (manyWires.value ? [...TABS[path.value.machine], COILS] : TABS[path.value.machine]));
 </script>
 
 <template>

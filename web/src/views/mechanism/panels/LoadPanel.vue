@@ -13,9 +13,16 @@ import PanelHead from './PanelHead.vue';
 /** The job: its drawing, the numbers that decide in front, the rest folded with what is typical. */
 const { path, job, mechanism, at, commit } = useMechanism();
 const more = ref(false);
-const fields = computed(() => JOB_FIELDS[path.value.job.kind]);
+/** What never stops has no next go, and no place to stand in. */
+const NOT_ENDLESS = ['job.every', 'job.settle', 'job.held', 'job.heldAgainstTurn'];
+const fields = computed(() => {
+  const { says, deciding, rest } = JOB_FIELDS[path.value.job.kind];
+  const asks = (figures: readonly string[]) =>
+    path.value.asked.endless ? figures.filter((one) => !NOT_ENDLESS.includes(one)) : figures;
+  return { says, deciding: asks(deciding), rest: asks(rest) };
+});
 const jobAt = computed(() => [...at.value, 'jobs', mechanism.value.jobs.findIndex(({ id }) => id === job.value.jobId)]);
-const arrives = computed(() => path.value.asked.travel !== undefined);
+const arrives = computed(() => path.value.asked.travel !== undefined && !path.value.asked.endless);
 /** As many of the rest as fill the rows beside the drawing. */
 const ROOM = 9;
 const shown = computed(() => Math.max(0, ROOM - fields.value.deciding.length - (arrives.value ? 1 : 0) - 1));
@@ -38,6 +45,10 @@ const COUNTS = [
 const where = (key: 'wet' | 'dirt', to: string) =>
   commit([{ at: [...jobAt.value, key], to: to === 'dry' || to === 'clean' ? undefined : to }]);
 
+const TURNS = [
+  { value: 'stands', text: 'by the angle, and stands there' },
+  { value: 'on', text: 'on and on' },
+] as const;
 const DIRECTIONS = [
   { value: 'up', text: 'up' },
   { value: 'down', text: 'down' },
@@ -66,6 +77,13 @@ const DIRECTIONS = [
         label="at the end it"
         :options="PROFILE_OPTIONS"
         @change="commit([{ at: [...jobAt, 'profile'], to: $event satisfies Profile }])"
+      />
+      <ChoiceField
+        v-if="path.job.kind === 'turn'"
+        :value="path.job.onAndOn ? 'on' : 'stands'"
+        label="turns"
+        :options="TURNS"
+        @change="commit([{ at: [...jobAt, 'onAndOn'], to: $event === 'on' || undefined }])"
       />
       <ChoiceField
         v-if="path.job.kind === 'raise'"

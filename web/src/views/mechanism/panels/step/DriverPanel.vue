@@ -56,6 +56,16 @@ function setCurrent(value: string): void {
   commit([{ at: [...driveAt.value, 'setCurrent'], to: quantityOf(rms, `${rms} A`) }]);
 }
 
+const DECAYS = [
+  { value: 'unsaid', text: 'not said' },
+  { value: 'slow', text: 'slowly: quiet, even while it creeps' },
+  { value: 'mixed', text: 'quickly, then slowly' },
+  { value: 'fast', text: 'quickly: follows, more ripple' },
+] as const;
+const ENABLES = [
+  { value: 'open', text: 'left open' },
+  { value: 'wired', text: 'wired to the board' },
+] as const;
 const RAMPS = [
   { value: 'ramp', text: 'along a ramp' },
   { value: 'at once', text: 'at once, at its full rate' },
@@ -101,6 +111,20 @@ const trade = computed(() => {
           label="starts and stops"
           :options="RAMPS"
           @change="commit([{ at: [...driveAt, 'ramp'], to: $event }])"
+        />
+        <ChoiceField
+          v-if="open"
+          :value="path.decay ?? 'unsaid'"
+          label="takes current down"
+          :options="DECAYS"
+          @change="commit([{ at: [...driveAt, 'decay'], to: $event === 'unsaid' ? undefined : $event }])"
+        />
+        <ChoiceField
+          v-if="driver.enable"
+          :value="path.enable.wired ? 'wired' : 'open'"
+          label="enable input"
+          :options="ENABLES"
+          @change="commit([{ at: [...driveAt, 'enableWired'], to: $event === 'wired' || undefined }])"
         />
       </div>
       <SwitchBank />

@@ -6,6 +6,9 @@ import {
   speedAtRate,
   startRateOf,
   STEP_RUN_NEEDS,
+  wireCoils,
+  wiringsOf,
+  type CoilWiring,
   type StepperPart,
   type StepServoPart,
 } from '@rough-gear/core';
@@ -27,7 +30,6 @@ const { plan, path, drive, driveAt, link, commit } = useStepMechanism();
 const { show } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.motor]!.part as StepperPart | StepServoPart);
-const partAt = computed(() => ['parts', drive.value.motor, 'part']);
 const comparing = ref(false);
 const everCompared = useEver(() => comparing.value);
 const open = computed(() => part.value.kind === 'stepper');
@@ -45,11 +47,16 @@ const says = computed(() => {
   return `${load} Its torque is flat up to ${show(cornerSpeed(step.motor.figures), 'speed', 2)}; it swings by itself at ${at(band.from)} to ${at(band.to)}; from rest it follows ${show(startRateOf(path.value), 'rate', 2)} of full steps without a ramp. It falls out of step silently: nothing feeds back.`;
 });
 
-const WIRING = [
-  { value: 'series', text: 'in series: more torque per ampere, slower' },
-  { value: 'parallel', text: 'in parallel: fast, takes twice the current' },
-  { value: 'half coil', text: 'half of each coil' },
-] as const;
+const WIRING: Readonly<Record<CoilWiring, string>> = {
+  series: 'in series: more torque per ampere, slower',
+  parallel: 'in parallel: fast, takes twice the current',
+  'half coil': 'half of each coil',
+};
+const wirings = computed(() =>
+  part.value.kind === 'stepper' && (part.value.leads ?? 4) > 4
+    ? wiringsOf(part.value.leads ?? 4).map((value) => ({ value, text: WIRING[value] }))
+    : [],
+);
 </script>
 
 <template>
@@ -99,11 +106,11 @@ const WIRING = [
       @change="commit([{ at: [...driveAt, 'motors'], to: $event }])"
     />
     <ChoiceField
-      v-if="part.kind === 'stepper' && (part.leads ?? 4) > 4"
+      v-if="part.kind === 'stepper' && wirings.length > 0"
       :value="part.wiring ?? 'series'"
       label="coils wired"
-      :options="WIRING"
-      @change="commit([{ at: [...partAt, 'wiring'], to: $event }])"
+      :options="wirings"
+      @change="commit(wireCoils(plan, drive.motor, $event))"
     />
     <FigureField
       :figure="path.load.unit === 'rad' ? 'drive.engagedInertia' : 'drive.engagedMass'"
@@ -111,9 +118,9 @@ const WIRING = [
     />
   </div>
   <p class="mt-1 text-xs text-second">{{ says }}</p>
-  <p v-if="part.kind === 'stepper' && (part.leads ?? 4) > 4" class="text-xs text-second">
-    Resistance, inductance and current are those of this wiring. Another wiring has others: in parallel a quarter of the
-    resistance of the series, and twice the current.
+  <p v-if="wirings.length > 0" class="text-xs text-second">
+    Its figures are those of this wiring, and follow when it is changed: in parallel a quarter of the ohms and henries
+    of the series, and twice the current. Set the driver's current anew. All ways side by side: <i>Compare</i>.
   </p>
   <CompareSheet v-if="everCompared" :open="comparing" @close="comparing = false" />
 </template>
