@@ -11,7 +11,7 @@ import type {
   StepDrive,
 } from '@rough-gear/core';
 import Joi from 'joi';
-import { advance, bearing, notNegative, positive, share } from './quantity.js';
+import { advance, bearing, efficiency, notNegative, positive, share } from './quantity.js';
 import type { Writable } from './writable.js';
 
 const id = Joi.string().max(40).required();
@@ -112,6 +112,8 @@ const servo = Joi.object<Writable<ServoDrive>, true>({
     )
     .max(12),
   tipWindow: positive,
+  speedCap: efficiency,
+  startPoint: bearing,
   hornTeeth: Joi.number().integer().min(4).max(60),
   roomLength: positive,
   roomWidth: positive,

@@ -244,6 +244,10 @@ export const boardPart = Joi.object<BoardPart, true>({
   timerLower: positive,
   timerLowerMost: positive,
   timerCapacitor: positive,
+  channels: Joi.number().integer().min(1).max(64),
+  pulseStep: positive,
+  servoCurrent: positive,
+  servoVoltage: positive,
 });
 
 const servoPoint = Joi.object<ServoPoint, true>({
@@ -278,7 +282,10 @@ export const servoPart = Joi.object<Writable<ServoPart>, true>({
   motor: Joi.string().valid('brushed', 'coreless', 'brushless'),
   gears: Joi.string().valid('plastic', 'reinforced resin', 'brass', 'aluminium', 'steel', 'titanium'),
   caseMaterial: Joi.string().valid('plastic', 'part metal', 'metal'),
-  bearing: Joi.string().valid('bush', 'one ball bearing', 'two ball bearings'),
+  bearing: Joi.string().valid('bush', 'metal bush', 'one ball bearing', 'two ball bearings'),
+  yields: notNegative,
+  windingLimit: temperature,
+  gearSetPrice: notNegative,
   caseLength: positive,
   caseWidth: positive,
   caseHeight: positive,

@@ -22,6 +22,7 @@ export function checkReferences(plan: Plan): readonly Problem[] {
   plan.supply.forEach((node, i) => {
     const field = `supply[${i}]`;
     if (node.kind === 'pack') return needPart(`${field}.part`, node.part, 'pack');
+    if (node.kind === 'rail') needPart(`${field}.board`, node.board, 'board');
     if (node.kind === 'main' || node.kind === 'branch') needPart(`${field}.breaker`, node.breaker, 'breaker');
     if (!reachesPack(plan, node.id)) say(`${field}.parent`, `${node.parent} does not lead to a pack`);
   });

@@ -42,6 +42,7 @@ const railNode = Joi.object<RailNode, true>({
   burst: positive,
   resistance: notNegative,
   ground: Joi.string().valid('common', 'apart'),
+  board: partId,
 });
 
 /** Any node of the supply tree, by its kind. */

@@ -3,10 +3,11 @@ import { judgedOver } from '../evaluate/judgedOver.js';
 import type { Headline } from '../evaluate/mechanism.js';
 import { motorSpeed } from '../powerpath/path.js';
 import { applyChanges, type Change } from '../plan/change.js';
+import type { CoilWiring } from '../plan/part.js';
 import { mechanismById } from '../plan/place.js';
 import type { Plan } from '../plan/plan.js';
 import { cornerSpeed, lastSpeed, pullOut } from '../stepper/pullOut.js';
-import { wiringsOf, type CoilWiring } from '../stepper/coilWiring.js';
+import { wiringsOf } from '../stepper/coilWiring.js';
 import { designOf } from './place.js';
 
 /** The same stepper with its half coils joined one way, on this mechanism. */

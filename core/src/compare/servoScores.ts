@@ -96,7 +96,7 @@ const GEARS: Readonly<Record<MetalRank, Readonly<Record<ServoGears, number>>>> =
   },
 };
 const CASES: Readonly<Record<ServoCase, number>> = { plastic: 0.3, 'part metal': 0.7, metal: 1 };
-const BEARINGS = { bush: 0.2, 'one ball bearing': 0.6, 'two ball bearings': 1 } as const;
+const BEARINGS = { bush: 0.2, 'metal bush': 0.35, 'one ball bearing': 0.6, 'two ball bearings': 1 } as const;
 const MOTORS = { brushed: 0.4, coreless: 0.8, brushless: 1 } as const;
 const SEALING = { open: 0.2, 'dust and splashes': 0.7, 'under water': 1 } as const;
 /** Splines that horns of many makers fit. */

@@ -1,7 +1,8 @@
 import type { Change } from '../plan/change.js';
+import type { CoilWiring } from '../plan/part.js';
 import type { Plan } from '../plan/plan.js';
 import type { Quantity } from '../plan/quantity.js';
-import { rewired, type CoilFigures, type CoilWiring } from '../stepper/coilWiring.js';
+import { rewired, type CoilFigures } from '../stepper/coilWiring.js';
 import { digits } from '../words/show.js';
 
 const KEYS = {

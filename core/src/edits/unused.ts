@@ -20,7 +20,8 @@ export function withoutUnusedParts({ mechanisms, supply, parts }: Plan): readonl
     ...drives.flatMap((drive) => (drive.kind === 'step' ? [drive.board] : [])),
     ...supply.flatMap((node) => {
       if (node.kind === 'pack') return [node.part];
-      return 'breaker' in node && node.breaker !== undefined ? [node.breaker] : [];
+      if (node.kind === 'rail') return node.board === undefined ? [] : [node.board];
+      return node.breaker === undefined ? [] : [node.breaker];
     }),
   ]);
   return Object.keys(parts)

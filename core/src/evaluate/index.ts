@@ -18,6 +18,7 @@ export * from './wireLoss.js';
 export * from './controllerLoss.js';
 export * from './slowest.js';
 export * from './pulseSums.js';
+export * from './servoPulse.js';
 export * from './stepCeiling.js';
 export * from './rollBack.js';
 export * from './turningRound.js';

@@ -123,7 +123,7 @@ function servoEnvelope(path: ServoPath): Envelope {
   const place = worstHornPlace(path, (q) => path.load.force(q, asked.speed));
   const ratio = linked?.ratioAt(place) ?? NaN;
   return {
-    fastest: servo.rating.freeSpeed * ratio,
+    fastest: Math.min(servo.rating.freeSpeed, path.speedCap ?? Infinity) * ratio,
     at: (speed) => ({
       speed,
       force:

@@ -50,6 +50,8 @@ export type CheckId =
   | 'stands-at-angle'
   | 'servo-fits'
   | 'stands-blows'
+  | 'servo-heat'
+  | 'servo-board'
   | 'travel'
   | 'dead-spots'
   | 'rail-moving'

@@ -18,3 +18,4 @@ export { wantedMargin } from './checks/step/keepsStep.js';
 export { tipErrors } from './checks/servo/tip.js';
 export { leastOutputSpeed as leastOutputSpeedOf } from './checks/slowControl.js';
 export { hornTurn } from './checks/servo/travel.js';
+export { servoWarmthOf, type ServoWarmth } from './checks/servo/servoHeat.js';

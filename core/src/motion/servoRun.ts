@@ -7,6 +7,7 @@ import { packCurrentOf } from '../powerpath/operating.js';
 import type { Run, RunSample } from './run.js';
 import { stopThere } from './stopThere.js';
 import type { MotionSystem } from './system.js';
+import { trapezoid } from './trapezoid.js';
 
 /**
  * A servo is a geared direct-current motor: its ratings at the rail's volts are that motor's sheet at the horn. The load
@@ -95,9 +96,36 @@ export function servoRun(path: ServoPath): Run {
   if (linked!.short) return { ...onOutput(path, fullEffort({ ...system, until: { time: 0.01 } })), outcome: 'stalled' };
   return onOutput(
     path,
-    path.servo.part.motion === 'continuous' && path.asked.profile === 'moving' ? fullEffort(system) : stopThere(system),
+    path.servo.part.motion === 'continuous' && path.asked.profile === 'moving'
+      ? fullEffort(system)
+      : capped(path, system),
   );
 }
+
+/** Its gentlest end is not asked for: it speeds up as hard as it can keep up with. */
+const TRIES = 14;
+
+/**
+ * A move that stands at its end. Where a speed is programmed, its own controller leads it along: speeding up as hard as it
+ * can follow, then at that speed, and down again.
+ */
+function capped(path: ServoPath, system: MotionSystem): Run {
+  const free = stopThere(system);
+  const cap = path.speedCap;
+  if (cap === undefined || free.topSpeed <= cap) return free;
+  let best: Run | undefined;
+  let [low, high] = [0, cap ** 2 / (1e-3 * horn(system))];
+  for (let i = 0; i < TRIES; i++) {
+    const acceleration = i === 0 ? high : (low + high) / 2;
+    const run = trapezoid(system, { speed: cap, acceleration });
+    const follows = (run.follows?.multiple ?? 0) >= 1;
+    if (follows) [low, best] = [acceleration, run];
+    else high = acceleration;
+  }
+  return best ?? free;
+}
+
+const horn = ({ until }: MotionSystem): number => ('travel' in until ? until.travel : 1);
 
 /** A run of the horn told as one of the output. */
 function onOutput(path: ServoPath, run: Run): Run {

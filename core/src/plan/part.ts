@@ -2,8 +2,6 @@ import type { BrushKind } from '../motor/brushes.js';
 import type { BeltProfile } from '../reduction/beltRun.js';
 import type { GearMaterial } from '../reduction/gearPair.js';
 import type { ShaftMaterial } from '../reduction/shaft.js';
-import type { CoilWiring } from '../stepper/coilWiring.js';
-import type { Decay } from '../stepper/decay.js';
 import type { Quantity } from './quantity.js';
 
 /** What its case keeps out. */
@@ -171,6 +169,12 @@ export interface BreakerPart extends PartBase {
   readonly timeConstant?: Quantity;
 }
 
+/** How the half coils of a motor with six or eight wires are joined. */
+export type CoilWiring = 'series' | 'parallel' | 'half coil';
+
+/** How a driver takes the current of a phase down: shorted through its switches, against the supply, or first so and then so. */
+export type Decay = 'slow' | 'mixed' | 'fast';
+
 /** A two-phase stepping motor. */
 export interface StepperPart extends PartBase {
   readonly kind: 'stepper';
@@ -273,6 +277,11 @@ export interface BoardPart extends PartBase {
   readonly timerLower?: Quantity;
   readonly timerLowerMost?: Quantity;
   readonly timerCapacitor?: Quantity;
+  /** Of a board for servos: outputs, the least change of a pulse, what its terminals carry and the volts they stand. */
+  readonly channels?: number;
+  readonly pulseStep?: Quantity;
+  readonly servoCurrent?: Quantity;
+  readonly servoVoltage?: Quantity;
 }
 
 /** One line of a servo's sheet; a linear servo's is a force and a speed along its line. */
@@ -286,6 +295,7 @@ export interface ServoPoint {
 }
 
 export type ServoGears = 'plastic' | 'reinforced resin' | 'brass' | 'aluminium' | 'steel' | 'titanium';
+export type ServoBearing = 'bush' | 'metal bush' | 'one ball bearing' | 'two ball bearings';
 export type ServoCase = 'plastic' | 'part metal' | 'metal';
 
 /** A position servo: motor, gears, sensor and controller in one case. */
@@ -310,7 +320,14 @@ export interface ServoPart extends PartBase {
   readonly motor?: 'brushed' | 'coreless' | 'brushless';
   readonly gears?: ServoGears;
   readonly caseMaterial?: ServoCase;
-  readonly bearing?: 'bush' | 'one ball bearing' | 'two ball bearings';
+  /** Of its output shaft; a plain bush is of plastic. */
+  readonly bearing?: ServoBearing;
+  /** How far its horn is pushed away at its full torque before it answers with all of it. */
+  readonly yields?: Quantity;
+  /** What the motor inside stands, °C. */
+  readonly windingLimit?: Quantity;
+  /** A spare set of its gears. */
+  readonly gearSetPrice?: Quantity;
   /** Of its case, without ears and shaft. */
   readonly caseLength?: Quantity;
   readonly caseWidth?: Quantity;

@@ -1,6 +1,5 @@
 import type { Job } from './job.js';
-import type { PartCopy } from './part.js';
-import type { Decay } from '../stepper/decay.js';
+import type { Decay, PartCopy } from './part.js';
 import type { Quantity } from './quantity.js';
 import type { Stage } from './stage.js';
 import type { DayPlan, EventSheet } from './eventSheet.js';
@@ -250,6 +249,9 @@ export interface ServoDrive {
   readonly chain?: readonly ChainLink[];
   /** How exactly the tip must come back. */
   readonly tipWindow?: Quantity;
+  /** Programmed into it: share of its speed it may go at, and where it goes when it is switched on. */
+  readonly speedCap?: Quantity;
+  readonly startPoint?: Quantity;
   /** Teeth of the horn that is to go on it, and the room there is for its case. */
   readonly hornTeeth?: number;
   readonly roomLength?: Quantity;

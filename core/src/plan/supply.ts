@@ -49,6 +49,8 @@ export interface RailNode extends NodeBase {
   readonly resistance?: Quantity;
   /** Whether its ground is joined to that of the board that sends the pulses. */
   readonly ground?: 'common' | 'apart';
+  /** The board for servos they are plugged into. */
+  readonly board?: string;
 }
 
 /** The supply is a tree at the robot's level: pack → main → branches → rails. */

@@ -1,3 +1,4 @@
+import type { MotorThermal } from '../motor/heat.js';
 import type { MotorAudit } from '../motor/audit.js';
 import type { ServoPart } from '../plan/part.js';
 import type { RailNode } from '../plan/supply.js';
@@ -29,7 +30,15 @@ export interface PathRail {
   readonly others: number;
 }
 
-/** A position servo with what links it to the output. */
+/** What a board for servos has; absent where it does not say. */
+export interface ServoBoard {
+  readonly name: string;
+  readonly channels: number | undefined;
+  readonly pulseStep: number | undefined;
+  readonly current: number | undefined;
+  readonly voltage: number | undefined;
+}
+
 /** Of a case, or of the room for it, m. */
 export interface Sides {
   readonly length: number | undefined;
@@ -37,6 +46,7 @@ export interface Sides {
   readonly height: number | undefined;
 }
 
+/** A position servo with what links it to the output. */
 export interface ServoPath extends PowerPath {
   readonly machine: 'servo';
   readonly servo: {
@@ -60,7 +70,16 @@ export interface ServoPath extends PowerPath {
     readonly insideRatio: number;
     /** Motor inside, seen at the horn, kg·m². */
     readonly rotorAtHorn: number;
+    /** How far it is pushed off at its full torque, rad. */
+    readonly yields: number;
+    readonly thermal: MotorThermal;
   };
+  /** Speed of the horn it may not go beyond, rad/s; absent where none is programmed. */
+  readonly speedCap: number | undefined;
+  /** Where it goes when it is switched on. */
+  readonly startPoint: number | undefined;
+  /** The board for servos on its rail. */
+  readonly servoBoard: ServoBoard | undefined;
   readonly rail: PathRail;
   /** Horn on spline, case in the room there is, m; absent where nothing is said. */
   readonly fit: {

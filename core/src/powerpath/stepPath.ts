@@ -1,8 +1,7 @@
 import type { OptoInput, SignalPin } from '../signal/optoInput.js';
 import type { TimerChip } from '../signal/timerChip.js';
-import type { EnableInput } from '../plan/part.js';
+import type { Decay, EnableInput } from '../plan/part.js';
 import type { StepDrive } from '../plan/plan.js';
-import type { Decay } from '../stepper/decay.js';
 import type { MotorThermal } from '../motor/heat.js';
 import type { Commanded } from '../stepper/commanded.js';
 import type { StepMotor } from '../stepper/torque.js';

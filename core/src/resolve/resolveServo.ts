@@ -14,6 +14,7 @@ import { servoSize } from '../servo/sizeClass.js';
 import { railBudget, type RailServo } from '../servo/rail.js';
 import { estimatedStallCurrent, loadedCurrent, ratingAt, type RatingPoint } from '../servo/ratings.js';
 import type { Linkage } from '../servo/throughTravel.js';
+import { servoThermal } from '../servo/warmth.js';
 import type { PathPack } from '../powerpath/path.js';
 import { asPath, beginPath, resolveLoadSide, type Begun } from './beginPath.js';
 import { partOf, resolveSupply } from './resolveSupply.js';
@@ -29,6 +30,7 @@ import type { Linked } from '../servo/linked.js';
 
 const RUNNING_SHARE = 1 / 6;
 const DEADBAND = { digital: 3e-6, analogue: 8e-6 } as const;
+const YIELDS = { digital: (2 * Math.PI) / 180, analogue: (6 * Math.PI) / 180 } as const;
 const INSIDE = 250;
 /** Rotor inertia of the motor inside a servo of 50 g, kg·m². */
 const ROTOR = { brushed: 6e-8, coreless: 2e-8, brushless: 4e-8 } as const;
@@ -48,6 +50,9 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
   const room = readRoom(drive, [...choiceAt, 'drive'], collect);
   const loadSide = resolveLoadSide(begun);
   const linked = linkOf(linkage, loadSide);
+  const cap = collect.takeOptional('drive.speedCap', drive.speedCap, [...choiceAt, 'drive', 'speedCap']);
+  const startPoint = collect.takeOptional('drive.startPoint', drive.startPoint, [...choiceAt, 'drive', 'startPoint']);
+  const servoBoard = readServoBoard(plan, drive.node, collect);
   const chain = readChain(drive, figures, [...choiceAt, 'drive', 'chain'], collect);
   const tipWindow = collect.takeOptional('drive.tipWindow', drive.tipWindow, [...choiceAt, 'drive', 'tipWindow']);
   const pairs = (drive.calibration ?? []).map(({ pulse, angle }) => ({ pulse: pulse.si, angle: angle.si }));
@@ -57,6 +62,7 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
   const budget = railBudget(servos, railFigures);
   // A rail that is pulled down altogether moves nothing; a millivolt keeps its numbers finite.
   const voltage = Math.max(1e-3, budget.voltsMoving);
+  const rating = ratingAt(figures.points, voltage);
   return asPath<ServoPath>(loadSide, {
     machine: 'servo',
     motors,
@@ -66,7 +72,10 @@ export function resolveServo(begun: Begun, drive: ServoDrive): ServoPath {
     main: supply.main,
     branch: supply.branch,
     restVoltage: supply.restVoltage,
-    servo: Object.assign({}, figures, { rating: ratingAt(figures.points, voltage), voltage }),
+    servo: Object.assign({}, figures, { rating, voltage }),
+    speedCap: cap === undefined ? undefined : cap * rating.freeSpeed,
+    startPoint,
+    servoBoard,
     rail: Object.assign(railFigures, {
       servos,
       budget,
@@ -97,6 +106,22 @@ function readSize(part: ServoPart, at: Place, collect: FigureCollector): Sides {
     length: read('caseLength', usual?.length),
     width: read('caseWidth', usual?.width),
     height: read('caseHeight', usual?.height),
+  };
+}
+
+/** The board for servos on a rail, where one is chosen. */
+function readServoBoard(plan: Plan, rail: string, collect: FigureCollector): ServoPath['servoBoard'] {
+  const { board } = railNodeOf(plan, rail);
+  if (board === undefined) return undefined;
+  const part = partOf(plan, board, 'board');
+  const take = (key: 'pulseStep' | 'servoCurrent' | 'servoVoltage') =>
+    collect.takeOptional(`board.${key}`, part[key], ['parts', board, 'part', key]);
+  return {
+    name: part.name,
+    channels: part.channels,
+    pulseStep: take('pulseStep'),
+    current: take('servoCurrent'),
+    voltage: take('servoVoltage'),
   };
 }
 
@@ -194,6 +219,16 @@ function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoF
     slop: collect.take('servo.slop', part.slop, [...at, 'slop']),
     insideRatio,
     rotorAtHorn: linear ? 0 : rotorAtHorn(rotorInertia, insideRatio),
+    yields: collect.take('servo.yields', part.yields, [...at, 'yields'], {
+      value: YIELDS[signal],
+      why: `usual for a ${signal} servo`,
+      source: 'typical',
+    }),
+    thermal: servoThermal(
+      mass,
+      collect.take('servo.windingLimit', part.windingLimit, [...at, 'windingLimit']),
+      collect.take('ambient', undefined, []),
+    ),
   };
 }
 /** The rail a servo hangs on. Throws where the node is none. */

@@ -11,3 +11,6 @@ export * from './ratings.js';
 export * from './throughTravel.js';
 export * from './hornForce.js';
 export * from './sizeClass.js';
+export * from './usual.js';
+export * from './warmth.js';
+export * from './wear.js';

@@ -1,5 +1,4 @@
-/** How the half coils of a motor with six or eight wires are joined. */
-export type CoilWiring = 'series' | 'parallel' | 'half coil';
+import type { CoilWiring } from '../plan/part.js';
 
 /** What the way of wiring changes. SI; of one phase, r.m.s. */
 export interface CoilFigures {

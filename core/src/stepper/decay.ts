@@ -1,6 +1,3 @@
-/** How a driver takes the current of a phase down: shorted through its switches, against the supply, or first so and then so. */
-export type Decay = 'slow' | 'mixed' | 'fast';
-
 /** Hz of a usual chopper, just over what is heard. */
 const CHOPS = 20_000;
 /** Time constants L/R in a quarter of the current's wave: fewer, and it has not gone when the next quarter begins. */

@@ -681,8 +681,59 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
   ),
   // Turning without end, it has no angle to stand at.
   'stands-blows': servo(({ job, servo: { part } }) =>
-    job.blows ? part.gears !== 'plastic' && part.bearing !== 'bush' : undefined,
+    job.blows ? part.gears !== 'plastic' && !part.bearing?.includes('bush') : undefined,
   ),
+  'servo-heat': servo((path) => {
+    const { rating, voltage, thermal, runningCurrent, idleCurrent } = path.servo;
+    const { asked, match, train, motors, linked, load } = path;
+    const on = (force: number, q: number) => (force * linked!.ratioAt(q)) / motors;
+    const q = places(path).reduce((a, b) =>
+      on(load.force(b, asked.speed), b) > on(load.force(a, asked.speed), a) ? b : a,
+    );
+    const moved = Math.max(0, on(load.force(q, asked.speed) / train.efficiency, q));
+    const kept = path.holder === 'brake' || path.holder === 'ratchet' ? 0 : heldBack(path);
+    const held = on(kept * train.backEfficiency, q);
+    const draws = (from: number, torque: number, power = 1) =>
+      from + (rating.stallCurrent - from) * Math.min(1, torque / rating.stallTorque) ** power;
+    const stretches = [
+      [
+        asked.time,
+        voltage * draws(runningCurrent, moved) -
+          (Math.min(moved, rating.stallTorque) * asked.speed) / linked!.ratioAt(q),
+      ],
+      [held > 0 ? asked.held : 0, voltage * draws(idleCurrent, held, path.servo.part.signal === 'digital' ? 2 : 1)],
+    ] as [number, number][];
+    const busy = stretches.reduce((all, [seconds]) => all + seconds, 0);
+    const go = Math.max(asked.every, busy);
+    stretches.push([go - busy, voltage * idleCurrent]);
+    let [winding, shell, hottest] = [thermal.ambient, thermal.ambient, thermal.ambient];
+    const warm = (seconds: number, watts: number) => {
+      const cuts = Math.ceil(seconds / 0.1);
+      for (let i = 0; i < cuts; i++) {
+        const across = (winding - shell) / thermal.windingToCase;
+        const heat = Math.max(0, watts) * (1 + 0.00393 * (winding - 20));
+        winding += ((seconds / cuts) * (heat - across)) / thermal.windingCapacity;
+        shell += ((seconds / cuts) * (across - (shell - thermal.ambient) / thermal.caseToAir)) / thermal.caseCapacity;
+      }
+      hottest = Math.max(hottest, winding);
+    };
+    for (let round = 0; round < Math.max(1, Math.round(match.rounds)); round++) {
+      for (let i = 0; i < Math.max(1, Math.floor(match.length / go)); i++)
+        stretches.forEach(([seconds, watts]) => warm(seconds, watts));
+      warm(match.rest, 0);
+    }
+    const multiple = (thermal.windingLimit - thermal.ambient) / (hottest - thermal.ambient);
+    return multiple < 1 && multiple >= 0.5 ? true : multiple;
+  }),
+  'servo-board': servo(({ servoBoard: board, rail }) => {
+    if (!board) return undefined;
+    const moving = rail.servos.reduce((all, one) => all + one.moving, 0);
+    return (
+      (board.channels ?? Infinity) >= rail.servos.length &&
+      (board.current ?? Infinity) >= moving &&
+      (board.voltage ?? Infinity) >= rail.full
+    );
+  }),
   'servo-fits': servo(({ fit: { hornTeeth, splineTeeth, size, room } }) => {
     const typed = Object.values(room).some((one) => one !== undefined);
     if (hornTeeth === undefined && !typed) return undefined;

@@ -231,6 +231,14 @@ export const PARTS = {
     pulseLimit: q(80_000),
     feedVoltage: q(5),
   },
+  'servo board': {
+    kind: 'board',
+    name: 'board for servos',
+    channels: 16,
+    pulseStep: q(2e-6),
+    servoCurrent: q(4),
+    servoVoltage: q(6.5),
+  },
   servo: {
     kind: 'servo',
     name: 'servo',

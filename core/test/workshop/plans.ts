@@ -591,6 +591,7 @@ const SERVOS = plan(
       burst: q(12),
       resistance: q(0.02),
       ground: 'common',
+      board: 'servo board',
     },
   ],
 );

@@ -3,12 +3,10 @@ import { brushesLast } from '../../duty/brushes.js';
 import { dayOf } from '../../duty/day.js';
 import { RUN_NEEDS } from '../../motion/needs.js';
 import type { DcPath } from '../../powerpath/path.js';
+import { SEASON_MATCHES } from '../../duty/season.js';
 import { say } from '../../words/phrase.js';
 import { counted, digits } from '../../words/show.js';
 import type { CheckRule } from '../check.js';
-
-/** Matches of a busy season, practice among them. */
-const SEASON = 200;
 
 /** How long open brushes last at this work: worth knowing, never a verdict, since real ones differ three times either way. */
 export const brushWear: CheckRule<DcPath> = {
@@ -38,7 +36,7 @@ export const brushWear: CheckRule<DcPath> = {
         : '';
     return {
       // Where even the worst of them outlast a season there is nothing to know before the rest.
-      outcome: matches / BRUSH_SPREAD >= SEASON ? { holds: true } : { note: true },
+      outcome: matches / BRUSH_SPREAD >= SEASON_MATCHES ? { holds: true } : { note: true },
       asked: counted(goes, 'go', 'goes'),
       there: `${digits(work, 2)} h`,
       sentence: say`The brushes last about ${digits(work, 2)} h of this work, ${digits(matches, 2)} matches${spread}.`,

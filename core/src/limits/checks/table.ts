@@ -19,7 +19,9 @@ import { resolves } from './resolves.js';
 import { deadSpots } from './servo/deadSpots.js';
 import { railGround, railMoving, railSource, railStalled, railVoltsFull, railVoltsLeast } from './servo/rail.js';
 import { surroundings } from './surroundings.js';
+import { servoBoard } from './servo/servoBoard.js';
 import { servoFits } from './servo/servoFits.js';
+import { servoHeat } from './servo/servoHeat.js';
 import { standsBlows } from './servo/standsBlows.js';
 import { tip } from './servo/tip.js';
 import { standsAtAngle } from './servo/standsAtAngle.js';
@@ -119,6 +121,7 @@ export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = [
   standsAtAngle,
   servoFits,
   standsBlows,
+  servoHeat,
   travel,
   deadSpots,
   tip,
@@ -128,6 +131,7 @@ export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = [
   railStalled,
   railSource,
   railGround,
+  servoBoard,
   ...STAGES,
   ...WIRING,
   surroundings,

@@ -105,14 +105,18 @@ export function servoLimit({ also = [], torque, torqueWorking, ...spec }: ServoS
 }
 
 /** Ts, less what moving at the horn's speed takes of it: Ts·(1 − ω/ω0). */
-const atSpeed: HornTorque = ({ servo }, { id }, hornSpeed) =>
-  id === 'working'
-    ? Math.max(0, servo.rating.stallTorque * (1 - hornSpeed / servo.rating.freeSpeed))
-    : servo.rating.stallTorque;
+const atSpeed: HornTorque = ({ servo, speedCap = Infinity }, { id }, hornSpeed) =>
+  id === 'working' && hornSpeed > speedCap * (1 + 1e-9)
+    ? 0
+    : id === 'working'
+      ? Math.max(0, servo.rating.stallTorque * (1 - hornSpeed / servo.rating.freeSpeed))
+      : servo.rating.stallTorque;
 
-function atSpeedWorking(path: ServoPath, { id }: Situation): Expression {
+function atSpeedWorking(path: ServoPath, situation: Situation): Expression {
   const stall = ratingWorking(path);
-  if (id !== 'working') return stall;
+  if (situation.id !== 'working') return stall;
+  if (path.speedCap !== undefined && atSpeed(path, situation, situation.speed / (path.linked?.ratioAt(0) ?? NaN)) === 0)
+    return found('T', 'torque left at this speed', 'torque', 0, 'faster than it is programmed to go');
   const speed = mul(askedSpeedOf(path), leverOf(path));
   const free = found(
     '\\omega_0',

@@ -6,7 +6,7 @@ import type { CheckRule } from '../../check.js';
 function weakTo({ gears, bearing }: ServoPart): readonly string[] {
   return [
     ...(gears === 'plastic' ? ['plastic gears strip at it'] : []),
-    ...(bearing === 'bush' ? ['a bush is hammered out of round'] : []),
+    ...(bearing === 'bush' || bearing === 'metal bush' ? [`a ${bearing} is hammered out of round`] : []),
   ];
 }
 

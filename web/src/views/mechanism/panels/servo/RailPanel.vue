@@ -6,6 +6,7 @@ import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
 import PanelHead from '../PanelHead.vue';
+import PartPicker from '../PartPicker.vue';
 
 /** Everything that hangs on this rail, on one budget. */
 const { plan, path, drive, driveAt, commit } = useServoMechanism();
@@ -50,7 +51,25 @@ const counted = computed(() => {
 </script>
 
 <template>
-  <PanelHead :title="path.rail.name" :detail="`${countedWords(path.rail.servos.length, 'servo')} on it`" />
+  <PanelHead
+    :title="path.rail.name"
+    :detail="`${countedWords(path.rail.servos.length, 'servo')} on it${path.servoBoard ? `, ${path.servoBoard.name}` : ''}`"
+  >
+    <PartPicker
+      kind="board"
+      :at="[...at, 'board']"
+      title="A board for servos off the shelf"
+      :label="path.servoBoard ? 'Change the board' : 'A board for servos'"
+    />
+    <button
+      v-if="path.servoBoard"
+      type="button"
+      class="act min-h-6"
+      @click="commit([{ at: [...at, 'board'], to: undefined }])"
+    >
+      No board
+    </button>
+  </PanelHead>
   <div class="flex gap-6 max-sm:flex-col">
     <div class="grid min-w-0 grow grid-cols-2 gap-x-4 gap-y-1 self-start lg:grid-cols-3">
       <ChoiceField
@@ -69,6 +88,11 @@ const counted = computed(() => {
         :options="GROUNDS"
         @change="commit([{ at: [...at, 'ground'], to: $event }])"
       />
+      <template v-if="path.servoBoard">
+        <FigureField figure="board.servoCurrent" />
+        <FigureField figure="board.servoVoltage" />
+        <FigureField figure="board.pulseStep" />
+      </template>
       <ChoiceField
         v-if="rails.length > 1"
         :value="drive.node"

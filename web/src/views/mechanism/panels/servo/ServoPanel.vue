@@ -14,6 +14,7 @@ import PanelHead from '../PanelHead.vue';
 import PartPicker from '../PartPicker.vue';
 import CalibrationTable from './CalibrationTable.vue';
 import ServoFit from './ServoFit.vue';
+import ServoHolding from './ServoHolding.vue';
 import ServoInside from './ServoInside.vue';
 import TipPrecision from './TipPrecision.vue';
 
@@ -25,12 +26,13 @@ const { show } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.servo]!.part as ServoPart);
 const linear = computed(() => part.value.motion === 'linear');
-const page = ref<'sheet' | 'precision' | 'inside' | 'fit' | 'calibration'>('sheet');
+const page = ref<'sheet' | 'precision' | 'holding' | 'inside' | 'fit' | 'calibration'>('sheet');
 const comparing = ref(false);
 const everCompared = useEver(() => comparing.value);
 const PAGES = computed(() => [
   { value: 'sheet' as const, text: 'Sheet' },
   { value: 'precision' as const, text: 'Precision' },
+  { value: 'holding' as const, text: 'Holding' },
   { value: 'inside' as const, text: 'Inside' },
   { value: 'fit' as const, text: 'Fit' },
   ...(part.value.motion === 'joint' ? [{ value: 'calibration' as const, text: 'Calibration' }] : []),
@@ -135,6 +137,7 @@ const said = computed(() => {
     </p>
   </template>
   <TipPrecision v-else-if="shownPage === 'precision'" />
+  <ServoHolding v-else-if="shownPage === 'holding'" />
   <ServoInside v-else-if="shownPage === 'inside'" />
   <ServoFit v-else-if="shownPage === 'fit'" />
   <CalibrationTable v-else />

@@ -1,0 +1,128 @@
+import { SERVO_RUN_NEEDS } from '../../../motion/needs.js';
+import { heldForce } from '../../../powerpath/path.js';
+import { torqueAtHorn, worstHornPlace, type ServoPath } from '../../../powerpath/servoPath.js';
+import { loadedCurrent } from '../../../servo/ratings.js';
+import { secondsAtWatts, servoHeat as heatInside, warmestOf } from '../../../servo/warmth.js';
+import { figureOf } from '../../../terms/pathTerms.js';
+import { amount, say } from '../../../words/phrase.js';
+import { div, found, named, sub } from '../../../worked/expression.js';
+import type { CheckRule } from '../../check.js';
+
+/** What one servo holds and moves, what it draws and what warms it. */
+export interface ServoWarmth {
+  /** At the horn while holding: N·m (N of a linear one), its share of the stall torque, A, W. */
+  readonly held: number;
+  readonly share: number;
+  readonly holdCurrent: number;
+  readonly holdWatts: number;
+  readonly moveWatts: number;
+  /** How far the hold pushes the horn off, rad. */
+  readonly pushedOff: number;
+  /** Through the day, °C. */
+  readonly winding: number;
+  readonly shell: number;
+  /** Seconds stalled, from cold, until its motor is at its limit. */
+  readonly stalledFor: number;
+  /** Hours of moving in a match. */
+  readonly movingHours: number;
+}
+
+/**
+ * Share of the stall current drawn for a share of the stall torque at rest. A digital servo pulses its motor so quickly that
+ * the coil smooths it: what is drawn goes with the square. An analogue one pulses 50 times a second: it draws in full gulps.
+ */
+const drawnToHold = (signal: 'digital' | 'analogue' | undefined, share: number): number =>
+  signal === 'digital' ? share ** 2 : share;
+
+/**
+ * A servo's heat through the matches. At rest all it takes stays inside; moving, what it takes less what leaves at the horn.
+ */
+export function servoWarmthOf(path: ServoPath): ServoWarmth {
+  const { servo, asked, match, load } = path;
+  const { rating, voltage, runningCurrent, idleCurrent, thermal, yields } = servo;
+  const force = (q: number): number => load.force(q, asked.speed);
+  const place = worstHornPlace(path, force);
+  const torque = Math.max(0, torqueAtHorn(path, force(place), place));
+  const speed = asked.speed / (path.linked?.ratioAt(place) ?? NaN);
+  const holder = path.holder === 'brake' || path.holder === 'ratchet';
+  // Losses help to hold.
+  const held = holder ? 0 : Math.abs(torqueAtHorn(path, -heldForce(path), place));
+  const share = Math.min(1, held / rating.stallTorque);
+  const holdCurrent = idleCurrent + (rating.stallCurrent - idleCurrent) * drawnToHold(servo.part.signal, share);
+  const holdWatts = voltage * holdCurrent;
+  const moveWatts = heatInside({
+    voltage,
+    current: loadedCurrent(rating, runningCurrent, torque),
+    torque: Math.min(torque, rating.stallTorque),
+    speed,
+  });
+  const holding = share > 0 ? asked.held : 0;
+  const seconds = Math.max(asked.every, asked.time + holding);
+  const goes = Math.max(1, Math.floor(match.length / seconds));
+  const most = warmestOf(thermal, {
+    go: [
+      { seconds: asked.time, watts: moveWatts },
+      { seconds: holding, watts: holdWatts },
+      { seconds: seconds - asked.time - holding, watts: voltage * idleCurrent },
+    ],
+    goes,
+    rest: match.rest,
+    rounds: Math.max(1, Math.round(match.rounds)),
+  });
+  return {
+    held,
+    share,
+    holdCurrent,
+    holdWatts,
+    moveWatts,
+    pushedOff: share * yields,
+    winding: most.winding,
+    shell: most.shell,
+    stalledFor: secondsAtWatts(thermal, voltage * rating.stallCurrent),
+    movingHours: (goes * asked.time) / 3600,
+  };
+}
+
+/** What its mass says of its heat is right to a factor of two: only beyond that it is held against it. */
+const SURELY = 0.5;
+
+/** Its motor must stay under its limit through the matches. */
+export const servoHeat: CheckRule<ServoPath> = {
+  id: 'servo-heat',
+  name: 'servo stays cool',
+  link: 'motor',
+  needs: ['heat', ...SERVO_RUN_NEEDS],
+  run: false,
+  levers: ['less-often', 'held-shorter', 'deeper', 'lighter', 'holder', 'spring', 'counterforce'],
+  applies: () => true,
+  answer: (path) => {
+    const { thermal } = path.servo;
+    const { winding, shell, holdWatts, moveWatts, share, stalledFor } = servoWarmthOf(path);
+    const holds = share > 0 ? say`, ${amount(holdWatts, 'power', 2)} while it holds` : '';
+    const multiple = (thermal.windingLimit - thermal.ambient) / Math.max(winding - thermal.ambient, 1e-9);
+    const unsure = multiple < 1 && multiple >= SURELY;
+    return {
+      outcome: unsure ? { note: true } : { multiple },
+      asked: { value: thermal.windingLimit, dimension: 'temperature' },
+      there: { value: winding, dimension: 'temperature' },
+      sentence: say`${amount(moveWatts, 'power', 2)} stay inside while it moves${holds}: through the matches its motor comes to ${amount(winding, 'temperature')} and its case to ${amount(shell, 'temperature')}; ${amount(thermal.windingLimit, 'temperature')} are allowed. Stalled it is there in ${amount(stalledFor, 'time', 2)}.${unsure ? ' That is estimated from its mass, and may be half: touch it, or measure.' : ''}`,
+      hint: 'Let it rest, hold with a spring, a ratchet or a stop, or a servo with more torque: the same load is a smaller share of it.',
+      working: () =>
+        named(
+          'x',
+          'rise allowed over rise there',
+          'number',
+          div(
+            sub(figureOf(path, 'servo.windingLimit'), figureOf(path, 'ambient')),
+            found(
+              '\\Delta T',
+              'rise of its motor through the day',
+              'number',
+              winding - thermal.ambient,
+              'what stays inside, through the two lumps, go after go',
+            ),
+          ),
+        ),
+    };
+  },
+};
