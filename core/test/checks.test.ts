@@ -165,6 +165,12 @@ describe('a check', () => {
       'clearance',
     ],
     [
+      'a belt with no room beside its wheel',
+      change(heron, 'intake', 'choices.0.stages.1.room', typed(0.004)),
+      'intake',
+      'belt-room',
+    ],
+    [
       'a chain on eight teeth',
       withAll(heron, 'lift', { 'choices.0.stages.1.driver': 8, 'choices.0.stages.1.driven': 21 }),
       'lift',

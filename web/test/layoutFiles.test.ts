@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { DRAWING_LAYERS, holesOf, resolvePath, trainLayout, trainShapes, type Plan } from '@rough-gear/core';
+import { DRAWING_LAYERS, plateHoles, resolvePath, trainLayout, trainShapes, type Plan } from '@rough-gear/core';
 import DxfParser from 'dxf-parser';
 import { PDFDocument } from 'pdf-lib';
 import { describe, expect, it } from 'vitest';
@@ -132,9 +132,22 @@ describe('the hole template', () => {
     expect(height).toBeCloseTo(297 * PT, 6);
   });
 
-  it('goes over more sheets where the shafts are far apart', async () => {
+  it('is turned where that saves a sheet, and goes over more where no turn does', async () => {
     const { layout } = layoutOf('drive');
-    expect((await holeTemplate(layout, 'Drive base')).pages).toBe(2);
+    const made = await holeTemplate(layout, 'Drive base');
+    expect(made.pages).toBe(1);
+    expect(made.angle).not.toBe(0);
+    const far = { ...layout, shafts: layout.shafts.map((shaft) => ({ ...shaft, x: 4 * shaft.x, y: 4 * shaft.y })) };
+    expect((await holeTemplate(far, 'Drive base')).pages).toBeGreaterThan(1);
+  });
+
+  it('has the motor’s own screws where its drawing says them', async () => {
+    const { layout } = layoutOf('lift');
+    const [with_, without] = [
+      await holeTemplate(layout, 'Mast lift', '4 × M4 on 25 mm'),
+      await holeTemplate(layout, 'Mast lift'),
+    ];
+    expect(with_.bytes.length).toBeGreaterThan(without.bytes.length);
   });
 
   it('draws its check line of 100 mm and a circle for every hole, as the page itself says', async () => {
@@ -153,6 +166,6 @@ describe('the hole template', () => {
     );
     expect(lines.some(([x1, y1, x2, y2]) => Math.abs(x2! - x1! - 100 * PT) < 1e-6 && y1 === y2)).toBe(true);
     // Four curves make a circle.
-    expect([...text.matchAll(/\sc\n/g)]).toHaveLength(4 * holesOf(layout).length);
+    expect([...text.matchAll(/\sc\n/g)]).toHaveLength(4 * plateHoles(layout, undefined).length);
   });
 });

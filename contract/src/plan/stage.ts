@@ -19,6 +19,7 @@ export const shaft = Joi.object<StageShaft, true>({
   size: positive,
   material: Joi.string().valid('hardened steel', 'mild steel', '7075 aluminium', '6061 aluminium'),
   overhang: notNegative,
+  bearing: positive,
 });
 
 const common = {
@@ -88,6 +89,7 @@ const belt = Joi.object<BeltStage, true>({
   takeUp,
   profile: Joi.string().valid('round', 'modified round'),
   belts: Joi.number().integer().min(1).max(4),
+  room: positive,
   tension: positive,
   strength: positive,
   idler: Joi.boolean(),

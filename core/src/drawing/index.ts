@@ -1,1 +1,2 @@
+export * from './holes.js';
 export * from './trainShapes.js';

@@ -2,9 +2,18 @@ import type { PowerPath } from '../powerpath/path.js';
 import type { RunParts } from '../powerpath/stageParts.js';
 import { beltPath, type PathWheel } from '../reduction/beltPath.js';
 import type { LaidWheel, Layout } from '../reduction/layout.js';
+import { plateHoles, type HoleUse } from './holes.js';
 
 /** Layers of a drawing of a train, as other drawing programs show them. */
-export const DRAWING_LAYERS = ['CENTRES', 'PITCH_CIRCLES', 'OUTLINES', 'CHAIN_BELT', 'DISTANCES'] as const;
+export const DRAWING_LAYERS = [
+  'CENTRES',
+  'BEARINGS',
+  'MOUNTING',
+  'PITCH_CIRCLES',
+  'OUTLINES',
+  'CHAIN_BELT',
+  'DISTANCES',
+] as const;
 export type DrawingLayer = (typeof DRAWING_LAYERS)[number];
 
 /** One mark of a drawing. Metres, y upwards, motor shaft at the origin. Angles in rad, anticlockwise. */
@@ -34,9 +43,23 @@ export type Shape =
       readonly to: number;
     };
 
-/** Every mark of a train's end view: holes at the centres, pitch circles, outlines, and what goes round them. */
+const LAYER_OF: Readonly<Record<HoleUse, DrawingLayer>> = {
+  'motor shaft': 'CENTRES',
+  shaft: 'CENTRES',
+  pin: 'CENTRES',
+  bearing: 'BEARINGS',
+  screw: 'MOUNTING',
+};
+
+/** Every mark of a train's end view: holes at the centres, bearings and the motor's screws, pitch circles, outlines, and what goes round them. */
 export function trainShapes(path: PowerPath, layout: Layout): readonly Shape[] {
-  const holes = holesOf(layout).map(({ x, y, radius }): Shape => ({ kind: 'circle', layer: 'CENTRES', x, y, radius }));
+  const holes = plateHoles(layout, path.fitting?.mount).map(({ x, y, radius, use }): Shape => ({
+    kind: 'circle',
+    layer: LAYER_OF[use],
+    x,
+    y,
+    radius,
+  }));
   const circles = layout.wheels.flatMap((wheel): Shape[] => [
     ...(wheel.role === 'case'
       ? []
@@ -52,22 +75,6 @@ export function trainShapes(path: PowerPath, layout: Layout): readonly Shape[] {
   });
   return [...holes, ...circles, ...runs, ...distances];
 }
-
-export interface Hole {
-  readonly x: number;
-  readonly y: number;
-  readonly radius: number;
-}
-
-/** A hole for every shaft, once where two share a centre, and one for the pin of an idler. */
-export function holesOf({ shafts, wheels }: Layout): readonly Hole[] {
-  const pins = wheels.filter(({ role }) => role === 'idler').map(({ x, y }) => ({ x, y, radius: PIN }));
-  return [...shafts.map(({ x, y, radius }) => ({ x, y, radius })), ...pins].filter(
-    (hole, i, all) => all.findIndex((other) => Math.hypot(other.x - hole.x, other.y - hole.y) < 1e-9) === i,
-  );
-}
-
-const PIN = 0.003;
 
 /** The closed path of a chain or belt of the layout, with its idler where it has one. */
 export function runPathOf(parts: RunParts & { readonly idler?: boolean }, layout: Layout) {

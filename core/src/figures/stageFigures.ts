@@ -45,6 +45,7 @@ export const STAGE_FIGURES = {
   'belt.pitch': figure('pitch', 'p', 'length', 'stage', 'belt'),
   'belt.centre': figure('shafts apart', 'C', 'length', 'stage', 'belt', rule('thirty pitches')),
   'belt.width': figure('belt width', 'b', 'length', 'stage', 'belt'),
+  'belt.room': optional(figure('room beside the wheel', 'b_{room}', 'length', 'stage', 'layout')),
   'belt.tension': figure('strand at rest', 'F_{0}', 'force', 'stage', 'belt', rule('half the belt’s typical pull')),
   'belt.strength': figure('cords break at', 'F_{br}', 'force', 'stage', 'belt', rule('four times the typical pull')),
   'shaft.size': optional(figure('shaft', 'd', 'length', 'stage', 'shaft strength')),
@@ -56,4 +57,5 @@ export const STAGE_FIGURES = {
     'shaft strength',
     typical(0.012, 'a wheel right beside its bearing'),
   ),
+  'shaft.bearing': figure('bearings, outside', 'D_{b}', 'length', 'stage', 'layout', rule('usual for this shaft')),
 } as const;

@@ -63,6 +63,7 @@ export type CheckId =
   | 'ripple'
   | 'run-length'
   | 'clearance'
+  | 'belt-room'
   | 'surroundings';
 
 export interface Measured {

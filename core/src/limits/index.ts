@@ -17,5 +17,6 @@ export { idleShareNeeded, standingTemperature } from './checks/step/standingHeat
 export { wantedMargin } from './checks/step/keepsStep.js';
 export { tipErrors } from './checks/servo/tip.js';
 export { leastOutputSpeed as leastOutputSpeedOf } from './checks/slowControl.js';
+export { pulleyWidth } from './checks/beltRoom.js';
 export { hornTurn } from './checks/servo/travel.js';
 export { servoWarmthOf, type ServoWarmth } from './checks/servo/servoHeat.js';

@@ -11,6 +11,8 @@ export interface StageShaft {
   readonly material?: ShaftMaterial;
   /** From the nearest bearing to the wheel that pulls on it. */
   readonly overhang?: Quantity;
+  /** Outside of its bearings: what is bored for them. */
+  readonly bearing?: Quantity;
 }
 
 interface StageBase {
@@ -97,6 +99,8 @@ export interface BeltStage extends TwoWheels {
   readonly profile?: BeltProfile;
   /** Belts side by side. */
   readonly belts?: number;
+  /** Room there is beside the wheels for the belt and what guides it. */
+  readonly room?: Quantity;
   /** Pull of one strand at rest. */
   readonly tension?: Quantity;
   /** Breaking strength of one belt's cords. */

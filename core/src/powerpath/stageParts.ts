@@ -7,6 +7,8 @@ export interface ShaftParts {
   readonly size: number;
   readonly allowable: number;
   readonly overhang: number;
+  /** Outside diameter of its bearings. */
+  readonly bearing: number;
 }
 
 interface PartsBase {
@@ -68,6 +70,8 @@ export interface BeltParts extends RunParts {
   readonly profile: BeltProfile;
   readonly width: number;
   readonly belts: number;
+  /** What there is for them beside the wheels; absent where nobody said. */
+  readonly room: number | undefined;
   readonly idler: boolean;
   /** Typical pull of all belts side by side; NaN where the pitch has none. */
   readonly ratedPull: number;

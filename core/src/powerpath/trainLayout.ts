@@ -20,6 +20,7 @@ function roomOf(parts: StageParts): StageRoom {
     driverRadius,
     drivenRadius,
     shaftRadius,
+    bearing: parts.shaft?.bearing ?? 0,
     addendum: toothed ? REACH[parts.kind] * parts.pitch : 0,
     caseRadius: toothed ? undefined : parts.across / 2,
     idlerRadius: parts.kind === 'teeth' && parts.idler !== undefined ? (parts.idler * parts.pitch) / 2 : undefined,

@@ -1,3 +1,4 @@
+export * from './bearings.js';
 export * from './beltLadder.js';
 export * from './beltPath.js';
 export * from './beltRun.js';

@@ -17,6 +17,8 @@ export interface LaidShaft {
   readonly x: number;
   readonly y: number;
   readonly radius: number;
+  /** Outside diameter of its bearings, m; 0 where its own size is not known. */
+  readonly bearing: number;
   /** Planes it passes through, first and last. */
   readonly from: number;
   readonly to: number;
@@ -42,8 +44,9 @@ export interface StageRoom {
   readonly idlerRadius?: number;
   /** A gearbox in line: half across its case. */
   readonly caseRadius?: number;
-  /** Radius of the shaft it turns. */
+  /** Radius of the shaft it turns, and the outside diameter of that shaft's bearings. */
   readonly shaftRadius: number;
+  readonly bearing: number;
 }
 
 /** Lays every shaft and wheel out, motor at the origin. */
@@ -83,6 +86,7 @@ export function layOut(stages: readonly StageRoom[], motorShaftRadius: number): 
     return {
       ...place,
       radius: i === 0 ? motorShaftRadius : stages[i - 1]!.shaftRadius,
+      bearing: i === 0 ? 0 : stages[i - 1]!.bearing,
       from: Math.min(...planes),
       to: Math.max(...planes),
     };

@@ -5,6 +5,7 @@ import type { FigureName } from '../figures/table.js';
 import { GRAVITY } from '../load/gravity.js';
 import type { Quantity } from '../plan/quantity.js';
 import { isToothed, type BeltStage, type ChainStage, type GearStage, type Stage } from '../plan/stage.js';
+import { bearingOutside } from '../reduction/bearings.js';
 import { CORD_OVER_PULL, pullPerWidth } from '../reduction/beltRun.js';
 import { chainRun } from '../reduction/chainRun.js';
 import { chainSizeOf } from '../reduction/chainSizes.js';
@@ -51,17 +52,14 @@ export function resolveStageParts(stage: Stage, index: number, at: Place, collec
     case 'chain':
       return Object.assign(base, resolveChain(stage, base.direction, take));
     case 'belt':
-      return Object.assign(base, resolveBelt(stage, take));
+      return Object.assign(base, resolveBelt(stage, take, optional));
   }
 }
 
+type Optional = (name: FigureName, quantity: Quantity | undefined, key: string[]) => number | undefined;
 type Take = (name: FigureName, quantity: Quantity | undefined, key: string[], estimate?: Estimate) => number;
 
-function resolveShaft(
-  stage: Stage,
-  take: Take,
-  optional: (name: FigureName, quantity: Quantity | undefined, key: string[]) => number | undefined,
-): ShaftParts | undefined {
+function resolveShaft(stage: Stage, take: Take, optional: Optional): ShaftParts | undefined {
   const { shaft } = stage;
   const size = optional('shaft.size', shaft?.size, ['shaft', 'size']);
   if (!shaft || size === undefined) return undefined;
@@ -70,6 +68,10 @@ function resolveShaft(
     size,
     allowable: SHAFT_ALLOWABLE[shaft.material ?? 'mild steel'],
     overhang: take('shaft.overhang', shaft.overhang, ['shaft', 'overhang']),
+    bearing: take('shaft.bearing', shaft.bearing, ['shaft', 'bearing'], {
+      value: bearingOutside(size),
+      why: 'usual for this shaft',
+    }),
   };
 }
 
@@ -167,7 +169,7 @@ function resolveChain(stage: ChainStage, direction: number, take: Take) {
   };
 }
 
-function resolveBelt(stage: BeltStage, take: Take) {
+function resolveBelt(stage: BeltStage, take: Take, optional: Optional) {
   const { driver, driven } = stage;
   const pitch = take('belt.pitch', stage.pitch, ['pitch']);
   const [small, large] = sorted(driver, driven);
@@ -199,6 +201,7 @@ function resolveBelt(stage: BeltStage, take: Take) {
     profile,
     width,
     belts,
+    room: optional('belt.room', stage.room, ['room']),
     idler: stage.idler ?? false,
     ratedPull,
     tension: take('belt.tension', stage.tension, ['tension'], {

@@ -784,6 +784,14 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
   },
   'run-length': lengths,
   clearance: clear,
+  'belt-room': (path) => {
+    const belts = path.stageParts.flatMap((parts) =>
+      parts.kind === 'belt' && parts.room !== undefined ? [parts] : [],
+    );
+    if (belts.length === 0) return undefined;
+    // Millimetres: belts, one between each two, three for the rims.
+    return belts.every(({ belts: n, width, room }) => 1000 * room! >= n * 1000 * width + (n - 1) + 3);
+  },
 };
 
 /** The most the driver draws along the commanded motion. */

@@ -302,7 +302,7 @@ const PLAIN = plan('plain motors', 'pack', [
     [job<'throw'>({ kind: 'throw', pieceMass: q(0.2), exitSpeed: q(10), time: q(2.5), every: q(3), recover: q(1.2) })],
     {
       drive: dc('brushless blind', { controller: 'blind controller', timing: q(20 * DEGREE) }),
-      stages: [belt('s1', 24, 24, { beltTeeth: 60 })],
+      stages: [belt('s1', 24, 24, { beltTeeth: 60, room: q(0.02) })],
       output: {
         kind: 'flywheel',
         radius: q(0.05),
@@ -457,7 +457,7 @@ const PULSED = plan('pulses', 'high pack', [
     [job<'convey'>({ kind: 'convey', mass: q(0.3), pull: q(4), distance: q(0.12), time: q(1), every: q(3) })],
     {
       drive: step('stepper', { steps: 1, ramp: 'at once', board: 'timer board' }),
-      stages: [belt('s1', 20, 40, { beltTeeth: 70 })],
+      stages: [belt('s1', 20, 40, { beltTeeth: 70, room: q(0.012) })],
       output: { kind: 'roller', radius: q(0.012) },
     },
   ),

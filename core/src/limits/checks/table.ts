@@ -26,6 +26,7 @@ import { standsBlows } from './servo/standsBlows.js';
 import { tip } from './servo/tip.js';
 import { standsAtAngle } from './servo/standsAtAngle.js';
 import { travel } from './servo/travel.js';
+import { beltRoom } from './beltRoom.js';
 import { brushWear } from './brushWear.js';
 import { creep, holdsStill, startsLoaded } from './slowControl.js';
 import { clearance } from './clearance.js';
@@ -55,7 +56,7 @@ import { branchWire, mainWire } from './wires.js';
 const WIRING: readonly CheckRule<AnyPath>[] = [branchWire, mainWire, branchPlug, mainPlug];
 
 /** The checks of stages in real teeth. */
-const STAGES: readonly CheckRule<AnyPath>[] = [runLength, clearance, ripple, undercut];
+const STAGES: readonly CheckRule<AnyPath>[] = [runLength, clearance, beltRoom, ripple, undercut];
 
 /** Every check of direct-current motors, those about the job first. A new one is one new file and one line here. */
 export const CHECKS: readonly CheckRule<DcPath>[] = [

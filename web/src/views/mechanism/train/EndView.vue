@@ -7,6 +7,7 @@ import DragHandle from '../../../components/sketches/DragHandle.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { usePlan } from '../../../stores/plan.js';
 import { useTrain } from './useTrain.js';
+import WormCrossed from './WormCrossed.vue';
 import { circlePath, wheelOutline } from './wheelOutline.js';
 
 /** The train seen along its shafts, to scale on squared paper. */
@@ -165,6 +166,14 @@ const degrees = (angle: number) => Math.round((angle * 180) / Math.PI);
         stroke-dasharray="8 3 2 3"
       />
     </g>
+    <WormCrossed
+      v-for="wheel in layout.wheels.filter((one) => partsOf(one.stage).kind === 'worm')"
+      :key="`worm-${wheel.stage}`"
+      view="end"
+      :x="X(wheel.x)"
+      :y="Y(wheel.y)"
+      :across="2 * wheel.tip * scale"
+    />
     <path :d="runPath" fill="none" stroke="var(--ink)" stroke-width="2.5" />
     <g v-for="(gap, i) in clash" :key="i" data-testid="clash">
       <path

@@ -4,7 +4,12 @@ import { toast } from 'vue-sonner';
 import { save } from '../../../components/widgets/save.js';
 
 /** Files that other programs and a printer take. The writers are loaded when one is asked for. */
-const { shapes, layout, name } = defineProps<{ shapes: readonly Shape[]; layout: Layout; name: string }>();
+const { shapes, layout, name, mount } = defineProps<{
+  shapes: readonly Shape[];
+  layout: Layout;
+  name: string;
+  mount: string | undefined;
+}>();
 
 const file = (extension: string) => `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}-layout.${extension}`;
 
@@ -18,7 +23,7 @@ async function dxf(unit: 'mm' | 'inch'): Promise<void> {
 }
 async function template(): Promise<void> {
   const { holeTemplate } = await import('./files/holeTemplate.js');
-  const made = await holeTemplate(layout, name);
+  const made = await holeTemplate(layout, name, mount);
   save(file('pdf'), 'application/pdf', made.bytes);
   toast(
     made.pages === 1

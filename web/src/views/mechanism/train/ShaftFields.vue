@@ -40,6 +40,7 @@ function setForm(form: Form): void {
     />
     <FigureField :figure="key('overhang')" label="overhang" allow="not negative" />
     <FigureField :figure="key('drivenBore')" label="bore, driven" />
+    <FigureField :figure="key('bearing')" label="bearings, outside" />
   </template>
   <FigureField :figure="key('bore')" label="bore, driver" />
 </template>

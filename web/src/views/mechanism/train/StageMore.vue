@@ -111,6 +111,7 @@ const ANSWER = {
           @change="set({ profile: $event })"
         />
         <CountField :value="belt.belts ?? 1" label="belts side by side" :most="4" @change="set({ belts: $event })" />
+        <FigureField :figure="key('room')" />
       </template>
       <template v-else-if="stage.kind === 'worm'">
         <FigureField :figure="key('leadAngle')" />

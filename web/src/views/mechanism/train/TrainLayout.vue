@@ -18,10 +18,11 @@ const bounds = computed(() => boundsOf(shapes.value));
 const gaps = computed(() => trainGaps(path.value));
 const colliding = computed(() => gaps.value.filter(({ gap }) => gap < 0));
 
-const view = ref<'end' | 'side'>('end');
+const view = ref<'end' | 'side' | 'unfolded'>('end');
 const VIEWS = [
   { value: 'end' as const, text: 'End view' },
   { value: 'side' as const, text: 'Side view' },
+  { value: 'unfolded' as const, text: 'Unfolded' },
 ];
 </script>
 
@@ -36,11 +37,17 @@ const VIEWS = [
       <span class="figures text-sm text-second"
         >{{ show(bounds.width, 'length', 3) }} × {{ show(bounds.height, 'length', 3) }} in all</span
       >
-      <LayoutExport class="ml-auto" :shapes="shapes" :layout="layout" :name="mechanism.name" />
+      <LayoutExport
+        class="ml-auto"
+        :shapes="shapes"
+        :layout="layout"
+        :name="mechanism.name"
+        :mount="path.fitting?.mount"
+      />
     </div>
     <div class="grid min-h-0 grow gap-4 md:grid-cols-[minmax(0,1fr)_13rem]">
       <EndView v-if="view === 'end'" :layout="layout" :shapes="shapes" :gaps="gaps" />
-      <SideView v-else :layout="layout" />
+      <SideView v-else :layout="layout" :unfolded="view === 'unfolded'" />
       <div class="text-sm" data-testid="clearances">
         <h3 class="font-semibold">Neighbours</h3>
         <p v-if="gaps.length === 0" class="text-second">No two wheels share a plane: they pass each other.</p>

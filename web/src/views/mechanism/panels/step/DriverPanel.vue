@@ -58,9 +58,9 @@ function setCurrent(value: string): void {
 
 const DECAYS = [
   { value: 'unsaid', text: 'not said' },
-  { value: 'slow', text: 'slowly: quiet, even while it creeps' },
+  { value: 'slow', text: 'slowly, quiet' },
   { value: 'mixed', text: 'quickly, then slowly' },
-  { value: 'fast', text: 'quickly: follows, more ripple' },
+  { value: 'fast', text: 'quickly, more ripple' },
 ] as const;
 const ENABLES = [
   { value: 'open', text: 'left open' },

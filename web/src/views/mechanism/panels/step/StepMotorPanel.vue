@@ -48,8 +48,8 @@ const says = computed(() => {
 });
 
 const WIRING: Readonly<Record<CoilWiring, string>> = {
-  series: 'in series: more torque per ampere, slower',
-  parallel: 'in parallel: fast, takes twice the current',
+  series: 'in series',
+  parallel: 'in parallel',
   'half coil': 'half of each coil',
 };
 const wirings = computed(() =>

@@ -3,6 +3,8 @@ import { Colors, DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
 
 const COLOURS: Readonly<Record<DrawingLayer, number>> = {
   CENTRES: Colors.Red,
+  BEARINGS: Colors.Magenta,
+  MOUNTING: Colors.Yellow,
   PITCH_CIRCLES: Colors.Cyan,
   OUTLINES: Colors.White,
   CHAIN_BELT: Colors.Green,

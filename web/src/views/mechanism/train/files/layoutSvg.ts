@@ -4,6 +4,8 @@ const MARGIN = 0.005;
 
 const STYLE: Readonly<Record<Shape['layer'], string>> = {
   CENTRES: 'fill:none;stroke:#000;stroke-width:0.25',
+  BEARINGS: 'fill:none;stroke:#000;stroke-width:0.25',
+  MOUNTING: 'fill:none;stroke:#000;stroke-width:0.25',
   PITCH_CIRCLES: 'fill:none;stroke:#555;stroke-width:0.18;stroke-dasharray:4 1.2 0.8 1.2',
   OUTLINES: 'fill:none;stroke:#000;stroke-width:0.35',
   CHAIN_BELT: 'fill:none;stroke:#000;stroke-width:0.6',
