@@ -213,6 +213,7 @@ describe('a layout', () => {
     drivenRadius: mm(40),
     addendum: mm(1),
     shaftRadius: mm(4),
+    bearing: mm(22),
     ...over,
   });
   const numbers = (id: string) => Number(id.slice(1));

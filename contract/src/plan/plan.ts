@@ -58,6 +58,8 @@ const wheels = Joi.object<WheelsOutput, true>({
   base: notNegative,
   scrub: positive,
   yawInertia: positive,
+  wheelInertia: positive,
+  dragged: Joi.number().integer().min(0).max(11),
 });
 
 const drum = Joi.object<DrumOutput, true>({

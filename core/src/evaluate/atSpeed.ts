@@ -34,8 +34,16 @@ export interface AtSpeed {
   readonly offset: StandingOffset;
   readonly driving: FullAt;
   readonly braking: FullAt;
-  /** Lifted off, with nothing on its shaft but its own rotor: seconds from its free speed to rest, with the offset that is set and without one. */
-  readonly lifted: { readonly from: number; readonly seconds: number; readonly without: number };
+  /**
+   * Lifted off: seconds from its free speed to rest, with the offset that is set and without one. With its share of the wheels
+   * where their inertia is known, else its own rotor alone.
+   */
+  readonly lifted: {
+    readonly from: number;
+    readonly wheels: boolean;
+    readonly seconds: number;
+    readonly without: number;
+  };
 }
 
 /** The limit that a point is held by, in the drive. */
@@ -58,6 +66,7 @@ export function atSpeed(path: DcPath, speed: number): AtSpeed | undefined {
   const from = freeSpeedAt(drive.motor, drive.restVoltage);
   const { freeCurrent: drag, resistance } = drive.motor;
   const { dragOffset } = control;
+  const turning = drive.rotorInertia + (path.spins ?? 0) / (drive.motors * path.train.total ** 2);
   return {
     offset: {
       drag,
@@ -69,8 +78,9 @@ export function atSpeed(path: DcPath, speed: number): AtSpeed | undefined {
     braking: fullAt(path, speed, BRAKING, braked),
     lifted: {
       from,
-      seconds: spinDown(drive.motor, drive.rotorInertia, from, dragOffset),
-      without: spinDown(drive.motor, drive.rotorInertia, from, 0),
+      wheels: path.spins !== undefined,
+      seconds: spinDown(drive.motor, turning, from, dragOffset),
+      without: spinDown(drive.motor, turning, from, 0),
     },
   };
 }

@@ -357,6 +357,7 @@ export const FIGURES = {
     'traction',
     typical(1, 'every wheel driven'),
   ),
+  'output.wheelInertia': optional(figure('inertia of its wheels', 'J_{w}', 'inertia', 'output', 'load')),
   'output.rollingResistance': figure(
     'rolling resistance',
     'c_{rr}',

@@ -3,7 +3,7 @@ import { headingPerTurn, meanReach, scrubOf, skid } from '../load/skid.js';
 import type { SkidJob } from '../plan/job.js';
 import type { WheelsOutput } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
-import { add, cos, div, found, mul, num, type Expression } from '../worked/expression.js';
+import { add, cos, div, found, mul, num, pow, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
 import type { JobKindSpec } from './kind.js';
@@ -36,10 +36,14 @@ const scrubbing = (path: PowerPath): { readonly push: Expression; readonly faste
 const leverOf = (path: PowerPath): Expression =>
   mul(div(figureOf(path, 'output.track'), num(2)), scrubbing(path).faster);
 
+/** Heading for a turn of the wheels. */
+const headingTurnOf = (path: PowerPath): Expression =>
+  div(mul(num(2), figureOf(path, 'output.wheelRadius')), mul(figureOf(path, 'output.track'), scrubbing(path).faster));
+
 export const skidTurn: JobKindSpec<SkidJob, WheelsOutput> = {
   output: 'wheels',
   read: (job, output, at, collect) => {
-    const { radius: wheelRadius, base: wheels } = readWheels(job, output, at, collect);
+    const { radius: wheelRadius, base: wheels, spins } = readWheels(job, output, at, collect);
     const track = collect.take('output.track', output.track, [...at.output, 'track']);
     const base = collect.take('output.base', output.base, [...at.output, 'base']);
     const block = (wheels.mass * (track ** 2 + (base + 2 * wheelRadius) ** 2)) / 12;
@@ -54,9 +58,11 @@ export const skidTurn: JobKindSpec<SkidJob, WheelsOutput> = {
     });
     const travel = collect.take('job.angle', job.angle, [...at.job, 'angle']);
     const reach = base * meanReach(axlesOf(output));
+    const radius = headingPerTurn({ wheelRadius, track, reach });
     return {
-      radius: headingPerTurn({ wheelRadius, track, reach }),
-      load: skid({ ...wheels, inertia, wheelRadius, track, reach, scrub }),
+      radius,
+      spins,
+      load: skid({ ...wheels, inertia: inertia + (spins ?? 0) / radius ** 2, wheelRadius, track, reach, scrub }),
       asked: readAsked(job, travel, at.job, collect, { turning: true }),
       turning: { reach },
     };
@@ -67,11 +73,7 @@ export const skidTurn: JobKindSpec<SkidJob, WheelsOutput> = {
   outputDetail: (path) => say`${figureText(path, 'output.track', 'length')} apart`,
   detail: (path) => say`turn by ${figureText(path, 'job.angle', 'angle')}`,
   terms: {
-    radius: (path) =>
-      div(
-        mul(num(2), figureOf(path, 'output.wheelRadius')),
-        mul(figureOf(path, 'output.track'), scrubbing(path).faster),
-      ),
+    radius: headingTurnOf,
     hold: () => num(0),
     resisting: (path) =>
       mul(
@@ -80,7 +82,13 @@ export const skidTurn: JobKindSpec<SkidJob, WheelsOutput> = {
         leverOf(path),
         add(mul(figureOf(path, 'output.scrub'), scrubbing(path).push), figureOf(path, 'output.rollingResistance')),
       ),
-    inertia: (path) => figureOf(path, 'output.yawInertia'),
+    inertia: (path) =>
+      path.spins === undefined
+        ? figureOf(path, 'output.yawInertia')
+        : add(
+            figureOf(path, 'output.yawInertia'),
+            div(figureOf(path, 'output.wheelInertia'), pow(headingTurnOf(path), 2)),
+          ),
     travel: (path) => figureOf(path, 'job.angle'),
     carried: (path) => mul(carriedByTyres(path), leverOf(path)),
   },

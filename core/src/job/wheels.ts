@@ -4,7 +4,7 @@ import { driveBase } from '../load/driveBase.js';
 import type { PushJob, SkidJob, SprintJob } from '../plan/job.js';
 import type { WheelsOutput } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
-import { add, cos, mul, sin, type Expression } from '../worked/expression.js';
+import { add, cos, div, mul, pow, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked, readTiming } from './asked.js';
 import type { JobKindSpec, JobTerms, Places } from './kind.js';
@@ -20,9 +20,13 @@ export function readWheels(
   at: Places,
   collect: FigureCollector,
 ) {
+  const radius = collect.take('output.wheelRadius', output.radius, [...at.output, 'radius']);
+  const spins = collect.takeOptional('output.wheelInertia', output.wheelInertia, [...at.output, 'wheelInertia']);
   return {
-    radius: collect.take('output.wheelRadius', output.radius, [...at.output, 'radius']),
+    radius,
+    spins,
     base: {
+      wheels: spins === undefined ? 0 : spins / radius ** 2,
       mass: collect.take('output.mass', output.mass, [...at.output, 'mass']),
       grip: collect.take('output.grip', output.grip, [...at.output, 'grip']),
       drivenShare: collect.take(
@@ -75,7 +79,13 @@ const terms: JobTerms = {
   radius: (path) => figureOf(path, 'output.wheelRadius'),
   hold: uphill,
   resisting: (path) => add(uphill(path), rolling(path)),
-  inertia: (path) => figureOf(path, 'output.mass'),
+  inertia: (path) =>
+    path.spins === undefined
+      ? figureOf(path, 'output.mass')
+      : add(
+          figureOf(path, 'output.mass'),
+          div(figureOf(path, 'output.wheelInertia'), pow(figureOf(path, 'output.wheelRadius'), 2)),
+        ),
 };
 
 const common = {
@@ -90,9 +100,9 @@ const common = {
 export const sprint: JobKindSpec<SprintJob, WheelsOutput> = {
   ...common,
   read: (job, output, at, collect) => {
-    const { radius, base } = readWheels(job, output, at, collect);
+    const { radius, base, spins } = readWheels(job, output, at, collect);
     const travel = collect.take('job.distance', job.distance, [...at.job, 'distance']);
-    return { radius, load: driveBase(base), asked: readAsked(job, travel, at.job, collect) };
+    return { radius, spins, load: driveBase(base), asked: readAsked(job, travel, at.job, collect) };
   },
   detail: (path) => say`${figureText(path, 'output.mass', 'mass')} over ${figureText(path, 'job.distance', 'length')}`,
   terms: { ...terms, travel: (path) => figureOf(path, 'job.distance') },
@@ -101,13 +111,14 @@ export const sprint: JobKindSpec<SprintJob, WheelsOutput> = {
 export const push: JobKindSpec<PushJob, WheelsOutput> = {
   ...common,
   read: (job, output, at, collect) => {
-    const { radius, base } = readWheels(job, output, at, collect);
+    const { radius, base, spins } = readWheels(job, output, at, collect);
     const against = collect.take('job.push', job.push, [...at.job, 'push']);
     const timing = readTiming(job, at.job, collect);
     const speed = collect.take('job.pushSpeed', job.speed, [...at.job, 'speed']);
     const creep = collect.takeOptional('job.creep', job.creep, [...at.job, 'creep']);
     return {
       radius,
+      spins,
       load: driveBase({ ...base, push: against }),
       asked: Object.assign(timing, { speed, acceleration: 0, perCoordinate: 1, creep }),
     };

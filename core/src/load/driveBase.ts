@@ -9,6 +9,8 @@ export interface DriveBaseFigures {
   readonly drivenShare: number;
   readonly slope: number;
   readonly push?: number;
+  /** What its wheels add to its mass, J/r², kg. */
+  readonly wheels?: number;
 }
 
 /**
@@ -16,7 +18,15 @@ export interface DriveBaseFigures {
  *
  * @example driveBase({ mass: 52, rollingResistance: 0.03, grip: 0.9, drivenShare: 1, slope: 0 }).force(0, 1) //=> 15.3
  */
-export function driveBase({ mass, rollingResistance, grip, drivenShare, slope, push = 0 }: DriveBaseFigures): Load {
+export function driveBase({
+  mass,
+  rollingResistance,
+  grip,
+  drivenShare,
+  slope,
+  push = 0,
+  wheels = 0,
+}: DriveBaseFigures): Load {
   const weight = mass * GRAVITY;
   const uphill = weight * Math.sin(slope);
   const rolling = weight * rollingResistance * Math.cos(slope);
@@ -26,7 +36,7 @@ export function driveBase({ mass, rollingResistance, grip, drivenShare, slope, p
     force: () => resisting,
     holdForce: () => uphill,
     rest: { force: rolling, by: 'rolling resistance' },
-    inertia: () => mass,
+    inertia: () => mass + wheels,
     traction: grip * weight * Math.cos(slope) * drivenShare,
   };
 }

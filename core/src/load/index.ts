@@ -12,3 +12,4 @@ export * from './roller.js';
 export * from './skid.js';
 export * from './throw.js';
 export * from './turntable.js';
+export * from './dragged.js';

@@ -38,6 +38,10 @@ export interface WheelsOutput {
   readonly scrub?: Quantity;
   /** Of the whole robot about its upright axis. */
   readonly yawInertia?: Quantity;
+  /** Of all wheels together, about their axles. */
+  readonly wheelInertia?: Quantity;
+  /** Motors of the drive's kind that sit on the same wheels and only turn along: dead, or left unpowered. */
+  readonly dragged?: number;
 }
 
 export interface DrumOutput extends Lifted {

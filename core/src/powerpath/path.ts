@@ -1,6 +1,7 @@
 import type { Drive } from '../controller/drive.js';
 import type { Figure, Lack, Need } from '../figures/figure.js';
 import type { ResolvedJob } from './resolvedJob.js';
+import type { Dragged } from '../load/dragged.js';
 import { worstPlace, type Asked, type Load } from '../load/load.js';
 import type { MotorAudit } from '../motor/audit.js';
 import type { MotorThermal } from '../motor/heat.js';
@@ -92,6 +93,9 @@ export interface PowerPath {
   readonly buckling?: ResolvedJob['buckling'];
   readonly turning?: ResolvedJob['turning'];
   readonly settling?: ResolvedJob['settling'];
+  readonly spins?: ResolvedJob['spins'];
+  /** Motors that only turn along. */
+  readonly dragged?: Dragged;
   readonly jam?: number;
   /** Present where it is wet or dirty. */
   readonly surroundings?: Surroundings;

@@ -23,6 +23,8 @@ export interface ResolvedJob {
   readonly settling?: { readonly window: number; readonly counts: number | undefined; readonly backlash: number };
   /** Of a robot that turns on the spot: how far its wheels stand from the middle, in the mean, m. */
   readonly turning?: { readonly reach: number };
+  /** Inertia of what turns with the output when a drive base is lifted: its wheels, kg·m². */
+  readonly spins?: number;
   /** Something falls when the power goes. */
   readonly falls?: Falls;
   /** How long it may stall at full effort, s. */

@@ -105,6 +105,7 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
     buckling: resolved.buckling,
     turning: resolved.turning,
     settling: resolved.settling,
+    spins: resolved.spins,
     jam: resolved.jam,
   };
 }

@@ -1,7 +1,9 @@
 import type { FigureCollector } from '../figures/collector.js';
 import { Memory } from '../figures/memory.js';
 import type { Place } from '../plan/place.js';
+import { draggedAlong, withDragged, type Dragged } from '../load/dragged.js';
 import { advanced } from '../motor/advanced.js';
+import type { MotorConstants } from '../motor/constants.js';
 import { LEAST_ERPM } from '../controller/leastSpeed.js';
 import type { ControllerPart, MotorPart, StartStyle } from '../plan/part.js';
 import type { DcDrive, Plan } from '../plan/plan.js';
@@ -9,6 +11,26 @@ import type { DcPath } from '../powerpath/path.js';
 import { asPath, resolveFirstStage, resolveLoadSide, type Begun } from './beginPath.js';
 import { resolveMotor } from './resolveMotor.js';
 import { partOf, resolveSupply } from './resolveSupply.js';
+
+/** Motors on the same wheels that only turn along. */
+function readDragged(
+  { choice }: Begun,
+  { asked, train, radius }: ReturnType<typeof resolveLoadSide>,
+  motor: MotorConstants,
+  rotorInertia: number,
+): Dragged | undefined {
+  const count = choice.output.kind === 'wheels' ? (choice.output.dragged ?? 0) : 0;
+  if (count === 0) return undefined;
+  const lever = train.total / radius;
+  return draggedAlong({
+    count,
+    motor,
+    speed: asked.speed * lever,
+    lever,
+    backEfficiency: train.backEfficiency,
+    rotorInertia,
+  });
+}
 
 /**
  * Puts one job of a mechanism driven by direct-current motors together: every figure with its source, what
@@ -29,12 +51,15 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
   const loadSide = resolveLoadSide(begun);
   const { statorLimit, supplyLimit, brakeLimit, returnLimit } = controller;
   const first = resolveFirstStage(begun);
+  const dragged = readDragged(begun, loadSide, motor.constants, motor.rotorInertia);
   const resistance = motor.constants.resistance;
   const control = resolveControl(drive, resistance, supply.restVoltage, controller, choiceAt, collect);
 
-  return asPath<DcPath, 'fitting'>(loadSide, {
+  return asPath<DcPath, 'fitting' | 'load' | 'dragged'>(loadSide, {
     machine: 'dc',
     motors,
+    load: dragged ? withDragged(loadSide.load, dragged) : loadSide.load,
+    dragged,
     fitting: {
       bore: first.bore,
       stageMount: first.stageMount,

@@ -261,7 +261,13 @@ export function holdForceOf(path: PowerPath, place: number): Expression {
 }
 
 /** What resists while moving, at a place of q. */
-export const resistingOf = (path: PowerPath, place: number): Expression => termsOf(path).resisting(path, place);
+export function resistingOf(path: PowerPath, place: number): Expression {
+  const own = termsOf(path).resisting(path, place);
+  if (!path.dragged) return own;
+  const { count, force } = path.dragged;
+  const how = `Kt·(I0 + I1·ω) of ${count}, through the train from its load end`;
+  return add(own, found('F_{dr}', 'motors that only turn along', turns(path) ? 'torque' : 'force', force, how));
+}
 
 /** What resists while working, the way back after a go included. */
 export function workingOfLoad(path: PowerPath, place: number): Expression {
@@ -269,7 +275,12 @@ export function workingOfLoad(path: PowerPath, place: number): Expression {
   return recovery ? add(resistingOf(path, place), recovery(path)) : resistingOf(path, place);
 }
 
-export const inertiaOf = (path: PowerPath): Expression => termsOf(path).inertia(path);
+export function inertiaOf(path: PowerPath): Expression {
+  const own = termsOf(path).inertia(path);
+  if (!path.dragged) return own;
+  const dimension = turns(path) ? 'inertia' : 'mass';
+  return add(own, found('M_{dr}', 'rotors that only turn along', dimension, path.dragged.inertia, 'n·J·(G/r)²'));
+}
 
 const turns = (path: PowerPath): boolean => path.load.unit === 'rad';
 

@@ -58,10 +58,10 @@ const offset = computed(() => {
 });
 const lifted = computed(() => {
   if (!found.value) return '';
-  const { from, seconds, without } = found.value.lifted;
+  const { from, wheels, seconds, without } = found.value.lifted;
   const time = (value: number) => (Number.isFinite(value) ? show(value, 'time', 2) : 'does not stop');
   const both = path.value.control.dragOffset > 0 ? `, with the offset ${time(seconds)}` : '';
-  return `Lifted off the ground, let go from ${show(from, 'speed')} of the motor, its bare rotor spins down in ${time(without)}${both}. A wheel on it takes longer; on the bench, a time much shorter than reckoned tells of drag.`;
+  return `Lifted off the ground, let go from ${show(from, 'speed')} of the motor, ${wheels ? 'its rotor and its share of the wheels spin' : 'its bare rotor spins'} down in ${time(without)}${both}.${wheels ? '' : ' A wheel on it takes longer: say its inertia at the wheels.'} On the bench, a time much shorter than reckoned tells of drag.`;
 });
 </script>
 

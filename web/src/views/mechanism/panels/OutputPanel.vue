@@ -59,6 +59,14 @@ const UNCHOSEN: Readonly<Record<string, string>> = {
             :most="output.wheels ?? 4"
             @change="commit([{ at: at('driven'), to: $event }])"
           />
+          <CountField
+            v-if="path.machine === 'dc'"
+            :value="output.dragged ?? 0"
+            label="motors that only turn along"
+            :least="0"
+            :most="11"
+            @change="commit([{ at: at('dragged'), to: $event || undefined }])"
+          />
         </template>
         <ChoiceField
           v-for="one in shown.choices"

@@ -34,7 +34,14 @@ export const OUTPUT_FIELDS: Readonly<Record<Output['kind'], OutputFields>> = {
   wheels: {
     title: 'Wheels',
     says: 'what touches the floor',
-    fields: ['output.wheelRadius', 'output.mass', 'output.grip', 'output.drivenShare', 'output.rollingResistance'],
+    fields: [
+      'output.wheelRadius',
+      'output.mass',
+      'output.grip',
+      'output.drivenShare',
+      'output.rollingResistance',
+      'output.wheelInertia',
+    ],
     ofJob: { skid: ['output.track', 'output.base', 'output.scrub', 'output.yawInertia'] },
     choices: [],
     note: 'Grip is the pull that makes the wheels slip over the weight on them. Measure it: a scale, and the robot pulled with its wheels locked.',
