@@ -171,6 +171,12 @@ describe('a check', () => {
       'belt-room',
     ],
     [
+      'a long thin screw that turns fast',
+      withAll(kinds, 'carriage-1', { 'choices.0.output.freeLength': typed(2.5) }),
+      'carriage-1',
+      'screw-whirls',
+    ],
+    [
       'a chain on eight teeth',
       withAll(heron, 'lift', { 'choices.0.stages.1.driver': 8, 'choices.0.stages.1.driven': 21 }),
       'lift',

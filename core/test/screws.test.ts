@@ -2,16 +2,19 @@ import { describe, expect, it } from 'vitest';
 import {
   addStage,
   applyChanges,
+  criticalSpeed,
   evaluateMechanism,
   leadAngle,
+  leadsFor,
   pulseSumsOf,
   resolvePath,
   screwEfficiency,
   travelPerTurn,
+  WHIRL_FACTOR,
   type Plan,
   type StepPath,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, withChange } from './demo.js';
+import { demoPlan, mechanismOf, typed, withChange } from './demo.js';
 
 const limpet = demoPlan('limpet');
 const at = limpet.mechanisms.findIndex(({ id }) => id === 'sled');
@@ -67,5 +70,72 @@ describe('A lead screw', () => {
     expect(after.at(-1)!.kind).toBe('screw');
     expect(after.map((stage) => stage.id)).toContain(id);
     expect(() => addStage(limpet, 'sled', 'screw')).toThrow(/no stage of this kind/);
+  });
+});
+
+describe('a screw that turns fast', () => {
+  const heronLimpet = demoPlan('limpet');
+  const sled = heronLimpet.mechanisms.find(({ kind }) => kind === 'carriage')!;
+  const at = ['mechanisms', heronLimpet.mechanisms.indexOf(sled)];
+  const job = sled.jobs[0]!.id;
+  const whirls = (plan: Plan) =>
+    evaluateMechanism(
+      plan,
+      plan.mechanisms.find(({ id }) => id === sled.id)!,
+    ).jobs[0]!.checks.find(({ id }) => id === 'screw-whirls')!;
+
+  it('whips at the first frequency of a beam, found by Rayleigh’s quotient on its own bow', () => {
+    const [d, l] = [0.01, 0.6];
+    // The bow of a supported beam, sin(πx/l): strain energy over kinetic energy, summed in slices.
+    let [strain, kinetic] = [0, 0];
+    const [area, inertia] = [(Math.PI / 4) * d ** 2, (Math.PI / 64) * d ** 4];
+    const n = 2000;
+    for (let i = 0; i < n; i++) {
+      const x = ((i + 0.5) * l) / n;
+      strain += 205e9 * inertia * ((Math.PI / l) ** 2 * Math.sin((Math.PI * x) / l)) ** 2;
+      kinetic += 7850 * area * Math.sin((Math.PI * x) / l) ** 2;
+    }
+    expect(criticalSpeed(d, l, WHIRL_FACTOR.supported) / Math.sqrt(strain / kinetic)).toBeCloseTo(1, 6);
+    expect(criticalSpeed(d, 2 * l, WHIRL_FACTOR.supported)).toBeCloseTo(
+      criticalSpeed(d, l, WHIRL_FACTOR.supported) / 4,
+      9,
+    );
+  });
+
+  it('is held against its speed, and mended by more lead or better ends', () => {
+    const choice = sled.choices.findIndex(({ id }) => id === sled.current);
+    const long = withChange(heronLimpet, [...at, 'choices', choice, 'output', 'freeLength'], typed(2.5));
+    expect(whirls(heronLimpet).verdict).toBe('enough');
+    expect(whirls(long).verdict).toBe('gives way');
+    const held = withChange(long, [...at, 'choices', choice, 'output', 'ends'], 'fixed');
+    expect(whirls(held).multiple!).toBeGreaterThan(2 * whirls(long).multiple!);
+  });
+
+  it('has its lead chosen from the speed that is wanted', () => {
+    const rows = leadsFor(heronLimpet, sled.id, job, 0.1);
+    expect(rows.filter(({ own }) => own)).toHaveLength(1);
+    for (const { lead, screwSpeed } of rows) expect((screwSpeed / (2 * Math.PI)) * lead).toBeCloseTo(0.1, 9);
+    const [fine, coarse] = [rows[0]!, rows.at(-1)!];
+    expect(fine.motorSpeed).toBeGreaterThan(coarse.motorSpeed);
+    expect(fine.stays).toBe(true);
+    expect(rows.find(({ tpi }) => tpi === 12)!.lead).toBeCloseTo(0.0254 / 12, 9);
+    expect(leadsFor(demoPlan('heron'), 'lift', 'raise', 0.1)).toEqual([]);
+  });
+
+  it('loses less with a nut that rolls', () => {
+    const choice = sled.choices.find(({ id }) => id === sled.current)!;
+    const index = choice.stages.findIndex(({ kind }) => kind === 'screw');
+    const stage = [...at, 'choices', sled.choices.indexOf(choice), 'stages', index];
+    const silent = withChange(heronLimpet, [...stage, 'friction'], undefined);
+    const of = (nut: string) => {
+      const plan = withChange(silent, [...stage, 'nut'], nut);
+      return resolvePath(
+        plan,
+        plan.mechanisms.find(({ id }) => id === sled.id)!,
+        job,
+      ).train.efficiency;
+    };
+    expect(of('rolling balls')).toBeGreaterThan(of('plastic'));
+    expect(of('plastic')).toBeGreaterThan(of('steel'));
   });
 });

@@ -107,6 +107,7 @@ const worm = Joi.object<WormStage, true>({
 const screw = Joi.object<ScrewStage, true>({
   ...common,
   kind: Joi.string().valid('screw').required(),
+  nut: Joi.string().valid('bronze', 'plastic', 'steel', 'rolling balls'),
   lead: positive,
   pitchDiameter: positive,
   flankAngle: angle,

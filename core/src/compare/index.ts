@@ -3,6 +3,7 @@ export * from './choiceWords.js';
 export * from './coilWirings.js';
 export * from './counts.js';
 export * from './gearFor.js';
+export * from './leads.js';
 export * from './readyMade.js';
 export * from './scoreCard.js';
 export * from './servoScores.js';

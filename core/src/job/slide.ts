@@ -4,7 +4,7 @@ import { carriage } from '../load/carriage.js';
 import type { SlideJob } from '../plan/job.js';
 import type { CarriageOutput } from '../plan/plan.js';
 import type { PowerPath } from '../powerpath/path.js';
-import { END_FACTOR } from '../reduction/screwLoad.js';
+import { END_FACTOR, WHIRL_FACTOR } from '../reduction/screwLoad.js';
 import { add, mul, num, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
@@ -50,6 +50,7 @@ export const slide: JobKindSpec<SlideJob, CarriageOutput> = {
           why: 'the travel',
         }),
         endFactor: END_FACTOR[output.ends ?? 'supported'],
+        whirlFactor: WHIRL_FACTOR[output.ends ?? 'supported'],
       },
     };
   },

@@ -64,6 +64,7 @@ export type CheckId =
   | 'run-length'
   | 'clearance'
   | 'belt-room'
+  | 'screw-whirls'
   | 'surroundings';
 
 export interface Measured {

@@ -123,9 +123,13 @@ export interface WormStage extends StageBase {
   readonly across?: Quantity;
 }
 
+export type NutMaterial = 'bronze' | 'plastic' | 'steel' | 'rolling balls';
+
 /** Lead screw: lead per turn, all starts counted; the output is then a force on the nut. */
 export interface ScrewStage extends StageBase {
   readonly kind: 'screw';
+  /** What its nut is of: with the screw's steel it says what friction is usual. */
+  readonly nut?: NutMaterial;
   readonly lead?: Quantity;
   /** Where the flanks bear. With the lead it makes the lead angle, and so the losses. */
   readonly pitchDiameter?: Quantity;

@@ -19,7 +19,12 @@ export interface ResolvedJob {
   readonly asked: Asked;
   readonly rope?: { readonly strength: number; readonly knotted: boolean };
   readonly thrown?: ThrowFigures;
-  readonly buckling?: { readonly diameter: number; readonly length: number; readonly endFactor: number };
+  readonly buckling?: {
+    readonly diameter: number;
+    readonly length: number;
+    readonly endFactor: number;
+    readonly whirlFactor: number;
+  };
   readonly settling?: { readonly window: number; readonly counts: number | undefined; readonly backlash: number };
   /** Of a robot that turns on the spot: how far its wheels stand from the middle, in the mean, m. */
   readonly turning?: { readonly reach: number };

@@ -1,6 +1,6 @@
 import type { Estimate, FigureCollector } from '../figures/collector.js';
 import type { Place } from '../plan/place.js';
-import type { ScrewStage, Stage, StageKind, WormStage } from '../plan/stage.js';
+import type { NutMaterial, ScrewStage, Stage, StageKind, WormStage } from '../plan/stage.js';
 import { leadAngle } from '../reduction/leadAngle.js';
 import { screwBackEfficiency, screwEfficiency } from '../reduction/screwEfficiency.js';
 import { selfHolding } from '../reduction/selfHolding.js';
@@ -37,6 +37,14 @@ function wormTurn(stage: WormStage, at: Place, collect: FigureCollector): Turn {
   };
 }
 
+/** Friction of a greased nut on a steel screw; balls roll, and their friction is what their efficiency comes to. */
+const NUT_FRICTION: Readonly<Record<NutMaterial, number>> = {
+  bronze: 0.12,
+  plastic: 0.1,
+  steel: 0.15,
+  'rolling balls': 0.008,
+};
+
 /** The angle follows from the lead and the diameter: another lead is another angle, and loses another share. */
 function screwTurn(stage: ScrewStage, at: Place, collect: FigureCollector): Turn {
   const take = (name: 'lead' | 'pitchDiameter'): number =>
@@ -58,7 +66,13 @@ export function resolveStage(stage: Stage, at: Place, collect: FigureCollector):
       undefined,
       key('flankAngle'),
     );
-    const friction = collect.take('stage.friction', stage.friction, [...at, 'friction'], undefined, key('friction'));
+    const nut = stage.kind === 'screw' ? stage.nut : undefined;
+    const usual = nut && {
+      value: NUT_FRICTION[nut],
+      why: `a nut of ${nut} on steel, greased`,
+      source: 'typical' as const,
+    };
+    const friction = collect.take('stage.friction', stage.friction, [...at, 'friction'], usual, key('friction'));
     return {
       ratio: turn.ratio,
       efficiency: screwEfficiency(angle, friction, flank),

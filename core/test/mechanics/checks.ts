@@ -784,6 +784,16 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
   },
   'run-length': lengths,
   clearance: clear,
+  'screw-whirls': (path) => {
+    const screw = path.stages.find(({ kind }) => kind === 'screw');
+    if (!path.buckling || screw?.kind !== 'screw') return undefined;
+    const { diameter: d, length: l, endFactor } = path.buckling;
+    // A beam's first frequency: √(E·I/(ρ·A)) times the square of the wave number its ends leave.
+    const [area, inertia] = [(Math.PI / 4) * d ** 2, (Math.PI / 64) * d ** 4];
+    const beta = { 2: 1.875, 1: Math.PI, 0.7: 3.927, 0.5: 4.73 }[endFactor]!;
+    const critical = (beta ** 2 / l ** 2) * Math.sqrt((205e9 * inertia) / (7850 * area));
+    return (0.8 * critical) / ((2 * Math.PI * path.asked.speed) / path.figures[`stage.${screw.id}.lead`]!.value!);
+  },
   'belt-room': (path) => {
     const belts = path.stageParts.flatMap((parts) =>
       parts.kind === 'belt' && parts.room !== undefined ? [parts] : [],

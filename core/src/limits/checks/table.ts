@@ -31,6 +31,7 @@ import { brushWear } from './brushWear.js';
 import { creep, holdsStill, startsLoaded } from './slowControl.js';
 import { clearance } from './clearance.js';
 import { runLength } from './runLength.js';
+import { screwWhirls } from './screwWhirls.js';
 import { staysUp } from './staysUp.js';
 import { ripple, undercut } from './teethOfStages.js';
 import { driverCurrent, setCurrent } from './step/currents.js';
@@ -56,7 +57,7 @@ import { branchWire, mainWire } from './wires.js';
 const WIRING: readonly CheckRule<AnyPath>[] = [branchWire, mainWire, branchPlug, mainPlug];
 
 /** The checks of stages in real teeth. */
-const STAGES: readonly CheckRule<AnyPath>[] = [runLength, clearance, beltRoom, ripple, undercut];
+const STAGES: readonly CheckRule<AnyPath>[] = [runLength, clearance, beltRoom, ripple, undercut, screwWhirls];
 
 /** Every check of direct-current motors, those about the job first. A new one is one new file and one line here. */
 export const CHECKS: readonly CheckRule<DcPath>[] = [

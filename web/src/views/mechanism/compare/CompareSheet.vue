@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
-import { currentChoice, type MachineKind } from '@rough-gear/core';
+import { currentChoice, screwAt, type MachineKind } from '@rough-gear/core';
 import { computed, type Component } from 'vue';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import CoilWirings from './CoilWirings.vue';
 import MachineScores from './MachineScores.vue';
 import MotorCounts from './MotorCounts.vue';
+import ScrewLeads from './ScrewLeads.vue';
 import ServoScores from './ServoScores.vue';
 import ServoSisters from './ServoSisters.vue';
 import StepMachines from './StepMachines.vue';
@@ -38,7 +39,13 @@ const manyWires = computed(() => {
   const part = drive.kind === 'step' ? plan.value.parts[drive.motor]?.part : undefined;
   return part?.kind === 'stepper' && (part.leads ?? 4) > 4;
 });
-const tabs = computed(() => (manyWires.value ? [...TABS[path.value.machine], COILS] : TABS[path.value.machine]));
+/** Of a carriage on a screw. */
+const LEADS = { name: 'Lead of the screw', sheet: ScrewLeads };
+const tabs = computed(() => [
+  ...TABS[path.value.machine],
+  ...(manyWires.value ? [COILS] : []),
+  ...(screwAt(path.value) >= 0 ? [LEADS] : []),
+]);
 </script>
 
 <template>

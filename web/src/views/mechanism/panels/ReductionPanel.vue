@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { ArrowLeft, ArrowRight, Trash2 } from '@lucide/vue';
 import IconButton from '../../../components/widgets/IconButton.vue';
-import { STAGE_NAMES, type WorkingRef } from '@rough-gear/core';
+import { screwAt, STAGE_NAMES, type WorkingRef } from '@rough-gear/core';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import AddStage from './AddStage.vue';
 import PanelHead from './PanelHead.vue';
 import { useTrainTab } from '../train/useTrain.js';
 import StageFields from './StageFields.vue';
+import ThreadFollowing from './step/ThreadFollowing.vue';
 import { useStageList } from './useStageList.js';
 
 /** The whole train, stage by stage, motor first. The open one has the heavy frame. */
@@ -67,4 +68,5 @@ const trainTab = useTrainTab();
       </div>
     </li>
   </ol>
+  <ThreadFollowing v-if="path.machine === 'step' && screwAt(path) >= 0" class="mt-2" />
 </template>

@@ -2,6 +2,7 @@
 import type { Stage } from '@rough-gear/core';
 import { digits } from '@rough-gear/core';
 import { ref } from 'vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import CountField from '../../../components/fields/CountField.vue';
 import FigureField from '../../../components/fields/FigureField.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
@@ -12,6 +13,14 @@ const { stage, index } = defineProps<{ stage: Stage; index: number }>();
 const { path, choiceAt, commit } = useMechanism();
 
 const at = (key: string) => [...choiceAt.value, 'stages', index, key];
+/** The nut says what friction is usual, where none is typed. */
+const NUTS = [
+  { value: 'unsaid', text: 'not said' },
+  { value: 'bronze', text: 'bronze' },
+  { value: 'plastic', text: 'plastic' },
+  { value: 'steel', text: 'steel' },
+  { value: 'rolling balls', text: 'rolling balls' },
+] as const;
 const text = ref<string>();
 const read = ref<TeethRead>();
 
@@ -81,10 +90,16 @@ function swap(): void {
     <FigureField :figure="`stage.${stage.id}.leadAngle`" />
     <FigureField :figure="`stage.${stage.id}.friction`" allow="not negative" />
   </div>
-  <div v-else-if="stage.kind === 'screw'" class="grid grid-cols-3 gap-x-3">
+  <div v-else-if="stage.kind === 'screw'" class="grid grid-cols-2 gap-x-3">
     <FigureField :figure="`stage.${stage.id}.lead`" />
     <FigureField :figure="`stage.${stage.id}.pitchDiameter`" />
     <FigureField :figure="`stage.${stage.id}.friction`" allow="not negative" />
+    <ChoiceField
+      :value="stage.nut ?? 'unsaid'"
+      label="nut of"
+      :options="NUTS"
+      @change="commit([{ at: at('nut'), to: $event === 'unsaid' ? undefined : $event }])"
+    />
   </div>
   <div v-else class="grid grid-cols-2 gap-x-3">
     <FigureField :figure="`stage.${stage.id}.ratio`" />

@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { loadSpeedAt, motorSpeed, pulseSumsOf, rateOf } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import CountField from '../../../../components/fields/CountField.vue';
-import FigureField from '../../../../components/fields/FigureField.vue';
 import MeasureField from '../../../../components/fields/MeasureField.vue';
 import { outputUnits } from '../../../../components/charts/forceChart.js';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
+import ThreadFollowing from './ThreadFollowing.vue';
 
-/** Pulses and output speed, both ways; a shaft locked to another; an encoder's counts. */
-const { path, drive, driveAt, commit } = useStepMechanism();
+/** Pulses and output speed, both ways; an encoder's counts; a shaft locked to another. */
+const { path } = useStepMechanism();
 const { show } = useDisplay();
 
 const sums = computed(() => pulseSumsOf(path.value));
@@ -47,24 +46,6 @@ const fromPulses = computed(() => show(loadSpeedAt(path.value, pulses.value), un
         It alarms when the output is {{ show(sums.gearing.error, distance) }} behind.</template
       >
     </p>
-    <div class="flex flex-wrap gap-x-4 sm:col-span-2">
-      <FigureField :figure="path.load.unit === 'm' ? 'drive.leadPitch' : 'drive.leadAngle'" class="w-60" />
-      <CountField
-        v-if="sums.leading"
-        :value="drive.leadEncoderLines ?? 600"
-        label="lines of that shaft’s encoder"
-        :most="100000"
-        class="w-52"
-        @change="commit([{ at: [...driveAt, 'leadEncoderLines'], to: $event }])"
-      />
-      <p v-if="sums.leading" class="self-end" data-testid="leading">
-        {{ sums.leading.counts }} counts a turn,
-        <b class="figures">{{ Number(sums.leading.perCount.toPrecision(4)) }}</b> pulses for each; that shaft may turn
-        at <b class="figures">{{ show(sums.leading.highest, 'speed') }}</b> at most, set by {{ sums.most.by }}.
-      </p>
-      <p v-else class="self-end text-xs text-second">
-        Locked to another turning shaft, as a thread is to its spindle: say how far this output goes per turn of it.
-      </p>
-    </div>
+    <ThreadFollowing class="sm:col-span-2" />
   </div>
 </template>
