@@ -10,7 +10,7 @@ const FLOORS = [
   ['powerpath'],
   ['worked', 'drawing'],
   ['job'],
-  ['resolve', 'terms', 'edits'],
+  ['resolve', 'terms', 'edits', 'wiring'],
   ['motion'],
   ['duty'],
   ['limits'],

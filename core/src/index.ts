@@ -26,6 +26,7 @@ export * from './edits/index.js';
 export * from './powerpath/index.js';
 export * from './job/index.js';
 export * from './resolve/index.js';
+export * from './wiring/index.js';
 
 // What it does: runs, and matches go by go.
 export * from './motion/index.js';

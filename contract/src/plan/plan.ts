@@ -26,6 +26,7 @@ import {
   type SupplyNode,
   type TurntableOutput,
   type WheelsOutput,
+  type WireColours,
 } from '@rough-gear/core';
 import Joi from 'joi';
 import { drive } from './drive.js';
@@ -155,6 +156,15 @@ const mechanism = Joi.object<Writable<Mechanism>, true>({
   structure: notNegative,
 });
 
+const colour = Joi.string().max(30);
+const wireColours = Joi.object<WireColours, true>({
+  plus: colour,
+  minus: colour,
+  motor: colour,
+  signal: colour,
+  ground: colour,
+  sensor: colour,
+});
 const match = Joi.object<MatchPlan, true>({ length: withinAnHour, rest: notNegative, rounds });
 const spread = Joi.object<SpreadPlan, true>({
   constants: share,
@@ -198,6 +208,7 @@ export const planSchema = Joi.object<Writable<Plan>, true>({
   day,
   event: eventSheet,
   frame: notNegative,
+  wireColours,
   parts: Joi.object()
     .pattern(/^(?!__proto__$).{1,40}$/, partCopy)
     .required(),

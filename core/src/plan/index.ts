@@ -11,6 +11,7 @@ export * from './script.js';
 export * from './stage.js';
 export * from './supply.js';
 export * from './want.js';
+export * from './wireColours.js';
 export * from './withChoice.js';
 export * from './quantityOf.js';
 export * from './freshId.js';

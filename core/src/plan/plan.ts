@@ -6,6 +6,7 @@ import type { DayPlan, EventSheet } from './eventSheet.js';
 import type { MatchScript } from './script.js';
 import type { SupplyNode } from './supply.js';
 import type { WantId } from './want.js';
+import type { WireColours } from './wireColours.js';
 
 /** What keeps a lifted load up when the power goes. */
 export type Holder = 'nothing' | 'brake' | 'ratchet' | 'stage';
@@ -353,6 +354,8 @@ export interface Plan {
   readonly event?: EventSheet;
   /** Mass of what belongs to no mechanism: frame, boards, covers; without the pack. */
   readonly frame?: Quantity;
+  /** Colours the team gives its wires. */
+  readonly wireColours?: WireColours;
   readonly parts: Readonly<Record<string, PartCopy>>;
   readonly supply: readonly SupplyNode[];
   readonly mechanisms: readonly Mechanism[];

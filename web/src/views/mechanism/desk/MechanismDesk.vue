@@ -5,6 +5,8 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { toast } from 'vue-sonner';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
+import { lazily } from '../../../components/widgets/lazily.js';
+import { useEver } from '../../../composables/useEver.js';
 import PowerPath from '../../../components/strip/PowerPath.vue';
 import RatioRuler from '../../../components/ruler/RatioRuler.vue';
 import { useMarks } from '../../../composables/useMarks.js';
@@ -32,6 +34,7 @@ const emit = defineEmits<{
 /** The train's desk comes with drawings of its own: it is loaded when it is first opened. */
 const TrainDesk = defineAsyncComponent(() => import('../train/TrainDesk.vue'));
 const trainTab = useTrainTab();
+const WiringSheet = lazily(() => import('../panels/WiringSheet.vue'));
 const ChoosingDesk = defineAsyncComponent(() => import('../choosing/ChoosingDesk.vue'));
 const choosingTab = useChoosingTab();
 const plan = usePlan();
@@ -65,6 +68,8 @@ function showWorking(ref: WorkingRef, title: string): void {
     );
 }
 
+const wiring = ref(false);
+const everWired = useEver(() => wiring.value);
 const renaming = ref(false);
 const name = ref('');
 
@@ -130,6 +135,7 @@ function remove(): void {
             Search the shelf
           </button>
           <ChoiceRow v-if="mechanism.choices.length === 1" class="whitespace-nowrap" />
+          <button type="button" class="act min-h-6 whitespace-nowrap" @click="wiring = true">Wiring</button>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="startRename">Rename</button>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="remove">Remove mechanism</button>
         </div>
@@ -140,6 +146,7 @@ function remove(): void {
         @working="showWorking"
       />
     </div>
+    <WiringSheet v-if="everWired" :open="wiring" @close="wiring = false" />
     <BaseDialog :open="renaming" title="Rename" @close="renaming = false">
       <form @submit.prevent="rename">
         <label for="mechanism-name" class="text-second">name of the mechanism</label>

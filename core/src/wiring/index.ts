@@ -1,0 +1,2 @@
+export type { Wire } from './wire.js';
+export * from './wiresOf.js';
