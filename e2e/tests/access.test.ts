@@ -95,10 +95,14 @@ for (const theme of ['light', 'dark'] as const) {
         await check(page, `driver, ${page_}`);
       }
       await heron.open('grip');
-      for (const page_ of ['Precision', 'Inside', 'Calibration']) {
+      for (const page_ of ['Precision', 'Holding', 'Inside', 'Calibration']) {
         await page.getByRole('group', { name: 'Servo' }).getByRole('button', { name: page_ }).click();
         await check(page, `servo, ${page_}`);
       }
+      await page.getByRole('button', { name: 'Wiring' }).click();
+      await page.getByTestId('wires').waitFor();
+      await check(page, 'wiring');
+      await page.keyboard.press('Escape');
       for (const [mechanism, table] of [
         ['turntable', 'step-machines'],
         ['grip', 'servo-scores'],
@@ -119,8 +123,10 @@ for (const theme of ['light', 'dark'] as const) {
         await page.getByRole('region', { name: 'The train' }).waitFor();
         await check(page, `train, ${train}`);
       }
-      await page.getByRole('button', { name: 'Side view' }).click();
-      await check(page, 'side view');
+      for (const view of ['Side view', 'Unfolded']) {
+        await page.getByRole('button', { name: view }).click();
+        await check(page, view);
+      }
       await heron.open('lift', 's2', '?train=find');
       await page.getByRole('button', { name: 'Find trains' }).click();
       await page.getByTestId('trains').waitFor();

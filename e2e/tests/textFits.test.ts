@@ -125,6 +125,10 @@ const OPENED: readonly { readonly at: string; readonly click: readonly (string |
   { at: '/turntable/motor', click: ['Compare'] },
   { at: '/grip/motor', click: ['Compare'] },
   { at: '/lift/motor', click: ['table'] },
+  { at: '/hoist/motor', click: ['Wiring'] },
+  { at: '/turntable/motor', click: ['Wiring'] },
+  { at: '/grip/motor', click: ['Holding'] },
+  { at: '/drive/s2?train=layout', click: ['Unfolded'] },
 ];
 
 for (const width of WIDTHS) {

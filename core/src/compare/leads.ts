@@ -14,6 +14,7 @@ export interface LeadRow {
   /** m a turn, and threads per inch where the screw is sold so. */
   readonly lead: number;
   readonly tpi?: number;
+  readonly starts: number;
   readonly own: boolean;
   readonly changes: readonly Change[];
   /** Over all jobs; of the carriage at the speed that is wanted. */
@@ -55,25 +56,28 @@ export function leadsFor(plan: Plan, mechanismId: string, jobId: string, speed: 
   };
   const own = stage.lead?.si;
   const leads = [
-    ...METRIC.map((mm) => ({ lead: mm * MM, text: `${mm} mm`, tpi: undefined })),
+    ...METRIC.map((mm) => ({ lead: mm * MM, text: `${mm} mm`, tpi: undefined, starts: 1 })),
     ...INCH.map(({ tpi, starts }) => ({
       lead: (starts * IN) / tpi,
       text: starts === 1 ? `${tpi} tpi` : `${(starts * 25.4) / tpi} mm`,
       tpi,
+      starts,
     })),
   ];
   const sold = leads.some(({ lead }) => same(lead, own));
-  const all = own === undefined || sold ? leads : [...leads, { lead: own, text: stage.lead!.as, tpi: undefined }];
+  const all =
+    own === undefined || sold ? leads : [...leads, { lead: own, text: stage.lead!.as, tpi: undefined, starts: 1 }];
   return all
     .sort((a, b) => a.lead - b.lead)
-    .map(({ lead, text, tpi }): LeadRow => {
+    .map(({ lead, text, tpi, starts }): LeadRow => {
       const changes = same(lead, own) ? [] : [{ at: [...choiceAt, 'stages', at, 'lead'], to: quantityOf(lead, text) }];
       const changed = applyChanges(plan, [...changes, wanted]);
       const { headline, path } = judgedOver(changed, mechanismById(changed, mechanismId), jobId);
       const stepped = path.machine === 'step' && !path.lacks.pulses && !path.lacks.driver;
       return {
         lead,
-        ...(tpi === undefined ? {} : { tpi }),
+        tpi,
+        starts,
         own: same(lead, own),
         changes,
         headline,

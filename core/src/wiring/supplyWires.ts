@@ -30,7 +30,8 @@ export function branchWires(plan: Plan, nodeId: string, ends: readonly string[])
       ? `${breaker ?? 'branch, no breaker'}${ends.length > 1 && !branch.together ? `, slot ${i + 1}` : ''}`
       : 'pack';
   return ends.flatMap((end, i) => [
-    wire('plus', slot(i), `${end}, supply +`, run(branch?.wire)),
+    ...(branch && (i === 0 || !branch.together) ? [wire('plus', 'board of branches +', `${slot(i)}, in`)] : []),
+    wire('plus', branch ? `${slot(i)}, out` : slot(i), `${end}, supply +`, run(branch?.wire)),
     wire('minus', branch ? 'board of branches −' : 'pack −', `${end}, supply −`, run(branch?.wire)),
   ]);
 }

@@ -56,7 +56,9 @@ function take(row: LeadRow): void {
           :class="row.own ? 'bg-sheet font-semibold' : ''"
         >
           <th scope="row" class="figures py-0.5 text-left font-normal">
-            {{ show(row.lead, 'length', 3) }}{{ row.tpi ? ` (${row.tpi} tpi)` : '' }}{{ row.own ? ', as it is' : '' }}
+            {{ show(row.lead, 'length', 3)
+            }}{{ row.tpi ? ` (${row.tpi} tpi${row.starts > 1 ? `, ${row.starts} starts` : ''})` : ''
+            }}{{ row.own ? ', as it is' : '' }}
           </th>
           <td class="figures py-0.5 pl-3 text-right">{{ show(row.screwSpeed, 'speed', 3) }}</td>
           <td class="figures py-0.5 pl-3 text-right">{{ show(row.motorSpeed, 'speed', 3) }}</td>
