@@ -21,6 +21,9 @@ export function motorCounts(plan: Plan, mechanismId: string, dead: boolean, shar
   return Array.from({ length: MOST }, (_, i) => i + 1).map((count): Variant => {
     const alive = dead ? count - 1 : count;
     const changes: Change[] = [{ at: [...choiceAt, 'drive', 'motors'], to: Math.max(1, alive) }];
+    // On wheels a dead one still turns: its losses are the others' load.
+    if (dead && choice.output.kind === 'wheels')
+      changes.push({ at: [...choiceAt, 'output', 'dragged'], to: (choice.output.dragged ?? 0) + 1 });
     if (shared && limit !== undefined) {
       const each = (limit * now) / count;
       changes.push({ at: [...choiceAt, 'drive', 'supplyLimit'], to: quantityOf(each, `${digits(each)} A`) });

@@ -4,6 +4,7 @@ export * from './coilWirings.js';
 export * from './counts.js';
 export * from './gearFor.js';
 export * from './leads.js';
+export * from './mixed.js';
 export * from './readyMade.js';
 export * from './scoreCard.js';
 export * from './servoScores.js';

@@ -6,6 +6,7 @@ import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import CoilWirings from './CoilWirings.vue';
 import MachineScores from './MachineScores.vue';
+import MixedMotors from './MixedMotors.vue';
 import MotorCounts from './MotorCounts.vue';
 import ScrewLeads from './ScrewLeads.vue';
 import ServoScores from './ServoScores.vue';
@@ -25,6 +26,7 @@ const TABS: Record<MachineKind, readonly { name: string; sheet: Component }[]> =
     { name: 'Which winding', sheet: WindingTable },
     { name: 'Volts and speed', sheet: VoltsAndSpeed },
     { name: 'Brushed or brushless', sheet: MachineScores },
+    { name: 'Two kinds mixed', sheet: MixedMotors },
   ],
   step: [{ name: 'Stepper or step servo', sheet: StepMachines }],
   servo: [

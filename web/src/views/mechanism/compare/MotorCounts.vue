@@ -22,7 +22,8 @@ function take(row: VariantResult): void {
 <template>
   <p class="mb-2 text-second">
     More motors share heat and pull, and cost price, mass, wires and a controller each. Behind one shared pack-side
-    limit they get the same watts, and still pull harder at rest. A dead one is taken as turning along freely.
+    limit they get the same watts, and still pull harder at rest. On wheels a dead one is dragged along with its losses;
+    elsewhere it is taken as turning freely.
   </p>
   <p class="mb-2 flex flex-wrap gap-x-6">
     <label class="flex items-center gap-1.5"
