@@ -37,7 +37,7 @@ describe('reference cases', () => {
   const cases = files.flatMap((path) => readCases(readFileSync(path, 'utf8')));
 
   it('are of every kind there is', () => {
-    expect(new Set(cases.map(({ kind }) => kind)).size).toBe(31);
+    expect(new Set(cases.map(({ kind }) => kind)).size).toBe(34);
   });
 
   it.each(cases.map((one) => [one.id, one] as const))('%s is met by the core', (_id, one) => {

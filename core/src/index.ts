@@ -53,5 +53,8 @@ export * from './reasons/index.js';
 export * from './robotMends/index.js';
 export * from './robotChoice/index.js';
 
+// Measured on the bench: readings, their fits, and how sure they are.
+export * from './bench/index.js';
+
 // The train to scale.
 export * from './drawing/index.js';

@@ -85,7 +85,7 @@ for (const theme of ['light', 'dark'] as const) {
       await check(page, 'spread');
       await heron.open('lift');
       await page.getByRole('button', { name: 'Compare' }).click();
-      for (const tab of ['How many', 'Which winding', 'Volts and speed', 'Brushed or brushless']) {
+      for (const tab of ['How many', 'Which winding', 'Volts and speed', 'Brushed or brushless', 'Two kinds mixed']) {
         await page.getByRole('tab', { name: tab }).click();
         await check(page, tab);
       }

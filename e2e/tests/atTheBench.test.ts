@@ -151,3 +151,18 @@ test('motors that only turn along cost time', async ({ heron, page }) => {
   const { document } = await heron.stored();
   expect(document.mechanisms.find(({ id }) => id === 'drive')!.choices[0]!.output).toMatchObject({ dragged: 1 });
 });
+
+test('two kinds of motor on one output: who carries, and who is dragged along', async ({ heron, page }) => {
+  await heron.open('drive');
+  await page.getByRole('button', { name: 'Compare', exact: true }).click();
+  await page.getByRole('tab', { name: 'Two kinds mixed' }).click();
+  const says = page.getByTestId('mixed-says');
+  await expect(says).toContainText(/of the volts carry the load|less than the load asks/);
+  const total = page.getByRole('textbox', { name: 'through a total of' });
+  await total.fill('90:1');
+  await total.press('Enter');
+  const speed = page.getByRole('textbox', { name: 'the output runs at' });
+  await speed.fill('3 m/s');
+  await speed.press('Enter');
+  await expect(says).toContainText('is dragged along');
+});

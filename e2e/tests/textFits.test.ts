@@ -118,7 +118,7 @@ const OPENED: readonly { readonly at: string; readonly click: readonly (string |
   { at: '/lift/motor', click: [/^Change$/] },
   { at: '/lift/controller', click: [/^Change$/] },
   { at: '/lift/load', click: ['Add a job'] },
-  ...['How many', 'Which winding', 'Volts and speed', 'Brushed or brushless'].map((tab) => ({
+  ...['How many', 'Which winding', 'Volts and speed', 'Brushed or brushless', 'Two kinds mixed'].map((tab) => ({
     at: '/lift/motor',
     click: ['Compare', tab],
   })),

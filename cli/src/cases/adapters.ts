@@ -46,6 +46,7 @@ import {
 import type { Got } from './got.js';
 import { driveOf, type DriveGiven } from './driveOf.js';
 import { REDUCTION } from './reduction.js';
+import { BENCH } from './bench.js';
 import { ROBOT } from './robot.js';
 import { STEP_AND_SERVO } from './stepAndServo.js';
 
@@ -120,7 +121,7 @@ const adapter =
 /** One small adapter a kind of reference case: from what is given to the core's own functions. */
 export const ADAPTERS: Readonly<Record<string, (given: Given) => Got>> = {
   ...Object.fromEntries(
-    Object.entries({ ...REDUCTION, ...STEP_AND_SERVO, ...ROBOT }).map(([kind, run]) => [
+    Object.entries({ ...REDUCTION, ...STEP_AND_SERVO, ...ROBOT, ...BENCH }).map(([kind, run]) => [
       kind,
       run as (given: Given) => Got,
     ]),

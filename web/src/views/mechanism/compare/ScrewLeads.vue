@@ -5,6 +5,7 @@ import MeasureField from '../../../components/fields/MeasureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import FirstToGive from './FirstToGive.vue';
+import TryTable from './TryTable.vue';
 
 /** The carriage's speed first, the screw's lead from it: how fast motor and screw turn, and what gives first. */
 const emit = defineEmits<{ done: [] }>();
@@ -14,6 +15,14 @@ const { show } = useDisplay();
 const wanted = ref(path.value.asked.speed);
 const rows = computed(() => leadsFor(plan.value, mechanism.value.id, jobId.value, wanted.value));
 const pulses = computed(() => path.value.machine === 'step');
+
+const headings = computed(() => [
+  { text: 'screw turns' },
+  { text: 'motor turns' },
+  ...(pulses.value ? [{ text: 'pulses of those there' }] : []),
+  { text: 'stays by itself', words: true },
+  { text: 'gives first', words: true },
+]);
 
 function take(row: LeadRow): void {
   commit(row.changes);
@@ -35,43 +44,30 @@ function take(row: LeadRow): void {
       judged at this speed; the job keeps its own.
     </p>
   </div>
-  <div class="overflow-x-auto">
-    <table class="w-full text-sm" data-testid="leads">
-      <thead>
-        <tr class="border-b border-ink text-left">
-          <th scope="col">lead, a turn</th>
-          <th scope="col" class="pl-3 text-right">screw turns</th>
-          <th scope="col" class="pl-3 text-right">motor turns</th>
-          <th v-if="pulses" scope="col" class="pl-3 text-right">pulses of those there</th>
-          <th scope="col" class="pl-3">stays by itself</th>
-          <th scope="col" class="pl-3">gives first</th>
-          <th scope="col"><span class="sr-only">take it</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr
-          v-for="row in rows"
-          :key="row.lead"
-          class="border-b border-hair align-top"
-          :class="row.own ? 'bg-sheet font-semibold' : ''"
-        >
-          <th scope="row" class="figures py-0.5 text-left font-normal">
-            {{ show(row.lead, 'length', 3)
-            }}{{ row.tpi ? ` (${row.tpi} tpi${row.starts > 1 ? `, ${row.starts} starts` : ''})` : ''
-            }}{{ row.own ? ', as it is' : '' }}
-          </th>
-          <td class="figures py-0.5 pl-3 text-right">{{ show(row.screwSpeed, 'speed', 3) }}</td>
-          <td class="figures py-0.5 pl-3 text-right">{{ show(row.motorSpeed, 'speed', 3) }}</td>
-          <td v-if="pulses" class="figures py-0.5 pl-3 text-right">
-            {{ row.rate === undefined ? '—' : `${show(row.rate, 'rate', 3)} of ${show(row.mostRate!, 'rate', 3)}` }}
-          </td>
-          <td class="py-0.5 pl-3">{{ row.stays ? 'yes' : 'no' }}</td>
-          <td class="py-0.5 pl-3"><FirstToGive :headline="row.headline" /></td>
-          <td class="pl-3">
-            <button v-if="!row.own" type="button" class="act min-h-6" @click="take(row)">Try it</button>
-          </td>
-        </tr>
-      </tbody>
-    </table>
-  </div>
+  <TryTable
+    :rows="rows"
+    first="lead, a turn"
+    :headings="headings"
+    :key-of="({ lead }) => String(lead)"
+    :is-own="({ own }) => own"
+    data-testid="leads"
+    @take="take"
+  >
+    <template #name="{ row }">
+      <span class="figures"
+        >{{ show(row.lead, 'length', 3)
+        }}{{ row.tpi ? ` (${row.tpi} tpi${row.starts > 1 ? `, ${row.starts} starts` : ''})` : ''
+        }}{{ row.own ? ', as it is' : '' }}</span
+      >
+    </template>
+    <template #cells="{ row }">
+      <td class="figures py-1 pl-3 text-right">{{ show(row.screwSpeed, 'speed', 3) }}</td>
+      <td class="figures py-1 pl-3 text-right">{{ show(row.motorSpeed, 'speed', 3) }}</td>
+      <td v-if="pulses" class="figures py-1 pl-3 text-right">
+        {{ row.rate === undefined ? '—' : `${show(row.rate, 'rate', 3)} of ${show(row.mostRate!, 'rate', 3)}` }}
+      </td>
+      <td class="py-1 pl-3">{{ row.stays ? 'yes' : 'no' }}</td>
+      <td class="py-1 pl-3"><FirstToGive :headline="row.headline" /></td>
+    </template>
+  </TryTable>
 </template>

@@ -46,7 +46,7 @@ const where = (key: 'wet' | 'dirt', to: string) =>
   commit([{ at: [...jobAt.value, key], to: to === 'dry' || to === 'clean' ? undefined : to }]);
 
 const TURNS = [
-  { value: 'stands', text: 'by the angle, and stands there' },
+  { value: 'stands', text: 'and stands there' },
   { value: 'on', text: 'on and on' },
 ] as const;
 const DIRECTIONS = [
