@@ -66,6 +66,7 @@ const said = computed(() => {
   <template v-else-if="other">
     <div class="mb-3 grid max-w-4xl grid-cols-2 items-end gap-x-4 gap-y-1 sm:grid-cols-4">
       <ChoiceField
+        class="max-sm:col-span-2"
         :value="other.id"
         label="beside it"
         :options="motors.map(({ id, name }) => ({ value: id, text: name }))"
