@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import {
+  addServoStage,
   applyChanges,
   currentChoice,
   evaluateMechanism,
   hoursToTwicePlay,
   playAfter,
+  removeServoStage,
   resolvePath,
   secondsAtWatts,
   servoPulseAt,
@@ -15,6 +17,7 @@ import {
   warmestOf,
   type Plan,
   type Quantity,
+  type ServoPart,
   type ServoPath,
 } from '../src/index.js';
 import { demoPlan, mechanismOf, said, typed, withChange } from './demo.js';
@@ -136,5 +139,36 @@ describe('a sanity line', () => {
     expect(USUAL_SERVOS.map(({ id }) => id)).toContain(usualFor('leg').id);
     expect(usualFor('arm').most).toBeGreaterThan(usualFor('grip').most);
     for (const { least, most } of USUAL_SERVOS) expect(most).toBeGreaterThan(least);
+  });
+});
+
+describe('stages inside, put in and taken out', () => {
+  const part = (plan: Plan) => plan.parts[servoId]!.part as ServoPart;
+  const known = applyChanges(heron, [
+    {
+      at: ['parts', servoId, 'part', 'inside'],
+      to: [
+        { driver: 10, driven: 60 },
+        { driver: 12, driven: 60 },
+      ],
+    },
+  ]);
+
+  it('turn the horn slower by their teeth, and pull harder less what they lose', () => {
+    const more = applyChanges(known, addServoStage(known, servoId, { driver: 12, driven: 24 }));
+    const [before, after] = [part(known).points[0]!, part(more).points[0]!];
+    expect(after.speed!.si).toBeCloseTo(before.speed!.si / 2, 9);
+    expect(after.stallTorque!.si).toBeCloseTo(before.stallTorque!.si * 2 * 0.9, 9);
+    expect(part(more).inside).toHaveLength(3);
+    const back = applyChanges(more, removeServoStage(more, servoId, 2));
+    expect(part(back).points[0]!.stallTorque!.si).toBeCloseTo(before.stallTorque!.si, 9);
+    expect(part(back).points[0]!.speed!.si).toBeCloseTo(before.speed!.si, 9);
+  });
+
+  it('are refused where nothing is known, or nothing would be left', () => {
+    const one = applyChanges(known, removeServoStage(known, servoId, 0));
+    expect(() => removeServoStage(one, servoId, 0)).toThrow(/keeps a pair of gears/);
+    const silent = applyChanges(heron, [{ at: ['parts', servoId, 'part', 'inside'] }]);
+    expect(() => addServoStage(silent, servoId, { driver: 12, driven: 24 })).toThrow(/whose gears are known/);
   });
 });

@@ -166,3 +166,18 @@ test('two kinds of motor on one output: who carries, and who is dragged along', 
   await speed.press('Enter');
   await expect(says).toContainText('is dragged along');
 });
+
+test('a stage more inside a servo, and taken out again', async ({ page, server }) => {
+  const id = await planIdOf(server, 'Limpet');
+  await page.goto(`${server.url}/robots/${id}/legs/motor`);
+  await sectionOf(page, 'Servo', 'Inside').click();
+  const inside = page.getByTestId('inside');
+  const shafts = inside.locator('li');
+  const before = await shafts.count();
+  const horn = await shafts.last().textContent();
+  await page.getByRole('button', { name: 'Add a stage' }).click();
+  await expect(shafts).toHaveCount(before + 1);
+  await expect(shafts.last()).not.toHaveText(horn ?? '');
+  await page.getByRole('button', { name: `Take stage ${before} out` }).click();
+  await expect(shafts).toHaveCount(before);
+});

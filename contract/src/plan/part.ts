@@ -216,6 +216,7 @@ export const driverPart = Joi.object<Writable<DriverPart>, true>({
   mostCurrent: positive,
   counts: Joi.string().valid('peak', 'rms'),
   stepSwitches: Joi.array<SwitchRow[]>().items(switchRow).min(1).max(32).required(),
+  freeSteps: Joi.boolean(),
   currentSwitches: Joi.array<SwitchRow[]>().items(switchRow).max(32),
   stepSwitchFrom: Joi.number().integer().min(1).max(16),
   currentSwitchFrom: Joi.number().integer().min(1).max(16),

@@ -2,6 +2,7 @@ import type { Change } from '../plan/change.js';
 import type { ServoPart, ServoPoint } from '../plan/part.js';
 import type { Plan } from '../plan/plan.js';
 import type { Quantity } from '../plan/quantity.js';
+import { STAGE_EFFICIENCY } from '../servo/inside.js';
 import { digits } from '../words/show.js';
 
 /**
@@ -29,15 +30,53 @@ export function regearServo(
   ];
 }
 
-/** Every point of a servo's sheet with so many times the torque at as much less speed. */
-export const regearedPoints = (part: ServoPart, by: number): readonly ServoPoint[] =>
-  part.points.map((point) => regeared(point, by));
+/**
+ * Another pair of gears behind the last, at the horn: torque up and speed down by it, less what a pair of gears loses.
+ *
+ * @throws where the plan has no such servo, or its gears are not known
+ */
+export function addServoStage(
+  plan: Plan,
+  partId: string,
+  teeth: { readonly driver: number; readonly driven: number },
+): readonly Change[] {
+  const { part, inside, at } = insideOf(plan, partId);
+  return [
+    { at: [...at, 'inside'], to: [...inside, teeth] },
+    { at: [...at, 'points'], to: regearedPoints(part, teeth.driven / teeth.driver, STAGE_EFFICIENCY) },
+  ];
+}
 
-function regeared(point: ServoPart['points'][number], by: number): ServoPoint {
+/**
+ * One pair of gears taken out: what is behind it is turned that much faster, and pulls that much less but for its loss.
+ *
+ * @throws where the plan has no such servo, its gears are not known, or it would have none left
+ */
+export function removeServoStage(plan: Plan, partId: string, stage: number): readonly Change[] {
+  const { part, inside, at } = insideOf(plan, partId);
+  const gone = inside[stage];
+  if (!gone || inside.length < 2) throw new Error(`a servo keeps a pair of gears; stage ${stage + 1} cannot go`);
+  return [
+    { at: [...at, 'inside'], to: inside.filter((_, i) => i !== stage) },
+    { at: [...at, 'points'], to: regearedPoints(part, gone.driver / gone.driven, 1 / STAGE_EFFICIENCY) },
+  ];
+}
+
+function insideOf(plan: Plan, partId: string) {
+  const part = plan.parts[partId]?.part;
+  if (part?.kind !== 'servo' || !part.inside) throw new Error(`the plan has no servo ${partId} whose gears are known`);
+  return { part, inside: part.inside, at: ['parts', partId, 'part'] };
+}
+
+/** Every point of a servo's sheet with so many times the torque, of which a share gets through, at as much less speed. */
+export const regearedPoints = (part: ServoPart, by: number, efficiency = 1): readonly ServoPoint[] =>
+  part.points.map((point) => regeared(point, by, efficiency));
+
+function regeared(point: ServoPart['points'][number], by: number, efficiency: number): ServoPoint {
   const { stallTorque, speed, ...rest } = point;
   return {
     ...rest,
-    ...(stallTorque ? { stallTorque: times(stallTorque, by, 'N·m') } : {}),
+    ...(stallTorque ? { stallTorque: times(stallTorque, by * efficiency, 'N·m') } : {}),
     ...(speed ? { speed: times(speed, 1 / by, 'rad/s') } : {}),
   };
 }

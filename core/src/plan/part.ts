@@ -237,6 +237,8 @@ export interface DriverPart extends PartBase {
   readonly counts?: 'peak' | 'rms';
   /** Micro-steps of a full step (of a servo: commanded steps of a turn) and their switches. */
   readonly stepSwitches: readonly SwitchRow[];
+  /** Any count may be set, by software or a knob; the table then lists the usual ones. */
+  readonly freeSteps?: boolean;
   /** Current settings and their switches; none where it is set otherwise. */
   readonly currentSwitches?: readonly SwitchRow[];
   /** Numbers of the switches on the case, first of the two tables and then of the other. */

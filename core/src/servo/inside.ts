@@ -2,7 +2,7 @@ import { alongTrain, backEfficiency, trainOf } from '../reduction/train.js';
 import type { ServoRating } from './ratings.js';
 
 /** Share each pair of gears in a servo's case passes on. Share, typical (0.85–0.95). Lower: its motor is taken for stronger. */
-const STAGE_EFFICIENCY = 0.9;
+export const STAGE_EFFICIENCY = 0.9;
 
 /**
  * Torque and speed on every shaft inside, the motor's first and the horn's last, at the horn's stall torque and free speed.

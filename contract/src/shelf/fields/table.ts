@@ -155,6 +155,7 @@ const KINDS: Readonly<Record<PartKind, readonly PartField[]>> = {
     figure('mostCurrent', 'most current', 'current', { main: true }),
     choice('counts', 'switches count', ['peak', 'rms']),
     { key: 'stepSwitches', label: 'steps by switches', type: { is: 'switches' }, needed: true },
+    yes('freeSteps', 'any steps may be set'),
     { key: 'currentSwitches', label: 'current by switches', type: { is: 'switches' } },
     count('stepSwitchFrom', 'first switch of the steps'),
     count('currentSwitchFrom', 'first switch of the current'),

@@ -116,13 +116,15 @@ export const startsLoaded: CheckRule<DcPath> = {
     const inertia = drive.rotorInertia + load.inertia(place) / (drive.motors * lever ** 2 * train.efficiency);
     const asked = inertia * leastMotorSpeed(path);
     const there = Math.max(0, spare) * START_SECONDS;
+    // Found, the step lets all of the torque in at once: what the gears feel.
+    const whole = drive.motor.torqueConstant * Math.max(0, atRest - drive.motor.freeCurrent);
     return {
       outcome: { multiple: there / asked },
       asked: 'to be in step within 0.3 s',
       there: spare > 0 ? say`in ${amount(asked / spare, 'time')}` : 'no torque to spare',
       sentence:
         spare > 0
-          ? say`Without sensors ${amount(START_SHARE[style], 'share')} of the torque is there at the start; it is in step after ${amount(asked / spare, 'time')}, and must be within 0.3 s.`
+          ? say`Without sensors ${amount(START_SHARE[style], 'share')} of the torque is there at the start; it is in step after ${amount(asked / spare, 'time')}, and must be within 0.3 s. In step, ${amount(whole, 'torque', 2)} come at once: gears and chain feel that knock, and again whenever it loses step and finds it.`
           : say`Without sensors only ${amount(START_SHARE[style], 'share')} of the torque is there at the start, less than the load takes: it jerks and does not start.`,
       hint: 'A motor and controller with sensors, or a brushed motor, starts with all its torque.',
       working: () => {

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { regearServo, shaftsInside, turningRoundOf, type ServoPart } from '@rough-gear/core';
+import {
+  addServoStage,
+  regearServo,
+  removeServoStage,
+  shaftsInside,
+  STAGE_EFFICIENCY,
+  turningRoundOf,
+  type ServoPart,
+} from '@rough-gear/core';
 import { computed } from 'vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
 import { gearsDrawn } from '../../train/gearsDrawn.js';
@@ -40,6 +48,9 @@ function setTeeth(i: number, teeth: { driver: number; driven: number }): void {
   commit(regearServo(plan.value, drive.value.servo, i, teeth));
 }
 
+/** What a stage that is added begins as. */
+const NEXT = { driver: 12, driven: 24 };
+
 const turning = computed(() => turningRoundOf(path.value));
 const KINDS = {
   brushed: 'Brushes on an iron rotor: the heaviest to turn round, the cheapest.',
@@ -61,6 +72,15 @@ const KINDS = {
             :fewest="4"
             @change="setTeeth(i - 1, $event)"
           />
+          <button
+            v-if="inside.length > 1"
+            type="button"
+            class="act min-h-6 text-xs"
+            :aria-label="`Take stage ${i} out`"
+            @click="commit(removeServoStage(plan, drive.servo, i - 1))"
+          >
+            take out
+          </button>
         </div>
         <div class="flex flex-col justify-center px-1.5 text-xs">
           <b>{{ shaft.name }}</b>
@@ -81,6 +101,20 @@ const KINDS = {
         {{ (100 * turning.rotor).toFixed(0) }} % of what it has to turn round is its own motor, seen through the gears.
         From full speed one way to full speed the other it takes
         <b class="figures">{{ show(turning.time, 'time', 2) }}</b>.
+      </p>
+      <p v-if="inside.length > 0 && !linear">
+        <button
+          v-if="inside.length < 8"
+          type="button"
+          class="act min-h-6"
+          @click="commit(addServoStage(plan, drive.servo, NEXT))"
+        >
+          Add a stage
+        </button>
+        <span class="text-xs text-second">
+          Each pair passes on {{ Math.round(100 * STAGE_EFFICIENCY) }} %: {{ inside.length }} of them lose
+          {{ Math.round(100 * (1 - STAGE_EFFICIENCY ** inside.length)) }} %.
+        </span>
       </p>
       <p class="text-xs text-second">
         {{ part.motor ? KINDS[part.motor] : '' }} The same motor with other gears inside trades speed for torque evenly:

@@ -13,6 +13,7 @@ import {
 import { computed, ref } from 'vue';
 import ChoiceTabs from '../../../../components/widgets/ChoiceTabs.vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
@@ -91,7 +92,15 @@ const trade = computed(() => {
   <template v-if="page === 'set'">
     <div class="flex gap-5 max-sm:flex-col">
       <div class="grid min-w-0 grow grid-cols-2 gap-x-4 gap-y-1 lg:grid-cols-3">
+        <CountField
+          v-if="driver.freeSteps"
+          :value="steps"
+          :label="open ? 'micro-steps of a step' : 'commanded steps of a turn'"
+          :most="100000"
+          @change="commit([{ at: [...driveAt, 'steps'], to: $event }])"
+        />
         <ChoiceField
+          v-else
           :value="String(steps)"
           :label="open ? 'steps' : 'commanded steps of a turn'"
           :options="stepOptions"
