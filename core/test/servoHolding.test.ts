@@ -124,7 +124,7 @@ describe('the board for servos', () => {
     expect(check(heron, 'servo-board')).toBeUndefined();
     const few = check(board({ channels: 1 }), 'servo-board')!;
     expect(few.verdict).toBe('gives way');
-    expect(said(few.sentence)).toContain('1 outputs for');
+    expect(said(few.sentence)).toContain('1 output for');
     expect(check(board({ channels: 64, servoCurrent: typed(0.01) }), 'servo-board')!.verdict).toBe('gives way');
     expect(check(board({ channels: 64, servoVoltage: typed(3) }), 'servo-board')!.verdict).toBe('gives way');
     expect(

@@ -685,6 +685,7 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
   ),
   'servo-heat': servo((path) => {
     const { rating, voltage, thermal, runningCurrent, idleCurrent } = path.servo;
+    if (Number.isNaN(thermal.windingCapacity)) return undefined;
     const { asked, match, train, motors, linked, load } = path;
     const on = (force: number, q: number) => (force * linked!.ratioAt(q)) / motors;
     const q = places(path).reduce((a, b) =>

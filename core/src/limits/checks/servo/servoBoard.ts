@@ -1,5 +1,6 @@
 import type { ServoPath } from '../../../powerpath/servoPath.js';
 import { amount, joined, say, type Words } from '../../../words/phrase.js';
+import { counted } from '../../../words/show.js';
 import type { CheckRule } from '../../check.js';
 
 /** The board for servos: enough outputs, terminals that carry the rail's current and stand its volts, fine enough pulses. */
@@ -16,7 +17,7 @@ export const servoBoard: CheckRule<ServoPath> = {
     const { name, channels, pulseStep, current, voltage } = path.servoBoard!;
     const servos = rail.servos.length;
     const short: Words[] = [];
-    if (channels !== undefined && channels < servos) short.push(`it has ${channels} outputs for ${servos} servos`);
+    if (channels !== undefined && channels < servos) short.push(`it has ${counted(channels, 'output')} for ${counted(servos, 'servo')}`);
     if (current !== undefined && current < rail.budget.moving)
       short.push(
         say`its terminals carry ${amount(current, 'current', 2)}, all of them moving draw ${amount(rail.budget.moving, 'current', 2)}`,
@@ -29,8 +30,8 @@ export const servoBoard: CheckRule<ServoPath> = {
       : '';
     return {
       outcome: short.length === 0 && coarse ? { note: true } : { holds: short.length === 0 },
-      asked: `${servos} servos`,
-      there: channels === undefined ? 'outputs not known' : `${channels} outputs`,
+      asked: counted(servos, 'servo'),
+      there: channels === undefined ? 'outputs not known' : counted(channels, 'output'),
       sentence:
         short.length > 0
           ? say`The ${name} is not enough: ${joined(short, '; ')}.${steps}`

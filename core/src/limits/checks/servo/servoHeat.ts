@@ -94,7 +94,8 @@ export const servoHeat: CheckRule<ServoPath> = {
   needs: ['heat', ...SERVO_RUN_NEEDS],
   run: false,
   levers: ['less-often', 'held-shorter', 'deeper', 'lighter', 'holder', 'spring', 'counterforce'],
-  applies: () => true,
+  // Without its mass there is not even an estimate: that is no reason to know nothing of the rest.
+  applies: ({ servo }) => !Number.isNaN(servo.thermal.windingCapacity),
   answer: (path) => {
     const { thermal } = path.servo;
     const { winding, shell, holdWatts, moveWatts, share, stalledFor } = servoWarmthOf(path);
