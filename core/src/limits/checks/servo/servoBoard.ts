@@ -17,7 +17,8 @@ export const servoBoard: CheckRule<ServoPath> = {
     const { name, channels, pulseStep, current, voltage } = path.servoBoard!;
     const servos = rail.servos.length;
     const short: Words[] = [];
-    if (channels !== undefined && channels < servos) short.push(`it has ${counted(channels, 'output')} for ${counted(servos, 'servo')}`);
+    if (channels !== undefined && channels < servos)
+      short.push(`it has ${counted(channels, 'output')} for ${counted(servos, 'servo')}`);
     if (current !== undefined && current < rail.budget.moving)
       short.push(
         say`its terminals carry ${amount(current, 'current', 2)}, all of them moving draw ${amount(rail.budget.moving, 'current', 2)}`,
