@@ -66,6 +66,10 @@ describe('warmth of a servo', () => {
     const { rating, voltage, idleCurrent } = path.servo;
     const drawn = path.servo.part.signal === 'digital' ? warmth.share ** 2 : warmth.share;
     expect(warmth.holdWatts).toBeCloseTo(voltage * (idleCurrent + (rating.stallCurrent - idleCurrent) * drawn), 9);
+    expect(warmth.charge).toBeGreaterThan(0);
+    const twice = applyChanges(heron, [{ at: [...choiceAt, 'drive', 'servos'], to: 2 }]);
+    // Two share the load: each draws less than one, both together no less than what idles and runs twice.
+    expect(servoWarmthOf(pathOf(twice)).holdCurrent).toBeLessThan(warmth.holdCurrent);
     const small = applyChanges(heron, [{ at: ['parts', servoId, 'part', 'mass'], to: typed(0.01) }]);
     expect(servoWarmthOf(pathOf(small)).winding).toBeGreaterThan(warmth.winding);
     expect(check(heron, 'servo-heat')).toBeDefined();

@@ -115,6 +115,7 @@ const servo = Joi.object<Writable<ServoDrive>, true>({
   speedCap: efficiency,
   startPoint: bearing,
   hornTeeth: Joi.number().integer().min(4).max(60),
+  hornShape: Joi.string().valid('one arm', 'two arms', 'cross', 'disc'),
   roomLength: positive,
   roomWidth: positive,
   roomHeight: positive,

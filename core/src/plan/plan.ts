@@ -239,6 +239,8 @@ export interface ChainLink {
   readonly error?: Quantity;
 }
 
+export type HornShape = 'one arm' | 'two arms' | 'cross' | 'disc';
+
 /** Position servos of one part on one output, fed from a rail. */
 export interface ServoDrive {
   readonly kind: 'servo';
@@ -257,8 +259,9 @@ export interface ServoDrive {
   /** Programmed into it: share of its speed it may go at, and where it goes when it is switched on. */
   readonly speedCap?: Quantity;
   readonly startPoint?: Quantity;
-  /** Teeth of the horn that is to go on it, and the room there is for its case. */
+  /** The horn that is to go on it: its teeth and its shape; and the room there is for its case. */
   readonly hornTeeth?: number;
+  readonly hornShape?: HornShape;
   readonly roomLength?: Quantity;
   readonly roomWidth?: Quantity;
   readonly roomHeight?: Quantity;

@@ -1,4 +1,5 @@
 import { SERVO_RUN_NEEDS } from '../../../motion/needs.js';
+import { packCurrentOf } from '../../../powerpath/operating.js';
 import { heldForce } from '../../../powerpath/path.js';
 import { torqueAtHorn, worstHornPlace, type ServoPath } from '../../../powerpath/servoPath.js';
 import { loadedCurrent } from '../../../servo/ratings.js';
@@ -25,6 +26,8 @@ export interface ServoWarmth {
   readonly stalledFor: number;
   /** Hours of moving in a match. */
   readonly movingHours: number;
+  /** Out of the pack in a match, all of them on this output, A·s. */
+  readonly charge: number;
 }
 
 /**
@@ -50,15 +53,17 @@ export function servoWarmthOf(path: ServoPath): ServoWarmth {
   const share = Math.min(1, held / rating.stallTorque);
   const holdCurrent = idleCurrent + (rating.stallCurrent - idleCurrent) * drawnToHold(servo.part.signal, share);
   const holdWatts = voltage * holdCurrent;
+  const moving = loadedCurrent(rating, runningCurrent, torque);
   const moveWatts = heatInside({
     voltage,
-    current: loadedCurrent(rating, runningCurrent, torque),
+    current: moving,
     torque: Math.min(torque, rating.stallTorque),
     speed,
   });
   const holding = share > 0 ? asked.held : 0;
   const seconds = Math.max(asked.every, asked.time + holding);
   const goes = Math.max(1, Math.floor(match.length / seconds));
+  const drawn = moving * asked.time + holdCurrent * holding + idleCurrent * (seconds - asked.time - holding);
   const most = warmestOf(thermal, {
     go: [
       { seconds: asked.time, watts: moveWatts },
@@ -80,6 +85,7 @@ export function servoWarmthOf(path: ServoPath): ServoWarmth {
     shell: most.shell,
     stalledFor: secondsAtWatts(thermal, voltage * rating.stallCurrent),
     movingHours: (goes * asked.time) / 3600,
+    charge: goes * packCurrentOf(path, path.motors * drawn),
   };
 }
 

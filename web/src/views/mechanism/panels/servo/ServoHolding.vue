@@ -81,7 +81,9 @@ const usual = computed(() => {
     <p v-if="warmth">
       Through the matches its motor comes to <b class="figures">{{ show(warmth.winding, 'temperature') }}</b>, its case
       to <b class="figures">{{ show(warmth.shell, 'temperature') }}</b>; stalled from cold it is at its limit in
-      <b class="figures">{{ show(warmth.stalledFor, 'time', 2) }}</b>.
+      <b class="figures">{{ show(warmth.stalledFor, 'time', 2) }}</b>. A match takes
+      {{ show(warmth.charge, 'charge', 2) }}
+      out of the pack.
     </p>
     <p class="text-xs text-second">{{ wear }} {{ start }}</p>
   </div>
