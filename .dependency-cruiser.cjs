@@ -3,7 +3,8 @@
  * thing by asking what it must already know.
  */
 const FLOORS = [
-  ['words', 'reduction', 'motor', 'bench'],
+  ['words', 'reduction', 'motor'],
+  ['bench'],
   ['plan'],
   ['protection', 'signal', 'pack', 'load'],
   ['controller', 'stepper', 'servo', 'figures'],

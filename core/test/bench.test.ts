@@ -8,6 +8,9 @@ import {
   meanOf,
   stepLadderOf,
   travelApart,
+  trialSheet,
+  TRIAL_KINDS,
+  TRIALS,
 } from '../src/index.js';
 
 /** What fits say of readings that are few, alike or odd. */
@@ -94,5 +97,23 @@ describe('ladders, means and contradictions', () => {
   it('travel found apart from travel typed is counted in errors', () => {
     expect(travelApart({ perSecond: { value: 1570, error: 10 } }, 0.002, Math.PI)).toBeLessThan(1);
     expect(travelApart({ perSecond: { value: 1400, error: 10 } }, 0.002, Math.PI)).toBeGreaterThan(10);
+  });
+});
+
+describe('the sheets of the trials', () => {
+  it.each(TRIALS.map((sheet) => [sheet.name, sheet] as const))(
+    '%s: says what to connect, set and mind',
+    (_name, sheet) => {
+      expect(sheet.connect.length).toBeGreaterThan(0);
+      expect(sheet.set.length).toBeGreaterThan(0);
+      expect(sheet.cautions.length).toBeGreaterThan(0);
+      expect(sheet.good).toBeGreaterThanOrEqual(sheet.fewest);
+      expect(new Set(sheet.columns.map(({ key }) => key)).size).toBe(sheet.columns.length);
+    },
+  );
+
+  it('are one a kind; what stalls says how long', () => {
+    expect(TRIALS.map(({ kind }) => kind)).toEqual([...TRIAL_KINDS]);
+    expect(trialSheet('stall').cautions.join(' ')).toContain('At most one second');
   });
 });

@@ -1,5 +1,6 @@
 export * from './fit.js';
 export * from './stepLadder.js';
+export * from './trials.js';
 export * from './means.js';
 export * from './measured.js';
 export * from './motorTrials.js';
