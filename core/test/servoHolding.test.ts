@@ -58,6 +58,10 @@ describe('warmth of a servo', () => {
     }
     expect(secondsAtWatts(thermal, 12)).toBeCloseTo(time, 1);
     expect(secondsAtWatts(thermal, 0.3)).toBe(Infinity);
+    // A rail of a million volts burns it at once, and no sum overflows.
+    const burnt = warmestOf(thermal, { go: [{ seconds: 5, watts: 1e12 }], goes: 3, rest: 600, rounds: 2 });
+    expect(burnt).toEqual({ winding: 1000, shell: 1000 });
+    expect(secondsAtWatts(thermal, 1e12)).toBeLessThan(1e-3);
   });
 
   it('is the whole of what it takes while it holds, and more with a heavier hold', () => {

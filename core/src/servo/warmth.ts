@@ -1,4 +1,4 @@
-import { lumpsFrom, lumpsOver, thermalFromMass, type Lumps, type MotorThermal } from '../motor/heat.js';
+import { BURNT, lumpsFrom, lumpsOver, thermalFromMass, type Lumps, type MotorThermal } from '../motor/heat.js';
 
 /** One stretch of a servo's day: so many seconds with so many watts left inside it. */
 export interface WarmStretch {
@@ -54,6 +54,9 @@ export function warmestOf(thermal: MotorThermal, { go, goes, rest, rounds }: War
     for (let i = 0; i < goes; i++)
       for (const after of stretches) {
         after(now, now);
+        // What burns at once overflows the sum: it stays burnt.
+        if (!(now.winding < BURNT)) now.winding = BURNT;
+        if (!(now.shell < BURNT)) now.shell = BURNT;
         most.winding = Math.max(most.winding, now.winding);
         most.shell = Math.max(most.shell, now.shell);
       }
@@ -70,7 +73,7 @@ export function warmestOf(thermal: MotorThermal, { go, goes, rest, rounds }: War
 export function secondsAtWatts(thermal: MotorThermal, watts: number): number {
   const cold = { winding: thermal.ambient, shell: thermal.ambient };
   const beyond = (seconds: number): boolean =>
-    lumpsFrom(cold, OHM, thermal, { squared: watts, friction: 0 }, seconds).winding >= thermal.windingLimit;
+    !(lumpsFrom(cold, OHM, thermal, { squared: watts, friction: 0 }, seconds).winding < thermal.windingLimit);
   if (!beyond(HOUR)) return Infinity;
   let [low, high] = [0, HOUR];
   for (let i = 0; i < 60; i++) {

@@ -45,11 +45,14 @@ export function servoWarmthOf(path: ServoPath): ServoWarmth {
   const { rating, voltage, runningCurrent, idleCurrent, thermal, yields } = servo;
   const force = (q: number): number => load.force(q, asked.speed);
   const place = worstHornPlace(path, force);
-  const torque = Math.max(0, torqueAtHorn(path, force(place), place));
-  const speed = asked.speed / (path.linked?.ratioAt(place) ?? NaN);
+  // A linkage that does not close leaves the servo stuck: all of its torque, and no way.
+  const stuck = !path.linked || path.linked.short;
+  const ratio = path.linked?.ratioAt(place) ?? NaN;
+  const torque = stuck ? rating.stallTorque : Math.max(0, torqueAtHorn(path, force(place), place));
+  const speed = stuck || ratio === 0 ? 0 : asked.speed / ratio;
   const holder = path.holder === 'brake' || path.holder === 'ratchet';
   // Losses help to hold.
-  const held = holder ? 0 : Math.abs(torqueAtHorn(path, -heldForce(path), place));
+  const held = holder ? 0 : stuck ? rating.stallTorque : Math.abs(torqueAtHorn(path, -heldForce(path), place));
   const share = Math.min(1, held / rating.stallTorque);
   const holdCurrent = idleCurrent + (rating.stallCurrent - idleCurrent) * drawnToHold(servo.part.signal, share);
   const holdWatts = voltage * holdCurrent;
@@ -105,6 +108,9 @@ export const servoHeat: CheckRule<ServoPath> = {
   answer: (path) => {
     const { thermal } = path.servo;
     const { winding, shell, holdWatts, moveWatts, share, stalledFor } = servoWarmthOf(path);
+    const stalled = Number.isFinite(stalledFor)
+      ? say`Stalled it is there in ${amount(stalledFor, 'time', 2)}.`
+      : 'Stalled it does not get there within an hour.';
     const holds = share > 0 ? say`, ${amount(holdWatts, 'power', 2)} while it holds` : '';
     const multiple = (thermal.windingLimit - thermal.ambient) / Math.max(winding - thermal.ambient, 1e-9);
     const unsure = multiple < 1 && multiple >= SURELY;
@@ -112,7 +118,7 @@ export const servoHeat: CheckRule<ServoPath> = {
       outcome: unsure ? { note: true } : { multiple },
       asked: { value: thermal.windingLimit, dimension: 'temperature' },
       there: { value: winding, dimension: 'temperature' },
-      sentence: say`${amount(moveWatts, 'power', 2)} stay inside while it moves${holds}: through the matches its motor comes to ${amount(winding, 'temperature')} and its case to ${amount(shell, 'temperature')}; ${amount(thermal.windingLimit, 'temperature')} are allowed. Stalled it is there in ${amount(stalledFor, 'time', 2)}.${unsure ? ' That is estimated from its mass, and may be half: touch it, or measure.' : ''}`,
+      sentence: say`${amount(moveWatts, 'power', 2)} stay inside while it moves${holds}: through the matches its motor comes to ${amount(winding, 'temperature')} and its case to ${amount(shell, 'temperature')}; ${amount(thermal.windingLimit, 'temperature')} are allowed. ${stalled}${unsure ? ' That is estimated from its mass, and may be half: touch it, or measure.' : ''}`,
       hint: 'Let it rest, hold with a spring, a ratchet or a stop, or a servo with more torque: the same load is a smaller share of it.',
       working: () =>
         named(

@@ -80,8 +80,11 @@ const usual = computed(() => {
     <p>{{ holding }}</p>
     <p v-if="warmth">
       Through the matches its motor comes to <b class="figures">{{ show(warmth.winding, 'temperature') }}</b>, its case
-      to <b class="figures">{{ show(warmth.shell, 'temperature') }}</b>; stalled from cold it is at its limit in
-      <b class="figures">{{ show(warmth.stalledFor, 'time', 2) }}</b>. A match takes
+      to <b class="figures">{{ show(warmth.shell, 'temperature') }}</b>;
+      <template v-if="Number.isFinite(warmth.stalledFor)"
+        >stalled from cold it is at its limit in
+        <b class="figures">{{ show(warmth.stalledFor, 'time', 2) }}</b></template
+      ><template v-else>stalled it stays under its limit for an hour</template>. A match takes
       {{ show(warmth.charge, 'charge', 2) }}
       out of the pack.
     </p>
