@@ -47,8 +47,10 @@ export const test = base.extend<Fixtures>({
     await use(server);
     await server.dispose();
   },
-  // Whatever the page throws, or the content policy refuses, fails the test that did it.
-  page: async ({ page }, use) => {
+  // Whatever the page throws, or the content policy refuses, fails the test that did it. The server outlives the page: what a
+  // page still fetches when its test ends is no fault.
+  page: async ({ page, server }, use) => {
+    void server;
     const thrown: string[] = [];
     page.on('pageerror', (error) => thrown.push(error.message));
     page.on('console', (message) => {

@@ -62,6 +62,4 @@ test('a plan of next year’s version is said to be one, and can be taken along 
   expect(download.suggestedFilename()).toBe('Limpet.json');
   await page.getByRole('link', { name: 'Heron', exact: true }).click();
   await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
-  // Its charts come after the answer: the page is left when they are there.
-  await page.waitForLoadState('networkidle');
 });
