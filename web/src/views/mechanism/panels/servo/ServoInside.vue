@@ -50,6 +50,7 @@ function setTeeth(i: number, teeth: { driver: number; driven: number }): void {
 
 /** What a stage that is added begins as. */
 const NEXT = { driver: 12, driven: 24 };
+const BESIDE = 3;
 
 const turning = computed(() => turningRoundOf(path.value));
 const KINDS = {
@@ -60,8 +61,13 @@ const KINDS = {
 </script>
 
 <template>
-  <div class="flex gap-6 max-sm:flex-col">
-    <ol v-if="inside.length > 0 && !linear" class="flex shrink-0 items-stretch overflow-x-auto" data-testid="inside">
+  <!-- More stages than leave room for words beside them stand above the words. -->
+  <div class="flex gap-x-6 gap-y-2" :class="inside.length > BESIDE ? 'flex-col' : 'max-sm:flex-col'">
+    <ol
+      v-if="inside.length > 0 && !linear"
+      class="flex max-w-full shrink-0 items-stretch overflow-x-auto"
+      data-testid="inside"
+    >
       <li v-for="(shaft, i) in shafts" :key="shaft.name" class="flex items-stretch">
         <div v-if="i > 0" class="squared border border-hair px-1 text-center text-sm">
           <StageWheels :parts="drawn[i - 1]!" :scale="scale" :height="HEIGHT" />
@@ -82,7 +88,7 @@ const KINDS = {
             take out
           </button>
         </div>
-        <div class="flex flex-col justify-center px-1.5 text-xs">
+        <div class="flex flex-col justify-center px-1.5 text-xs whitespace-nowrap">
           <b>{{ shaft.name }}</b>
           <span class="figures">{{ shaft.torque }}</span>
           <span class="figures">{{ shaft.speed }}</span>
