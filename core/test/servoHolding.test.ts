@@ -12,6 +12,7 @@ import {
   servoPulseAt,
   servoThermal,
   servoWarmthOf,
+  servoWearOf,
   usualFor,
   USUAL_SERVOS,
   warmestOf,
@@ -95,6 +96,10 @@ describe('wear', () => {
     expect(hoursToTwicePlay('steel', 0.2)).toBeGreaterThan(hoursToTwicePlay('plastic', 0.2));
     expect(hoursToTwicePlay('brass', 0.6)).toBeCloseTo(hoursToTwicePlay('brass', 0.3) / 2, 9);
     expect(playAfter(0.01, 60, 60)).toBeCloseTo(0.02, 12);
+    const path = pathOf(heron);
+    const { doublesIn, afterSeason } = servoWearOf(path, servoWarmthOf(path));
+    expect(doublesIn).toBeGreaterThan(0);
+    expect(afterSeason).toBeGreaterThan(path.servo.slop);
   });
 });
 

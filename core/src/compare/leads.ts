@@ -1,7 +1,7 @@
 import { judgedOver } from '../evaluate/judgedOver.js';
 import type { Headline } from '../evaluate/mechanism.js';
 import { applyChanges, type Change } from '../plan/change.js';
-import { mechanismById } from '../plan/place.js';
+import { jobAt, mechanismById } from '../plan/place.js';
 import type { Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { motorSpeed } from '../powerpath/path.js';
@@ -49,9 +49,8 @@ export function leadsFor(plan: Plan, mechanismId: string, jobId: string, speed: 
   const at = screwAt(choice);
   const stage = choice.stages[at];
   if (stage?.kind !== 'screw') return [];
-  const jobs = plan.mechanisms.find(({ id }) => id === mechanism.id)!.jobs;
   const wanted: Change = {
-    at: ['mechanisms', choiceAt[1]!, 'jobs', jobs.findIndex(({ id }) => id === jobId), 'speed'],
+    at: [...jobAt(plan, mechanism, jobId), 'speed'],
     to: quantityOf(speed, `${speed} m/s`),
   };
   const own = stage.lead?.si;

@@ -1,4 +1,6 @@
+import { situationOf } from '../limits/situation.js';
 import { voltsAgainst, type MotorConstants } from '../motor/constants.js';
+import type { DcPath } from '../powerpath/path.js';
 
 /** Motors of one kind with a reduction of their own, on an output that others turn as well. */
 export interface MixedUnit {
@@ -71,4 +73,16 @@ export function mixedAt(
   const found = at(duty ?? 1);
   const all = found.reduce((total, one) => total + one.force, 0);
   return { duty, most, each: found.map((one) => ({ ...one, share: one.force / all })) };
+}
+
+/**
+ * Motors of another kind beside those of a path, behind controllers and wires like theirs and a train that loses as much:
+ * who carries what of the job's load at a speed of its output. The path's own kind is told first.
+ */
+export function mixedBeside(path: DcPath, beside: Pick<MixedUnit, 'motor' | 'count' | 'total'>, speed: number): Mixed {
+  const { drive, train, radius } = path;
+  const alike = { resistance: drive.controllerResistance + drive.supplyResistance, efficiency: train.efficiency };
+  const own: MixedUnit = { ...alike, motor: drive.motor, count: drive.motors, total: train.total };
+  const force = Math.max(0, situationOf(path, 'working').demand);
+  return mixedAt([own, { ...alike, ...beside }], { volts: drive.restVoltage, speed, force, radius });
 }

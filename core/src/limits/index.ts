@@ -19,4 +19,3 @@ export { tipErrors } from './checks/servo/tip.js';
 export { leastOutputSpeed as leastOutputSpeedOf } from './checks/slowControl.js';
 export { pulleyWidth } from './checks/beltRoom.js';
 export { hornTurn } from './checks/servo/travel.js';
-export { servoWarmthOf, type ServoWarmth } from './checks/servo/servoHeat.js';

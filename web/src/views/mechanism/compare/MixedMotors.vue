@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { constantsOf, lacksOf, mixedAt, RUN_NEEDS, situationOf, type MixedUnit } from '@rough-gear/core';
+import { constantsOf, lacksOf, mixedBeside, RUN_NEEDS } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import CountField from '../../../components/fields/CountField.vue';
@@ -32,18 +32,11 @@ const speed = computed(() => typedSpeed.value ?? path.value.asked.speed);
 const units = computed(() => outputUnits(path.value));
 const k = computed(() => path.value.asked.perCoordinate);
 
-const mixed = computed(() => {
-  const beside = other.value;
-  if (!known.value || !beside) return undefined;
-  const { drive: own, train, radius } = path.value;
-  const resistance = own.controllerResistance + own.supplyResistance;
-  const kinds: readonly MixedUnit[] = [
-    { motor: own.motor, count: own.motors, resistance, total: train.total, efficiency: train.efficiency },
-    { motor: beside.constants, count: count.value, resistance, total: total.value, efficiency: train.efficiency },
-  ];
-  const force = Math.max(0, situationOf(path.value, 'working').demand);
-  return mixedAt(kinds, { volts: own.restVoltage, speed: speed.value, force, radius });
-});
+const mixed = computed(() =>
+  known.value && other.value
+    ? mixedBeside(path.value, { motor: other.value.constants, count: count.value, total: total.value }, speed.value)
+    : undefined,
+);
 const names = computed(() => [plan.value.parts[drive.value.motor]?.part.name ?? 'as it is', other.value?.name ?? '']);
 const force = (value: number) => show(value, units.value.force);
 const said = computed(() => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { resolvePath, WIRE_ROLES, wiresOfMechanism, type Wire, type WireRole } from '@rough-gear/core';
+import { WIRE_ROLES, wiresOfMechanism, type Wire, type WireRole } from '@rough-gear/core';
 import { computed } from 'vue';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
@@ -8,12 +8,10 @@ import { useMechanism } from '../../../composables/useMechanism.js';
 /** Each wire of this mechanism: which terminal to which, what is in it, in the team's own colours. */
 const { open } = defineProps<{ open: boolean }>();
 defineEmits<{ close: [] }>();
-const { plan, mechanism, jobId, commit } = useMechanism();
+const { plan, mechanism, path, commit } = useMechanism();
 const { show, say } = useDisplay();
 
-const wires = computed(() =>
-  open ? wiresOfMechanism(plan.value, resolvePath(plan.value, mechanism.value, jobId.value)) : [],
-);
+const wires = computed(() => (open ? wiresOfMechanism(plan.value, path.value) : []));
 const ROLE_NAMES: Readonly<Record<WireRole, string>> = {
   plus: 'supply, plus',
   minus: 'supply, minus',

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import {
-  hoursToTwicePlay,
   lacksOf,
-  playAfter,
   SEASON_MATCHES,
   SERVO_RUN_NEEDS,
   servoPulseAt,
   servoWarmthOf,
+  servoWearOf,
   USUAL_SERVOS,
   usualFor,
   type ServoPart,
@@ -41,10 +40,9 @@ const holding = computed(() => {
 const wear = computed(() => {
   if (!warmth.value || part.value.motion === 'linear') return '';
   const { servo } = path.value;
-  const doubles = hoursToTwicePlay(part.value.gears, Math.max(warmth.value.share, 0.1));
-  const season = playAfter(servo.slop, SEASON_MATCHES * warmth.value.movingHours, doubles);
+  const { doublesIn, afterSeason } = servoWearOf(path.value, warmth.value);
   const spare = part.value.gearSetPrice ? ` A spare set of gears costs ${part.value.gearSetPrice.as}.` : '';
-  return `Its ${part.value.gears ?? 'unnamed'} gears have twice their play after about ${show(doubles * 3600, 'time', 2)} of moving, a third of that or three times it; after ${SEASON_MATCHES} matches ${show(season, 'angle', 2)} of ${show(servo.slop, 'angle', 2)} new.${spare}`;
+  return `Its ${part.value.gears ?? 'unnamed'} gears have twice their play after about ${show(doublesIn * 3600, 'time', 2)} of moving, a third of that or three times it; after ${SEASON_MATCHES} matches ${show(afterSeason, 'angle', 2)} of ${show(servo.slop, 'angle', 2)} new.${spare}`;
 });
 
 const start = computed(() => {
