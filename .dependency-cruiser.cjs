@@ -4,8 +4,8 @@
  */
 const FLOORS = [
   ['words', 'reduction', 'motor'],
-  ['bench'],
   ['plan'],
+  ['bench'],
   ['protection', 'signal', 'pack', 'load'],
   ['controller', 'stepper', 'servo', 'figures'],
   ['powerpath'],
@@ -19,7 +19,9 @@ const FLOORS = [
   ['evaluate'],
   ['match'],
   ['sizing', 'spread', 'wants'],
+  ['corrected', 'traced', 'rig'],
   ['robot'],
+  ['order', 'cards'],
   ['mends'],
   ['compare'],
   ['shortlist', 'reasons'],

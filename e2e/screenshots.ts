@@ -15,7 +15,7 @@ interface Shot {
 }
 
 /** Pages that belong to no robot. */
-const OUTSIDE = /^\/(robots|models|shelf|data)/;
+const OUTSIDE = /^\/(robots|models|shelf|data|bench)/;
 const DESK = { width: 1280, height: 800 };
 
 const SHOTS: readonly Shot[] = [
@@ -29,19 +29,19 @@ const SHOTS: readonly Shot[] = [
         code.textContent = 'data/backups';
       }),
   },
-  { name: 'mast-lift', path: '/lift/motor' },
-  { name: 'capstan-climb', path: '/climb/output' },
-  { name: 'buoy-hoist-not-known', path: '/hoist/motor', firstUse: true },
-  { name: 'train-stages', path: '/lift/s2?train=stages' },
-  { name: 'train-layout', path: '/drive/s2?train=layout' },
+  { name: 'bench-book', path: '/bench' },
   {
-    name: 'working',
-    path: '/lift/motor',
+    name: 'trial',
+    path: '/bench/7d2a0000-0000-4000-8000-000000000003',
     prepare: async (page) => {
-      await page.getByRole('region', { name: 'What gives first' }).getByRole('button', { name: 'Working' }).click();
-      await page.locator('.katex').first().waitFor();
+      await page.getByTestId('judged-twice').getByRole('link').first().waitFor();
+      await settled(page, 1500);
     },
   },
+  { name: 'mast-lift', path: '/lift/motor' },
+  { name: 'capstan-climb', path: '/climb/output' },
+  { name: 'train-stages', path: '/lift/s2?train=stages' },
+  { name: 'train-layout', path: '/drive/s2?train=layout' },
   {
     name: 'add-a-mechanism',
     path: '/lift/motor',

@@ -39,7 +39,9 @@ export async function bundleServer() {
 export async function bundleCli() {
   await build({
     ...COMMON,
-    entryPoints: ['evaluate', 'cases', 'sheet', 'schema', 'bench'].map((name) => `cli/src/bin/${name}.ts`),
+    entryPoints: ['evaluate', 'cases', 'sheet', 'schema', 'bench', 'rig', 'order', 'cards'].map(
+      (name) => `cli/src/bin/${name}.ts`,
+    ),
     outdir: 'cli/dist',
     outExtension: { '.js': '.mjs' },
     external: APART,

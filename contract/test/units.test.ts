@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Dimension } from '@rough-gear/core';
-import { display, displayText, parseQuantity, UNITS, unitsOf } from '../src/units/index.js';
+import { display, displayText, parseQuantity, scaleOf, UNITS, unitsOf } from '../src/units/index.js';
 
 const rpm = Math.PI / 30;
 const degree = Math.PI / 180;
@@ -263,5 +263,17 @@ describe('a long time', () => {
     // A bare number takes the unit that stands in the field.
     expect(parseQuantity('120', 'time', 'metric', 'h')).toMatchObject({ ok: true, si: 432_000 });
     expect(parseQuantity('120', 'time', 'metric', 's')).toMatchObject({ ok: true, si: 120 });
+  });
+});
+
+describe('a scale', () => {
+  it('keeps the unit of the value it is chosen by, for all its neighbours', () => {
+    const hours = scaleOf(9000, 'time');
+    expect(hours.unit).toBe('h');
+    expect([0, 1800, 9000].map(hours.at)).toEqual([0, 0.5, 2.5]);
+    const metres = scaleOf(2, 'length');
+    // By itself it would read 100 mm.
+    expect([metres.unit, metres.at(0.1)]).toEqual(['m', 0.1]);
+    expect(scaleOf(20, 'temperature', 'inch').at(0)).toBeCloseTo(32, 9);
   });
 });

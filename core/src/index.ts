@@ -53,8 +53,15 @@ export * from './reasons/index.js';
 export * from './robotMends/index.js';
 export * from './robotChoice/index.js';
 
+// From the plan to the workshop: what to buy, what to type in.
+export * from './cards/index.js';
+export * from './order/index.js';
+
 // Measured on the bench: readings, their fits, and how sure they are.
 export * from './bench/index.js';
+export * from './corrected/index.js';
+export * from './traced/index.js';
+export * from './rig/index.js';
 
 // The train to scale.
 export * from './drawing/index.js';

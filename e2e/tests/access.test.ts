@@ -46,6 +46,42 @@ for (const theme of ['light', 'dark'] as const) {
       });
     }
 
+    test('on the order sheet and the setup cards', async ({ heron, page, server }) => {
+      for (const sheet of ['order', 'cards']) {
+        await page.goto(`${server.url}/robots/${heron.id}/paper/${sheet}`);
+        await page.getByRole('article').first().waitFor();
+        await settled(page);
+        await check(page, sheet);
+      }
+    });
+
+    test('on the bench book, a trial of it, its live line and its paper', async ({ page, server }) => {
+      await page.goto(`${server.url}/bench`);
+      await page.getByRole('table').waitFor();
+      await check(page, 'bench book');
+      await page.getByRole('button', { name: 'New trial' }).click();
+      await settled(page);
+      await check(page, 'new trial');
+      await page.getByRole('button', { name: 'Begin', exact: true }).click();
+      await page.getByRole('button', { name: 'Read live' }).click();
+      await page.getByRole('button', { name: 'Start', exact: true }).click();
+      await page.getByRole('button', { name: 'Take this reading' }).waitFor();
+      await page.getByRole('button', { name: 'Stop', exact: true }).click();
+      await check(page, 'live line');
+      await page.getByRole('button', { name: 'Paste columns, or a file' }).click();
+      await page.getByRole('dialog').getByRole('textbox').fill('V;A\n1;2\n3;4');
+      await check(page, 'paste readings');
+      for (const trial of [1, 3]) {
+        await page.goto(`${server.url}/bench/7d2a0000-0000-4000-8000-00000000000${trial}`);
+        await page.getByTestId('found').waitFor();
+        await settled(page);
+        await check(page, `trial ${trial}`);
+      }
+      await page.getByRole('link', { name: 'Print the report' }).click();
+      await page.getByTestId('found').waitFor();
+      await check(page, 'report');
+    });
+
     test('on the whole robot, a go of it and its scripts', async ({ heron, page, server }) => {
       await page.goto(`${server.url}/robots/${heron.id}`);
       await page.getByTestId('robot-answer').waitFor();

@@ -100,6 +100,9 @@ const go = (page: Page, path: string): Promise<void> =>
 /** What opens over a page, by what is clicked there one after the other. */
 const OPENED: readonly { readonly at: string; readonly click: readonly (string | RegExp)[] }[] = [
   { at: '', click: ['event sheet'] },
+  { at: '/bench', click: ['New trial'] },
+  { at: '/bench', click: ['New trial', 'Begin', 'Read live'] },
+  { at: '/bench', click: ['New trial', 'Begin', 'Paste columns, or a file'] },
   { at: '/shelf/motor', click: ['Import a file'] },
   { at: '/shelf/motor', click: ['Earlier imports'] },
   { at: '/shelf/motor', click: ['all alike'] },
@@ -179,8 +182,16 @@ for (const width of WIDTHS) {
         '/shelf/motor',
         '/shelf/servo/servo-strong',
         '/data',
+        '/bench',
+        '/bench/7d2a0000-0000-4000-8000-000000000001',
+        '/bench/7d2a0000-0000-4000-8000-000000000003',
+        '/bench/7d2a0000-0000-4000-8000-000000000009',
+        '/bench/7d2a0000-0000-4000-8000-000000000003/paper/report',
+        '/bench/7d2a0000-0000-4000-8000-000000000003/paper/blank',
         '/models',
         `/robots/${id}`,
+        `/robots/${id}/paper/order`,
+        `/robots/${id}/paper/cards`,
         `/robots/${id}?choose=all`,
         `/robots/${id}/lift/s2?train=stages`,
         `/robots/${id}/lift/s2?train=lengths`,
@@ -206,7 +217,7 @@ for (const width of WIDTHS) {
       const id = await planIdOf(server, 'Heron');
       const found: Faults = {};
       for (const { at, click } of OPENED) {
-        await page.goto(`${server.url}${/^.(robots|shelf)/.test(at) ? at : `/robots/${id}${at}`}`);
+        await page.goto(`${server.url}${/^.(robots|shelf|bench)/.test(at) ? at : `/robots/${id}${at}`}`);
         await settled(page, 200);
         for (const name of click) {
           const what = page.getByRole('button', { name, exact: true }).or(page.getByRole('tab', { name, exact: true }));

@@ -83,6 +83,30 @@ for (const units of ['metric', 'inch'] as const) {
       }
     });
 
+    test('on the order sheet and the setup cards', async ({ heron, page, server }) => {
+      for (const sheet of ['order', 'cards']) {
+        await page.goto(`${server.url}/robots/${heron.id}/paper/${sheet}`);
+        await page.getByRole('article').first().waitFor();
+        await none(page, sheet);
+      }
+    });
+
+    test('in the bench book, its trials and their paper', async ({ page, server }) => {
+      await page.goto(`${server.url}/bench`);
+      await page.getByRole('row').nth(1).waitFor();
+      await none(page, 'bench book');
+      for (const trial of ['01', '03', '04', '06', '07', '08', '09', '10', '11', '12']) {
+        await page.goto(`${server.url}/bench/7d2a0000-0000-4000-8000-0000000000${trial}`);
+        await page.getByTestId('found').waitFor();
+        await none(page, `trial ${trial}`);
+      }
+      for (const form of ['report', 'blank']) {
+        await page.goto(`${server.url}/bench/7d2a0000-0000-4000-8000-000000000005/paper/${form}`);
+        await page.getByRole('article').waitFor();
+        await none(page, form);
+      }
+    });
+
     test('on the start page and the shelf', async ({ page, server }) => {
       await page.goto(`${server.url}/robots`);
       await page.getByRole('link', { name: 'Heron' }).first().waitFor();

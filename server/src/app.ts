@@ -18,12 +18,18 @@ import { planRoutes } from './plans/routes.js';
 import type { PlanStore } from './plans/store.js';
 import { shelfRoutes } from './shelf/routes.js';
 import type { ShelfStore } from './shelf/store.js';
+import { rigRoutes } from './rig/routes.js';
+import { trialRoutes } from './trials/routes.js';
+import type { TrialStore } from './trials/store.js';
 
 export interface AppParts {
   readonly data: Database;
   readonly dataFolder: string;
   readonly plans: PlanStore;
   readonly shelf: ShelfStore;
+  readonly trials: TrialStore;
+  /** Where a rig on this machine sends its lines. */
+  readonly rigPort: number;
   readonly log: Logger;
   readonly backups: DailyBackups;
   /** The names it answers to. */
@@ -53,10 +59,12 @@ const CONTENT_POLICY = {
 
 /** A full shelf as one sheet. */
 const LARGEST_SHEET = '64mb';
+/** A trial of a long log, or a book of several. */
+const LARGEST_TRIAL = '32mb';
 
 /** Puts the HTTP application together. */
 export function createApp(parts: AppParts): Express {
-  const { data, dataFolder, plans, shelf, log, names, proxies, access, backups, webFolder } = parts;
+  const { data, dataFolder, plans, shelf, trials, rigPort, log, names, proxies, access, backups, webFolder } = parts;
   const app = express();
   app.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
   app.disable('x-powered-by');
@@ -87,6 +95,7 @@ export function createApp(parts: AppParts): Express {
     response.set('Cache-Control', 'no-store');
     next();
   });
+  app.use('/api/trials', express.json({ limit: LARGEST_TRIAL }));
   app.use(express.json({ limit: '2mb' }));
   app.use('/api/shelf/file', express.text({ type: 'text/csv', limit: LARGEST_SHEET }));
   app.use('/api/health', healthRoutes(data, dataFolder, backups));
@@ -98,6 +107,8 @@ export function createApp(parts: AppParts): Express {
   );
   app.use('/api/plans', planRoutes(plans));
   app.use('/api/shelf', shelfRoutes(shelf));
+  app.use('/api/trials', trialRoutes(trials));
+  app.use('/api/rig', rigRoutes(rigPort));
   app.use('/api', nowhere);
   if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
   app.use(nowhere);

@@ -15,8 +15,9 @@ import { Summaries } from './judging/summaries.js';
 import { PlanStore } from './plans/store.js';
 import { reachable, readSettings, type Settings } from './settings.js';
 import { root as rootUrl } from './root.js';
-import { readDemo } from './shelf/data.js';
+import { seedDemo } from './shelf/seedDemo.js';
 import { ShelfStore } from './shelf/store.js';
+import { TrialStore } from './trials/store.js';
 import { VERSION } from './version.js';
 
 const root = fileURLToPath(rootUrl);
@@ -62,13 +63,14 @@ const opened = await openData(dataFolder, backUpFirst).catch(refuse);
 const data = opened.database;
 const plans = new PlanStore(data);
 const shelf = new ShelfStore(data);
+const trials = new TrialStore(data);
 const backups = new DailyBackups(data, dataFolder);
 const summaries = new Summaries(plans, new JudgeThread(), judgedBy(VERSION), (problem) =>
   log.error(problem, 'plans are not judged now'),
 );
 try {
   await shelf.seed();
-  if (await plans.isEmpty()) for (const plan of readDemo()) await plans.create(plan);
+  if (await plans.isEmpty()) await seedDemo(plans, trials);
   await summaries.start();
 } catch (problem) {
   refuse(problem instanceof StorageProblem ? new StartProblem(`${dataFolder}: ${problem.message}`) : problem);
@@ -79,6 +81,8 @@ const app = createApp({
   dataFolder,
   plans,
   shelf,
+  trials,
+  rigPort: settings.rigPort,
   log,
   backups,
   names: namesOf(settings.host, settings.hosts),

@@ -7,6 +7,8 @@ import { StartProblem } from './db/startProblem.js';
 export interface Settings {
   readonly port: number;
   readonly host: string;
+  /** Port of this machine at which a rig gives its lines. */
+  readonly rigPort: number;
   /** Folder of the database. */
   readonly dataFolder: string;
   readonly logLevel: string;
@@ -37,6 +39,7 @@ const listed = (text: string): readonly string[] =>
 
 const schema = Joi.object({
   PORT: Joi.number().integer().min(0).max(65535).default(4173),
+  ROUGH_GEAR_RIG: Joi.number().integer().min(1).max(65535).default(4170),
   HOST: Joi.string().hostname().default('127.0.0.1'),
   ROUGH_GEAR_DATA: Joi.string().min(1).default('data'),
   ROUGH_GEAR_LOG: Joi.string()
@@ -53,10 +56,14 @@ export function readSettings(environment: Readonly<Record<string, string | undef
     const name = error.details[0]?.path[0] ?? 'setting';
     throw new StartProblem(`${error.message} (is "${String(environment[String(name)])}")`);
   }
-  const read = value as Record<'HOST' | `ROUGH_GEAR_${'DATA' | 'LOG' | 'HOSTS' | 'PROXY'}`, string> & { PORT: number };
+  const read = value as Record<'HOST' | `ROUGH_GEAR_${'DATA' | 'LOG' | 'HOSTS' | 'PROXY'}`, string> & {
+    PORT: number;
+    ROUGH_GEAR_RIG: number;
+  };
   return {
     port: read.PORT,
     host: read.HOST,
+    rigPort: read.ROUGH_GEAR_RIG,
     dataFolder: resolve(root, read.ROUGH_GEAR_DATA),
     logLevel: read.ROUGH_GEAR_LOG,
     hosts: listed(read.ROUGH_GEAR_HOSTS),

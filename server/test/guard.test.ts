@@ -103,6 +103,7 @@ describe('the settings', () => {
       logLevel: 'info',
       hosts: [],
       proxies: [],
+      rigPort: 4170,
     });
   });
 
@@ -116,6 +117,7 @@ describe('the settings', () => {
           ROUGH_GEAR_LOG: 'warn',
           ROUGH_GEAR_HOSTS: 'yard.school, 10.0.0.7',
           ROUGH_GEAR_PROXY: 'loopback,10.0.0.2',
+          ROUGH_GEAR_RIG: '4200',
         },
         '/srv',
       ),
@@ -126,6 +128,7 @@ describe('the settings', () => {
       logLevel: 'warn',
       hosts: ['yard.school', '10.0.0.7'],
       proxies: ['loopback', '10.0.0.2'],
+      rigPort: 4200,
     });
   });
 

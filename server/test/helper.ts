@@ -13,6 +13,7 @@ import type { Judge } from '../src/judging/judgeThread.js';
 import { Summaries } from '../src/judging/summaries.js';
 import { PlanStore } from '../src/plans/store.js';
 import { ShelfStore } from '../src/shelf/store.js';
+import { TrialStore } from '../src/trials/store.js';
 
 export const heron = JSON.parse(
   readFileSync(new URL('../../contract/demo/heron.json', import.meta.url), 'utf8'),
@@ -29,11 +30,17 @@ export const judgeHere: Judge = {
 /** The application on a real SQLite file of its own. */
 export async function testApp(
   folder = temporaryFolder(),
-  more: { readonly access?: LiveAccess; readonly hosts?: readonly string[]; readonly proxies?: readonly string[] } = {},
+  more: {
+    readonly access?: LiveAccess;
+    readonly hosts?: readonly string[];
+    readonly proxies?: readonly string[];
+    readonly rigPort?: number;
+  } = {},
 ) {
   const { database: data, close } = await openData(folder);
   const plans = new PlanStore(data);
   const shelf = new ShelfStore(data);
+  const trials = new TrialStore(data);
   await shelf.seed();
   const backups = new DailyBackups(data, folder);
   const summaries = new Summaries(plans, judgeHere, 'test');
@@ -43,6 +50,8 @@ export async function testApp(
     dataFolder: folder,
     plans,
     shelf,
+    trials,
+    rigPort: more.rigPort ?? 0,
     log: pino({ level: 'silent' }),
     backups,
     names: namesOf('127.0.0.1', more.hosts ?? []),
@@ -52,5 +61,5 @@ export async function testApp(
   /** Looks into the tables, or changes them behind the program's back. */
   const sql = (text: string, values?: unknown[]): Promise<unknown> =>
     data.write((manager) => manager.query<unknown>(text, values));
-  return { app, data, close, plans, shelf, folder, sql, summaries, backups };
+  return { app, data, close, plans, shelf, trials, folder, sql, summaries, backups };
 }

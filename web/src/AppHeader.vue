@@ -11,7 +11,12 @@ defineEmits<{ shortcuts: [] }>();
 const plan = usePlan();
 const route = useRoute();
 const preferences = usePreferences();
-const inPlan = computed(() => route.name === 'mechanism' && plan.document !== undefined);
+/** A trial that is open has the plan of its robot in hand: what is taken into it is undone here. */
+const inPlan = computed(
+  () =>
+    (route.name === 'mechanism' || (route.name === 'bench' && (plan.canUndo || plan.canRedo))) &&
+    plan.document !== undefined,
+);
 const STATES = {
   saved: 'saved',
   saving: 'saving …',
@@ -26,9 +31,10 @@ const STATES = {
 <template>
   <header class="flex min-h-11 shrink-0 flex-wrap items-center gap-x-6 gap-y-1 border-b border-ink px-4">
     <RouterLink to="/robots" class="text-base font-bold">Rough Gear</RouterLink>
-    <nav aria-label="Main" class="flex items-center gap-5">
+    <nav aria-label="Main" class="flex flex-wrap items-center gap-x-5 gap-y-1">
       <RouterLink to="/robots" :class="route.name === 'robots' ? 'font-semibold' : 'act'">Robots</RouterLink>
       <RouterLink to="/shelf" :class="route.name === 'shelf' ? 'font-semibold' : 'act'">Shelf</RouterLink>
+      <RouterLink to="/bench" :class="route.name === 'bench' ? 'font-semibold' : 'act'">Bench</RouterLink>
       <RouterLink to="/data" :class="route.name === 'data' ? 'font-semibold' : 'act'">Data</RouterLink>
       <RouterLink to="/models" :class="route.name === 'models' ? 'font-semibold' : 'act'">Models</RouterLink>
       <b v-if="inPlan" class="max-w-48 truncate">{{ plan.document?.name }}</b>

@@ -5,6 +5,12 @@ const routes: RouteRecordRaw[] = [
   { path: '/', redirect: '/robots' },
   { path: '/robots', name: 'robots', component: RobotsView },
   {
+    path: '/robots/:planId/paper/:sheet(order|cards)',
+    name: 'robot-paper',
+    component: () => import('./views/robot/paper/RobotPaper.vue'),
+    props: true,
+  },
+  {
     path: '/robots/:planId/:mechanismId?/:link?',
     name: 'mechanism',
     component: () => import('./views/mechanism/MechanismView.vue'),
@@ -14,6 +20,18 @@ const routes: RouteRecordRaw[] = [
     path: '/shelf/:kind?/:partId?',
     name: 'shelf',
     component: () => import('./views/shelf/ShelfView.vue'),
+    props: true,
+  },
+  {
+    path: '/bench/:trialId?',
+    name: 'bench',
+    component: () => import('./views/bench/BenchView.vue'),
+    props: true,
+  },
+  {
+    path: '/bench/:trialId/paper/:form(blank|report)',
+    name: 'trial-paper',
+    component: () => import('./views/bench/paper/TrialPaper.vue'),
     props: true,
   },
   { path: '/data', name: 'data', component: () => import('./views/data/DataView.vue') },

@@ -1,4 +1,4 @@
-import type { MechanismResult, Part, PartKind, Plan, Quantity } from '@rough-gear/core';
+import type { FoundKey, MechanismResult, Part, PartKind, Plan, Quantity, Taking, Trial } from '@rough-gear/core';
 import type { Problem } from '../plan/problem.js';
 
 /** A plan in a list. */
@@ -129,6 +129,8 @@ export interface ArchiveReport {
   readonly plansBeside: readonly string[];
   readonly partsAdded: number;
   readonly partsThere: number;
+  readonly trialsAdded: number;
+  readonly trialsThere: number;
   /** What could not be taken, and why. */
   readonly refused: readonly string[];
 }
@@ -161,3 +163,39 @@ export function revisionOf(etag: string): number | undefined {
   const match = /^"r(\d+)"$/.exec(etag);
   return match ? Number(match[1]) : undefined;
 }
+
+/** A figure that a trial found, as lists and comparisons of specimens use it. SI. */
+export interface FoundSummary {
+  readonly key: FoundKey;
+  readonly value: number;
+  /** Absent where the readings say nothing of it. */
+  readonly error?: number;
+}
+
+/** A trial in the book: all of it but its readings. */
+export interface TrialSummary extends Omit<Trial, 'readings' | 'struck'> {
+  readonly id: string;
+  readonly revision: number;
+  readonly rows: number;
+  readonly found: readonly FoundSummary[];
+  readonly takings: readonly Taking[];
+}
+
+/** A trial as it stands; the revision is in the ETag. */
+export interface StoredTrial {
+  readonly id: string;
+  readonly revision: number;
+  readonly savedAt: string;
+  readonly trial: Trial;
+  readonly takings: readonly Taking[];
+}
+
+/** What came of bringing trials in. */
+export interface TrialsBrought {
+  readonly added: number;
+  readonly there: number;
+  readonly refused: readonly string[];
+}
+
+/** So many trials a book holds. */
+export const MOST_TRIALS = 5000;

@@ -1,18 +1,20 @@
 import type { Dimension } from '@rough-gear/core';
 import Papa from 'papaparse';
 import { withoutGuard } from '../shelf/formulas.js';
-import { siSpelling } from '../units/display.js';
-import { unit } from '../units/units.js';
+import { unitNamed } from './unitNames.js';
 
 /** A column of readings: SI where its unit was understood. */
 export interface ReadingColumn {
-  /** As it stands in the head; "column 2" where there is none. */
+  /** As it stands in the head; "column 2" where there is none. Columns of words alone are left out. */
   readonly name: string;
   /** As it stands in the head or in the row under it. */
   readonly unit?: string;
   /** What it measures, where name or unit say so. */
   readonly dimension?: Dimension;
-  readonly values: readonly number[];
+  /** `null` where a line has nothing in it. */
+  readonly values: readonly (number | null)[];
+  /** Its unit was understood, so that the values are SI; otherwise they are as they stand there. */
+  readonly inSi: boolean;
 }
 
 /** A line that was left out, counted from 1, and why. */
@@ -24,29 +26,6 @@ export interface UnreadLine {
 export type ColumnsRead =
   | { readonly ok: true; readonly columns: readonly ReadingColumn[]; readonly unread: readonly UnreadLine[] }
   | { readonly ok: false; readonly reason: string };
-
-/** A unit as meters, loggers and people write it: what it measures, and how the units' package spells it. */
-const UNIT_NAMES: readonly (readonly [RegExp, Dimension, string])[] = [
-  [/^(?:s|sec|secs?onds?)$/i, 'time', 's'],
-  [/^(?:ms|msec)$/, 'time', 'ms'],
-  [/^(?:min|minutes?)$/i, 'time', 'min'],
-  [/^(?:v|volts?)$/i, 'voltage', 'V'],
-  [/^mv$/i, 'voltage', 'mV'],
-  [/^(?:a|amps?|amperes?)$/i, 'current', 'A'],
-  [/^ma$/i, 'current', 'mA'],
-  [/^(?:rpm|1\/min|min-1|u\/min)$/i, 'speed', 'rpm'],
-  [/^(?:rad\/s|rad\/sec)$/i, 'speed', 'rad / s'],
-  [/^n$/i, 'force', 'N'],
-  [/^(?:lbf?|pounds?)$/i, 'force', 'lbf'],
-  [/^kgf?$/i, 'force', 'kgf'],
-  [/^(?:n·?m|nm|n\*m)$/i, 'torque', 'N m'],
-  [/^(?:°|deg|degrees?)$/i, 'angle', 'deg'],
-  [/^rad$/i, 'angle', 'rad'],
-  [/^(?:µs|us)$/i, 'pulse', 'us'],
-  [/^(?:°c|degc|c)$/i, 'temperature', 'degC'],
-  [/^(?:°f|degf|f)$/i, 'temperature', 'degF'],
-  [/^w$/i, 'power', 'W'],
-];
 
 /** What a column is called, where it carries no unit. */
 const NAMES: readonly (readonly [RegExp, Dimension])[] = [
@@ -70,15 +49,7 @@ function headOf(cell: string): Head {
   const bracket = /^(.*?)\s*[([]\s*([^)\]]+?)\s*[)\]]$/.exec(cell);
   if (bracket) return { name: bracket[1]!.trim() || cell, unit: bracket[2] };
   const tail = /^(.+)_([A-Za-z°µ/·]+)$/.exec(cell);
-  return tail && known(tail[2]!) ? { name: tail[1]!, unit: tail[2] } : { name: cell };
-}
-
-const known = (text: string) => UNIT_NAMES.find(([pattern]) => pattern.test(text.trim()));
-
-/** Linear units by their factor; degrees of warmth have a zero of their own. */
-function toSi(value: number, dimension: Dimension, spelled: string): number {
-  if (dimension === 'temperature') return unit(value, spelled).to('degC').value;
-  return value * unit(1, spelled).to(siSpelling(dimension)).value;
+  return tail && unitNamed(tail[2]!) ? { name: tail[1]!, unit: tail[2] } : { name: cell };
 }
 
 const POINT = /^[-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?$/i;
@@ -112,32 +83,38 @@ export function readColumns(text: string): ColumnsRead {
   const width = rows[first]!.length;
   const above = rows.slice(0, first);
   const unitRow =
-    above.length > 1 && above.at(-1)!.every((cell) => cell === '' || known(bare(cell))) ? above.at(-1) : undefined;
+    above.length > 1 && above.at(-1)!.every((cell) => cell === '' || unitNamed(bare(cell)) !== undefined)
+      ? above.at(-1)
+      : undefined;
   const headRow = unitRow ? above.at(-2) : above.at(-1);
   const heads = Array.from({ length: width }, (_, i): Head => {
     const head = headOf(headRow?.[i] || `column ${i + 1}`);
     const under = unitRow?.[i];
     return under ? { ...head, unit: bare(under) } : head;
   });
+  const below = rows.slice(first);
+  const counted = heads.map((_, j) => below.some((row) => numberOf(row[j] ?? '', comma) !== undefined));
   const unread: UnreadLine[] = [];
-  const kept: number[][] = [];
-  rows.slice(first).forEach((row, i) => {
+  const kept: (number | null)[][] = [];
+  below.forEach((row, i) => {
     const line = first + i + 1;
-    const values = heads.map((_, j) => numberOf(row[j] ?? '', comma));
+    // An empty cell is nothing read; a line that ends too soon is a broken one.
+    const values = heads.map((_, j) => (row[j] === '' || !counted[j] ? null : numberOf(row[j] ?? '', comma)));
     const bad = values.findIndex((value) => value === undefined);
-    if (bad < 0) kept.push(values as number[]);
+    if (bad < 0) kept.push(values as (number | null)[]);
     else unread.push({ line, reason: `${heads[bad]!.name}: "${row[bad] ?? ''}" is no number` });
   });
-  const columns = heads.map((head, i): ReadingColumn => {
-    const by = head.unit === undefined ? undefined : known(head.unit);
-    const dimension = by?.[1] ?? NAMES.find(([pattern]) => pattern.test(head.name))?.[1];
-    const own = head.unit === undefined ? known(head.name) : by;
-    return {
-      name: head.name,
-      unit: head.unit,
-      dimension,
-      values: kept.map((row) => (own && own[1] === dimension ? toSi(row[i]!, own[1], own[2]) : row[i]!)),
-    };
+  const columns = heads.flatMap((head, i): readonly ReadingColumn[] => {
+    if (!counted[i]) return [];
+    const by = head.unit === undefined ? undefined : unitNamed(head.unit);
+    const dimension = by?.dimension ?? NAMES.find(([pattern]) => pattern.test(head.name))?.[1];
+    const own = head.unit === undefined ? unitNamed(head.name) : by;
+    const convert = own && own.dimension === dimension ? own.toSi : undefined;
+    const values = kept.map((row) => {
+      const value = row[i] ?? null;
+      return value !== null && convert ? convert(value) : value;
+    });
+    return [{ name: head.name, unit: head.unit, dimension, inSi: convert !== undefined, values }];
   });
   return { ok: true, columns, unread };
 }

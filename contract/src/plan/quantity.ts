@@ -18,6 +18,8 @@ const quantity = (si: Joi.NumberSchema) =>
       .valid(...SOURCES)
       .required(),
     from: Joi.string().max(500),
+    error: Joi.number().min(0).max(MOST_FIGURE),
+    trial: Joi.string().max(80),
   });
 
 /** A figure of any sign. */

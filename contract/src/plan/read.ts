@@ -47,12 +47,13 @@ export function readPlanText(text: string): PlanRead {
   }
 }
 
-function problemOf({ path, message, context }: ValidationErrorItem): Problem {
+/** A problem of the schema as a person reads it. */
+export function problemOf({ path, message, context }: ValidationErrorItem): Problem {
   const field =
     path.reduce<string>(
       (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text ? `${text}.${key}` : key),
       '',
-    ) || 'plan';
+    ) || 'document';
   const label = context?.label ?? '';
   const reason = message.startsWith(label) ? message.slice(label.length).replace(/^:? /, '') : message;
   const value: unknown = context?.value;

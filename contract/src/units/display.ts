@@ -67,12 +67,33 @@ function factorOf(dimension: Dimension, spelled: string): number {
 
 /** Times from here on are told in hours: nobody counts the seconds of a brush's life. s */
 const LONG = 7200;
-/** A value in the chosen system's unit, three digits unless said otherwise. */
-export function display(si: number, dimension: Dimension, system: UnitSystem = 'metric', significant = 3): Displayed {
+
+function chosenUnit(si: number, dimension: Dimension, system: UnitSystem): DisplayUnit {
   const [first, small] = unitsOf(dimension, system);
   const long = dimension === 'time' && Math.abs(si) >= LONG;
-  const chosen = long ? HOURS : small && Math.abs(si) < 0.5 && si !== 0 ? small : first!;
+  return long ? HOURS : small && Math.abs(si) < 0.5 && si !== 0 ? small : first!;
+}
+
+/** A value in the chosen system's unit, three digits unless said otherwise. */
+export function display(si: number, dimension: Dimension, system: UnitSystem = 'metric', significant = 3): Displayed {
+  const chosen = chosenUnit(si, dimension, system);
   return { number: digits(inUnit(si, dimension, chosen), significant), unit: chosen.label };
+}
+
+/** All values of an axis or a column in one unit: that of the value it is chosen by. */
+export interface Scale {
+  readonly unit: string;
+  at(si: number): number;
+}
+
+/**
+ * The unit that a value is shown in, for all its neighbours too.
+ *
+ * @example scaleOf(9000, 'time').at(1800) //=> 0.5
+ */
+export function scaleOf(like: number, dimension: Dimension, system: UnitSystem = 'metric'): Scale {
+  const chosen = chosenUnit(like, dimension, system);
+  return { unit: chosen.label, at: (si) => inUnit(si, dimension, chosen) };
 }
 
 /** The same in one piece: "1.48 s", "9.4:1", "20°". */

@@ -89,6 +89,9 @@ export const UNITS: Readonly<Record<Dimension, DimensionUnits>> = {
   drag: { metric: [one('mA·s/rad', 'mA s / rad')], example: '1.5 mA·s/rad' },
 };
 
+/** Everything a figure may measure. */
+export const DIMENSIONS = Object.keys(UNITS) as readonly Dimension[];
+
 /** The units of a dimension in a system; metric where the trade uses nothing else. */
 export function unitsOf(dimension: Dimension, system: UnitSystem): readonly DisplayUnit[] {
   const { metric, inch } = UNITS[dimension];

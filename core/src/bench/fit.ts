@@ -74,7 +74,22 @@ export interface Model {
   slopes(coefficients: readonly number[], x: number): readonly number[];
 }
 
+/** A long log is searched by means of neighbours, so many of them; what is left and how sure it is counts every reading. */
+const MOST_SEARCHED = 1500;
+
+function meansOf(x: readonly number[], y: readonly number[]): { x: number[]; y: number[] } {
+  const each = Math.ceil(x.length / MOST_SEARCHED);
+  if (each === 1) return { x: [...x], y: [...y] };
+  const mean = (values: readonly number[], from: number): number => {
+    const some = values.slice(from, from + each);
+    return some.reduce((sum, value) => sum + value, 0) / some.length;
+  };
+  const starts = Array.from({ length: Math.ceil(x.length / each) }, (_, i) => i * each);
+  return { x: starts.map((from) => mean(x, from)), y: starts.map((from) => mean(y, from)) };
+}
+
 const ITERATIONS = 200;
+const DAMPINGS = [1e-3, 1e-1, 10] as const;
 
 /**
  * A curve through readings, from a guess: Levenberg and Marquardt's way, each coefficient counted in its guess so that their
@@ -85,19 +100,38 @@ const ITERATIONS = 200;
 export function curveFit(x: readonly number[], y: readonly number[], model: Model, guess: readonly number[]): Fit {
   if (x.length < guess.length) throw new RangeError(`${x.length} readings do not tell ${guess.length} figures`);
   const real = (scaled: readonly number[]): number[] => scaled.map((value, i) => value * guess[i]!);
-  const { parameterValues } = levenbergMarquardt(
-    { x: [...x], y: [...y] },
-    (scaled: readonly number[]) => (at: number) => model.at(real(scaled), at),
-    {
-      initialValues: guess.map(() => 1),
-      jacobianFunction: (scaled: readonly number[]) => (at: number) =>
-        model.slopes(real(scaled), at).map((slope, i) => slope * guess[i]!),
-      maxIterations: ITERATIONS,
-      errorTolerance: 0,
-      damping: 1e-3,
-    },
-  );
-  const coefficients = real([...parameterValues]);
+  const left = (scaled: readonly number[]): number => {
+    const at = real(scaled);
+    return x.reduce((sum, one, i) => sum + (y[i]! - model.at(at, one)) ** 2, 0);
+  };
+  const thin = meansOf(x, y);
+  // From a far guess one damping may stand still where another goes on: the best of them counts.
+  const tries = DAMPINGS.flatMap((damping) => {
+    try {
+      const { parameterValues } = levenbergMarquardt(
+        thin,
+        (scaled: readonly number[]) => (at: number) => model.at(real(scaled), at),
+        {
+          initialValues: guess.map(() => 1),
+          jacobianFunction: (scaled: readonly number[]) => (at: number) =>
+            model.slopes(real(scaled), at).map((slope, i) => slope * guess[i]!),
+          maxIterations: ITERATIONS,
+          errorTolerance: 0,
+          damping,
+        },
+      );
+      return [[...parameterValues]];
+    } catch {
+      // Its own matrix became singular on the way.
+      return [];
+    }
+  });
+  const best = [guess.map(() => 1), ...tries]
+    .map((scaled) => ({ scaled, left: left(scaled) }))
+    .filter((one) => Number.isFinite(one.left))
+    .reduce((least, one) => (one.left < least.left ? one : least), { scaled: guess.map(() => 1), left: Infinity });
+  if (best.left === Infinity) throw new RangeError('no curve of this kind goes through these readings');
+  const coefficients = real(best.scaled);
   const residuals = x.map((at, i) => y[i]! - model.at(coefficients, at));
   return told(coefficients, new Matrix(x.map((at) => [...model.slopes(coefficients, at)])), residuals);
 }

@@ -8,3 +8,8 @@ export * from './packTrial.js';
 export * from './pullTrial.js';
 export * from './servoLine.js';
 export * from './warmthTrial.js';
+export * from './conclude/index.js';
+export * from './conclusion.js';
+export * from './found.js';
+export * from './trial.js';
+export * from './overTime.js';

@@ -87,7 +87,8 @@ export function fitStall(freeCurrent: number, readings: readonly StallReading[])
 }
 
 /** What the meter across two open leads of a turning motor shows. */
-export type SpunMeter = 'direct' | 'peak' | 'r.m.s.' | 'behind a bridge';
+export const SPUN_METERS = ['direct', 'peak', 'r.m.s.', 'behind a bridge'] as const;
+export type SpunMeter = (typeof SPUN_METERS)[number];
 
 /** Two diodes of a bridge, V. */
 const BRIDGE = 1.4;

@@ -8,6 +8,8 @@ export interface WarmthTrial {
   readonly fit: Fit;
 }
 
+const TWO_THIRDS = 0.63;
+
 /** T = Ta + W·R·(1 − e^(−t/(R·C))) */
 const warming = (ambient: number, watts: number): Model => ({
   at: ([resistance, capacity], time) => ambient - watts * resistance! * Math.expm1(-time / (resistance! * capacity!)),
@@ -32,12 +34,15 @@ export function fitWarmth(
   const hottest = Math.max(...readings.map(({ temperature }) => temperature - ambient));
   const longest = Math.max(...readings.map(({ time }) => time));
   if (!(watts > 0 && hottest > 0 && longest > 0)) throw new RangeError('nothing warms: no rise, no watts or no time');
-  const guess = (1.2 * hottest) / watts;
+  const guess = (1.1 * hottest) / watts;
+  // Two thirds of the way after one time constant.
+  const near = readings.find(({ temperature }) => temperature - ambient > TWO_THIRDS * hottest)?.time ?? longest;
+  const constant = near > 0 ? near : longest / 2;
   const fit = curveFit(
     readings.map(({ time }) => time),
     readings.map(({ temperature }) => temperature),
     warming(ambient, watts),
-    [guess, longest / 2 / guess],
+    [guess, constant / guess],
   );
   return { caseToAir: measuredOf(fit, 0), caseCapacity: measuredOf(fit, 1), fit };
 }

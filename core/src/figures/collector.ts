@@ -105,6 +105,8 @@ export class FigureCollector {
       source,
     };
     if (as !== undefined) figure.as = as;
+    if (quantity?.error !== undefined) figure.error = quantity.error;
+    if (quantity?.trial !== undefined) figure.trial = quantity.trial;
     if (from !== undefined) figure.from = from;
     else if (value === undefined && estimate?.lacking !== undefined) figure.from = estimate.lacking;
     this.put(figure, name);

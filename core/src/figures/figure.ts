@@ -66,6 +66,10 @@ export interface Figure {
   readonly from?: string;
   /** What was typed, where it was. */
   readonly as?: string;
+  /** Of a measured one: standard deviation of what it may really be, SI. */
+  readonly error?: number;
+  /** The trial it was measured in. */
+  readonly trial?: string;
   readonly at: Place;
   /** An optional figure may be absent without anything becoming unknown. */
   readonly optional: boolean;

@@ -14,3 +14,4 @@ export * from './trapezoid.js';
 export * from './stepRun.js';
 export * from './servoRun.js';
 export { RUN_NEEDS, SERVO_RUN_NEEDS, STEP_RUN_NEEDS } from './needs.js';
+export * from './meanSupplyCurrent.js';

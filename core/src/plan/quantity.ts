@@ -10,6 +10,10 @@ export interface Quantity {
   readonly as: string;
   readonly source: Source;
   readonly from?: string;
+  /** Of a measured one: standard deviation of what it may really be, SI. */
+  readonly error?: number;
+  /** The trial it was measured in. */
+  readonly trial?: string;
 }
 
 /**

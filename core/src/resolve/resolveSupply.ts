@@ -1,13 +1,14 @@
 import { supplyAt } from '../plan/place.js';
 import type { FigureCollector } from '../figures/collector.js';
 import { Memory } from '../figures/memory.js';
-import { BENCH_RESISTANCE, CELLS } from '../pack/cells.js';
+import { CELLS } from '../pack/cells.js';
 import { floorVoltage, fullVoltage, packResistance, packRestVoltage } from '../pack/pack.js';
 import type { BreakerPart, PackPart, PartKind } from '../plan/part.js';
 import type { Plan } from '../plan/plan.js';
 import type { PackNode, ProtectedNode, SupplyNode } from '../plan/supply.js';
 import { wireResistance } from '../protection/wire.js';
 import type { PathPack, PathProtection } from '../powerpath/path.js';
+import { readPackFigures } from './packFigures.js';
 
 const LEAD_EXPONENT = 1.2;
 const TWELVE_VOLT_BOARDS = 6.8;
@@ -86,17 +87,10 @@ function resolvePack(plan: Plan, node: PackNode, collect: FigureCollector): Path
   const part: PackPart = partOf(plan, node.part, 'pack');
   const nodeAt = supplyAt(plan, node.id);
   const partAt = ['parts', node.part, 'part'];
-  const capacity = collect.takeOptional('pack.capacity', part.capacity, [...partAt, 'capacity']);
+  const { figures, capacity } = readPackFigures(part, partAt, collect);
+  const { series } = figures;
   const cell = CELLS[part.chemistry];
   const bench = part.chemistry === 'bench';
-  const series = bench ? collect.take('pack.voltage', part.voltage, [...partAt, 'voltage']) : part.series;
-  const cellResistance = collect.take('pack.cellResistance', part.cellResistance, [...partAt, 'cellResistance'], {
-    value: bench
-      ? BENCH_RESISTANCE / series
-      : capacity && (cell.resistanceTimesAmpHours * part.parallel) / (capacity / 3600),
-    why: bench ? 'for a volt of a supply that holds its volts' : `usual for ${cell.name} cells of this capacity`,
-  });
-  const leadResistance = collect.take('pack.leadResistance', part.leadResistance, [...partAt, 'leadResistance']);
   const charge = collect.take('pack.charge', node.charge, [...nodeAt, 'charge']);
   const others = collect.take('pack.others', node.others, [...nodeAt, 'others']);
   const dischargeLimit = collect.take('pack.dischargeLimit', part.dischargeLimit, [...partAt, 'dischargeLimit']);
@@ -130,8 +124,6 @@ function resolvePack(plan: Plan, node: PackNode, collect: FigureCollector): Path
     why: 'the boards on a 12 V robot; on a smaller pack its cells’ floor',
     source: 'typical',
   });
-  const { chemistry, parallel } = part;
-  const figures = { chemistry, series, parallel, cellResistance, leadResistance };
   return {
     figures,
     charge,

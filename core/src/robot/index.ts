@@ -9,3 +9,4 @@ export * from './stageMass.js';
 export * from './supplyLedger.js';
 export * from './ledger.js';
 export * from './eventRungs.js';
+export * from './matchLog.js';

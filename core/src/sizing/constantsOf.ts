@@ -14,3 +14,14 @@ export function constantsOf(part: Part): MotorConstants | undefined {
   const { constants } = resolveMotor(part, [], collect);
   return collect.lacks().motor ? undefined : constants;
 }
+
+/**
+ * Inertia of a motor's rotor: its own, or what mass and can come to; `undefined` where neither is known.
+ *
+ * @example rotorInertiaOf(plan.parts['motor-1'].part) > 0 //=> true
+ */
+export function rotorInertiaOf(part: Part): number | undefined {
+  if (part.kind !== 'motor') return undefined;
+  const { rotorInertia } = resolveMotor(part, [], new FigureCollector());
+  return Number.isFinite(rotorInertia) ? rotorInertia : undefined;
+}

@@ -1,3 +1,4 @@
+import type { Figure } from '../figures/figure.js';
 import type { FigureName } from '../figures/table.js';
 import { currentChoice, partIdsOf, type Mechanism, type Plan, type SpreadPlan } from '../plan/plan.js';
 import type { Quantity } from '../plan/quantity.js';
@@ -16,8 +17,8 @@ export const SPREAD_WORDS: Readonly<Record<SpreadFactor, { readonly name: string
   efficiency: { name: 'losses of the train', measure: 'amperes while lifting a known weight steadily' },
 };
 
-/** The figures a factor moves, and which way: constants are stiffer where torque is greater and speed lower. */
-const MASSES: readonly FigureName[] = [
+/** The figures a factor moves (causes of a go that was not as predicted move them too), and which way: constants are stiffer where torque is greater and speed lower. */
+export const MASSES: readonly FigureName[] = [
   'job.mass',
   'job.payload',
   'job.pieceMass',
@@ -29,7 +30,7 @@ const MASSES: readonly FigureName[] = [
   'output.tableInertia',
   'job.legMass',
 ];
-const FRICTIONS: readonly FigureName[] = [
+export const FRICTIONS: readonly FigureName[] = [
   'motor.freeCurrent',
   'motor.referenceFreeCurrent',
   'job.friction',
@@ -39,7 +40,7 @@ const FRICTIONS: readonly FigureName[] = [
   'output.rollingResistance',
   'stage.friction',
 ];
-const MORE_TORQUE: readonly FigureName[] = [
+export const MORE_TORQUE: readonly FigureName[] = [
   'motor.stallTorque',
   'stepper.holdingTorque',
   'stepServo.ratedTorque',
@@ -47,16 +48,25 @@ const MORE_TORQUE: readonly FigureName[] = [
   'servo.stallTorque',
   'servo.stallForce',
 ];
-const LESS_SPEED: readonly FigureName[] = [
+export const LESS_SPEED: readonly FigureName[] = [
   'motor.freeSpeed',
   'motor.kv',
   'motor.referenceKv',
   'servo.speed',
   'servo.velocity',
 ];
-const LOSSES: readonly FigureName[] = ['stage.efficiency', 'output.efficiency'];
+export const LOSSES: readonly FigureName[] = ['stage.efficiency', 'output.efficiency'];
 
 type Way = 'mass' | 'friction' | 'torque' | 'speed' | 'loss' | 'charge';
+const FACTOR_OF = {
+  mass: 'mass',
+  friction: 'friction',
+  torque: 'constants',
+  speed: 'constants',
+  loss: 'efficiency',
+} as const satisfies Readonly<Record<Exclude<Way, 'charge'>, SpreadFactor>>;
+/** A stiffer motor is slower. */
+const SIDE = { mass: 1, friction: 1, torque: 1, speed: -1, loss: 1 } as const;
 const all = (names: readonly FigureName[], way: Way) => names.map((name): [FigureName, Way] => [name, way]);
 const MOVES: ReadonlyMap<FigureName, Way> = new Map([
   ...all(MASSES, 'mass'),
@@ -127,6 +137,36 @@ export function spreadAmountsFor(plan: Plan, mechanism: Mechanism): SpreadAmount
   };
 }
 
+/** Half widths of what was measured, by figure: SI. */
+export type MeasuredSpread = ReadonlyMap<FigureName, number>;
+
+/** Builds lie evenly within their range: as wide as this many standard deviations either way, it scatters as much. */
+const EVEN_TO_SIGMA = Math.sqrt(3);
+
+/**
+ * Figures of a path that were measured with their errors: they vary by these instead of by what is typical.
+ *
+ * @example measuredSpread({ 'motor.kv': { key: 'motor.kv', value: 50, error: 1 } }).get('motor.kv') //=> 1.732
+ */
+export function measuredSpread(
+  figures: Readonly<Record<string, Pick<Figure, 'key' | 'error' | 'value'>>>,
+): MeasuredSpread {
+  const found = new Map<FigureName, number>();
+  const wide = (error: number, value: number) => Math.min(EVEN_TO_SIGMA * error, MOST_APART * Math.abs(value));
+  for (const { key, error, value } of Object.values(figures))
+    if (error !== undefined && value !== undefined && MOVES.has(key as FigureName))
+      found.set(key as FigureName, wide(error, value));
+  // A train is measured as a whole: its stages share the error, and move together.
+  const stages = Object.values(figures).filter(({ key }) => STAGE_EFFICIENCY.test(key));
+  if (stages.length > 0 && stages.every(({ error, value }) => error !== undefined && value !== undefined)) {
+    const errors = stages.map((stage) => wide(stage.error!, stage.value!));
+    found.set('stage.efficiency', errors.reduce((sum, one) => sum + one, 0) / errors.length);
+  }
+  return found;
+}
+
+const STAGE_EFFICIENCY = /^stage.*\.efficiency$/;
+
 /** Beyond this a motor is none any more. */
 const MOST_APART = 0.6;
 
@@ -138,13 +178,23 @@ export type Build = Readonly<Record<SpreadFactor, number>>;
  *
  * @example adjustFor({ constants: 1, friction: 0, mass: 0, charge: 0, efficiency: 0 }, spreadAmounts({}), 2)('motor.stallTorque', 2) //=> 2.14
  */
-export function adjustFor(build: Build, amounts: SpreadAmounts, stages: number): Adjust {
+export function adjustFor(
+  build: Build,
+  amounts: SpreadAmounts,
+  stages: number,
+  measured: MeasuredSpread = new Map(),
+): Adjust {
   const scaled = (factor: 'constants' | 'friction' | 'mass') => 1 + build[factor] * amounts[factor];
   const [torque, friction, mass] = [scaled('constants'), scaled('friction'), scaled('mass')];
   const points = (build.efficiency * amounts.efficiency) / Math.max(1, stages);
   const charge = amounts.leastCharge + ((build.charge + 1) / 2) * (amounts.mostCharge - amounts.leastCharge);
   return (name, value) => {
-    switch (MOVES.get(name)) {
+    const way = MOVES.get(name);
+    const own = measured.get(name);
+    // Measured ones go as far as their own errors say, on the side of the factor they belong to.
+    if (own !== undefined && way !== undefined && way !== 'charge')
+      return value + build[FACTOR_OF[way]] * own * SIDE[way];
+    switch (way) {
       case undefined:
         return value;
       case 'mass':

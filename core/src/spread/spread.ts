@@ -4,7 +4,14 @@ import { SITUATIONS } from '../limits/situation.js';
 import type { RunSample } from '../motion/run.js';
 import type { Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
-import { adjustFor, SPREAD_FACTORS, spreadAmountsFor, type Build, type SpreadFactor } from './factors.js';
+import {
+  adjustFor,
+  measuredSpread,
+  SPREAD_FACTORS,
+  spreadAmountsFor,
+  type Build,
+  type SpreadFactor,
+} from './factors.js';
 import { bandOf, correlation, type Band } from './band.js';
 import { randomFrom } from './random.js';
 
@@ -68,6 +75,7 @@ export function* spreadBuilds(
   const amounts = spreadAmountsFor(plan, mechanism);
   const middle = resolvePath(plan, mechanism, jobId);
   const stages = Object.keys(middle.figures).filter((key) => key.endsWith('.efficiency')).length;
+  const measured = measuredSpread(middle.figures);
   const reach = reachOf(middle);
   const run = judge(middle).run;
   const span = { time: 1.25 * (run?.time ?? 0), speed: reach?.points.at(-1)?.speed ?? 0 };
@@ -78,7 +86,7 @@ export function* spreadBuilds(
 
   for (let i = 0; i < count; i++) {
     const build = Object.fromEntries(SPREAD_FACTORS.map((factor) => [factor, 2 * random() - 1])) as Build;
-    const path = resolvePath(plan, mechanism, jobId, adjustFor(build, amounts, stages));
+    const path = resolvePath(plan, mechanism, jobId, adjustFor(build, amounts, stages, measured));
     const result = judge(path);
     const arrived = result.run?.outcome === 'arrived' ? result.run : undefined;
     seen.push({ build, margin: tally.count(result), time: arrived?.time, peak: result.run?.peakSupplyCurrent });

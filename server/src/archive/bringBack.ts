@@ -9,14 +9,17 @@ import { PlanEntity, RevisionEntity, ShelfEntity } from '../db/entities.js';
 import { HttpProblem } from '../http/problem.js';
 import { soughtOf } from '../plans/store.js';
 import { readShelf } from '../shelf/data.js';
+import { TrialStore } from '../trials/store.js';
 import {
   MANIFEST,
   manifestSchema,
   planFileSchema,
   SHELF,
   shelfFileSchema,
+  trialFileSchema,
   type ArchivedPart,
   type ArchivedPlan,
+  type ArchivedTrial,
 } from './format.js';
 import type { ArchiveFile } from './read.js';
 
@@ -31,6 +34,8 @@ export async function bringBack(data: Database, files: AsyncIterable<ArchiveFile
     plansBeside: [] as string[],
     partsAdded: 0,
     partsThere: 0,
+    trialsAdded: 0,
+    trialsThere: 0,
     refused: [] as string[],
   };
   let known = false;
@@ -46,6 +51,9 @@ export async function bringBack(data: Database, files: AsyncIterable<ArchiveFile
     } else if (name.startsWith('plans/')) {
       const plan = checked<ArchivedPlan>(planFileSchema, name, text, report.refused);
       if (plan) await bringPlan(data, plan, report);
+    } else if (name.startsWith('trials/')) {
+      const trial = checked<ArchivedTrial>(trialFileSchema, name, text, report.refused);
+      if (trial) await bringTrial(data, trial, report);
     } else report.refused.push(`${name.slice(0, 80)}: nothing this version knows`);
   }
   return report;
@@ -66,6 +74,14 @@ function checked<T>(schema: Joi.Schema<T>, name: string, text: string, refused: 
   if (!error && value !== undefined) return value as T;
   refused.push(`${name.slice(0, 80)}: ${(error?.message ?? 'it is not JSON').slice(0, 200)}`);
   return undefined;
+}
+
+/** A trial that is not here; one that is was measured once, and stays. */
+async function bringTrial(data: Database, trial: ArchivedTrial, report: Report): Promise<void> {
+  const { added, there, refused } = await new TrialStore(data).bring([trial]);
+  report.trialsAdded += added;
+  report.trialsThere += there;
+  report.refused.push(...refused);
 }
 
 async function bringPlan(data: Database, plan: ArchivedPlan, report: Report): Promise<void> {

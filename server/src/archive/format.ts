@@ -1,3 +1,5 @@
+import { takingSchema, trialSchema } from '@rough-gear/contract/bench';
+import type { Taking, Trial } from '@rough-gear/core';
 import Joi from 'joi';
 
 export const ARCHIVE_FORMAT = 'rough-gear-archive';
@@ -7,6 +9,8 @@ export const ARCHIVE_VERSION = 1;
 export const MANIFEST = 'archive.json';
 /** A file for each plan: its row and all its revisions, each as it lies in the database. */
 export const planPath = (id: string): string => `plans/${id}.json`;
+/** A file for each trial of the bench book. */
+export const trialPath = (id: string): string => `trials/${id}.json`;
 /** The whole shelf in one file. */
 export const SHELF = 'shelf.json';
 
@@ -17,6 +21,12 @@ export interface ArchivedPlan {
   readonly savedAt: string;
   readonly deletedAt: string | null;
   readonly revisions: readonly { readonly revision: number; readonly savedAt: string; readonly document: string }[];
+}
+
+export interface ArchivedTrial {
+  readonly id: string;
+  readonly trial: Trial;
+  readonly takings: readonly Taking[];
 }
 
 export interface ArchivedPart {
@@ -49,6 +59,12 @@ export const planFileSchema = Joi.object<ArchivedPlan>({
     .min(1)
     .required(),
 });
+
+export const trialFileSchema = Joi.object<ArchivedTrial>({
+  id: Joi.string().guid().required(),
+  trial: trialSchema.required(),
+  takings: Joi.array().items(takingSchema).max(1000).required(),
+}).unknown();
 
 export const shelfFileSchema = Joi.array<ArchivedPart[]>().items(
   Joi.object({

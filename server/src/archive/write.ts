@@ -5,6 +5,7 @@ import type { Part } from '@rough-gear/core';
 import { strToU8, Zip, ZipDeflate } from 'fflate';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity, ShelfEntity } from '../db/entities.js';
+import { TrialStore } from '../trials/store.js';
 import { VERSION } from '../version.js';
 import {
   ARCHIVE_FORMAT,
@@ -12,8 +13,10 @@ import {
   MANIFEST,
   planPath,
   SHELF,
+  trialPath,
   type ArchivedPart,
   type ArchivedPlan,
+  type ArchivedTrial,
 } from './format.js';
 
 /** So much is packed at once, bytes. */
@@ -49,6 +52,10 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
     if (out.destroyed) return;
     const plan = await planOf(data, id);
     if (plan) await add(planPath(id), plan);
+  }
+  for await (const { id, trial, takings } of new TrialStore(data).all()) {
+    if (out.destroyed) return;
+    await add(trialPath(id), { id, trial, takings } satisfies ArchivedTrial);
   }
   zip.end();
 }

@@ -35,6 +35,21 @@ export interface ShelfRow {
   retired: boolean;
 }
 
+/** A trial of the bench book: what a list says of it beside the whole. */
+export interface TrialRow {
+  id: string;
+  revision: number;
+  savedAt: string;
+  startedAt: string;
+  /** Null while it is gone on with; nothing is changed in it from then on. */
+  closedAt: string | null;
+  /** All of it but its readings, with what it found, as JSON. */
+  head: string;
+  document: string;
+  /** What was taken from it into parts, one after the other, as JSON. */
+  takings: string;
+}
+
 /** The one row behind the health answer. */
 export interface HealthRow {
   id: number;
@@ -94,6 +109,20 @@ export const ShelfImportEntity = new EntitySchema<ShelfImportRow>({
     takenAt: { type: 'text' },
     kind: { type: 'text' },
     replaced: { type: 'text' },
+  },
+});
+
+export const TrialEntity = new EntitySchema<TrialRow>({
+  name: 'trial',
+  columns: {
+    id: { type: 'text', primary: true },
+    revision: { type: 'integer' },
+    savedAt: { type: 'text' },
+    startedAt: { type: 'text' },
+    closedAt: { type: 'text', nullable: true },
+    head: { type: 'text' },
+    document: { type: 'text' },
+    takings: { type: 'text' },
   },
 });
 

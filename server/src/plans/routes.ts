@@ -3,7 +3,6 @@ import {
   LONGEST_PAGE,
   PLAN_SORTS,
   readPlan,
-  revisionOf,
   type PlanQuery,
   type PlanSaved,
   type StoredPlan,
@@ -11,8 +10,10 @@ import {
 import { PLAN_FORMAT, PLAN_VERSION, type Plan } from '@rough-gear/core';
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
+import { basedOn } from '../http/basedOn.js';
 import { oneAtATime } from '../http/oneAtATime.js';
 import { HttpProblem } from '../http/problem.js';
+import { validated } from '../http/validated.js';
 import { emptyPlan } from './emptyPlan.js';
 import type { PlanStore, Saved } from './store.js';
 
@@ -55,7 +56,7 @@ export function planRoutes(store: PlanStore): Router {
   router.get('/:id', async (request, response) => sendPlan(response, await found(store, request)));
 
   router.put('/:id', async (request, response) => {
-    const [at, base] = [idOf(request), basedOn(request)];
+    const [at, base] = [idOf(request), basedOn(request, 'plan')];
     const saved = await inTurn(() => store.save(at, base, planFrom(request.body)));
     const { id, revision, savedAt } = taken(response, saved);
     // Without the document: whoever has just sent it has it.
@@ -65,7 +66,11 @@ export function planRoutes(store: PlanStore): Router {
   router.patch('/:id', async (request, response) => {
     const { name: renamed } = validated(renameBody, request.body, 'body');
     const stored = await found(store, request);
-    const saved = await store.save(stored.id, basedOn(request), planFrom({ ...stored.document, name: renamed }));
+    const saved = await store.save(
+      stored.id,
+      basedOn(request, 'plan'),
+      planFrom({ ...stored.document, name: renamed }),
+    );
     sendPlan(response, taken(response, saved));
   });
 
@@ -108,15 +113,6 @@ export function planRoutes(store: PlanStore): Router {
   return router;
 }
 
-function validated<T>(schema: Joi.Schema<T>, value: unknown, where: string): T {
-  const { error, value: read } = schema.validate(value ?? {}, { errors: { wrap: { label: false } } });
-  if (error) {
-    const problems = error.details.map(({ path, message }) => ({ field: [where, ...path].join('.'), reason: message }));
-    throw new HttpProblem(400, 'The request is not understood', { problems });
-  }
-  return read as T;
-}
-
 function planFrom(document: unknown): Plan {
   const read = readPlan(document);
   if (!read.ok)
@@ -138,15 +134,6 @@ async function found(store: PlanStore, request: Request): Promise<StoredPlan> {
   const stored = await store.open(idOf(request));
   if (!stored) throw missing();
   return stored;
-}
-
-/** The revision a save is based on, from If-Match: without it nothing could be kept from being lost. */
-function basedOn(request: Request): number {
-  const header = request.headers['if-match'];
-  if (header === undefined) throw new HttpProblem(428, 'A save must say by If-Match which revision it is based on');
-  const revision = revisionOf(header);
-  if (revision === undefined) throw new HttpProblem(400, 'If-Match is not a revision of a plan', { detail: header });
-  return revision;
 }
 
 function sendPlan(response: Response, plan: StoredPlan): void {

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { partSchema, readPlanText, type ShelfPart } from '@rough-gear/contract';
-import type { Plan } from '@rough-gear/core';
+import { readTrial } from '@rough-gear/contract/bench';
+import type { Plan, Trial } from '@rough-gear/core';
 import { root } from '../root.js';
 
 const folder = new URL('contract/demo/', root);
@@ -21,6 +22,18 @@ export function readShelf(): readonly ShippedPart[] {
     shelf = file.parts;
   }
   return shelf;
+}
+
+/** The demo's bench book: its robots go by their names. */
+export function readDemoBook(): readonly { readonly id: string; readonly trial: Trial }[] {
+  const file = JSON.parse(readFileSync(new URL('bench-book.json', folder), 'utf8')) as {
+    trials: { id: string; trial: unknown }[];
+  };
+  return file.trials.map(({ id, trial }) => {
+    const read = readTrial(trial);
+    if (!read.ok) throw new Error(`demo trial ${id}: ${JSON.stringify(read.problems)}`);
+    return { id, trial: read.trial };
+  });
 }
 
 /** The demo robots, in the order they are made. */

@@ -1,10 +1,12 @@
-import { etagOf, partSchema, revisionOf, type ShelfMarks } from '@rough-gear/contract';
+import { etagOf, partSchema, type ShelfMarks } from '@rough-gear/contract';
 import type { UnitSystem } from '@rough-gear/contract/units';
 import { exportCsv, importCsv } from '@rough-gear/contract/shelf-files';
 import { PART_KINDS, type Part, type PartKind } from '@rough-gear/core';
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
+import { basedOn } from '../http/basedOn.js';
 import { HttpProblem } from '../http/problem.js';
+import { validated } from '../http/validated.js';
 import type { ShelfSaved, ShelfStore } from './store.js';
 
 const kind = Joi.string().valid(...PART_KINDS);
@@ -31,7 +33,7 @@ export function shelfRoutes(store: ShelfStore): Router {
   const router = Router();
 
   router.get('/', async (request, response) => {
-    const query = checked(listQuery, request.query, 'query');
+    const query = validated(listQuery, request.query, 'query');
     response.json(await store.list(query.kind, query.retired));
   });
 
@@ -40,14 +42,14 @@ export function shelfRoutes(store: ShelfStore): Router {
   });
 
   router.get('/file', async (request, response) => {
-    const query = checked(fileQuery, request.query, 'query');
+    const query = validated(fileQuery, request.query, 'query');
     const file = exportCsv(query.kind, await store.list(query.kind, true), query.units);
     response.attachment(`shelf-${query.kind}.csv`).type('text/csv').send(file);
   });
 
   // The report is the same whether it is a dry run or not: what is not sound is not taken in, not even in part.
   router.post('/file', async (request, response) => {
-    const query = checked(fileQuery, request.query, 'query');
+    const query = validated(fileQuery, request.query, 'query');
     if (typeof request.body !== 'string')
       throw new HttpProblem(415, 'A CSV file is wanted', { detail: 'Send it as text/csv.' });
     const report = importCsv(query.kind, request.body, await store.list(query.kind, true));
@@ -67,28 +69,17 @@ export function shelfRoutes(store: ShelfStore): Router {
 
   router.put('/:id', async (request, response) => {
     const part = partFrom(request.body);
-    const basedOn = revisionOf(request.get('If-Match') ?? '');
-    if (basedOn === undefined) throw new HttpProblem(428, 'Which version was changed is missing');
-    send(response, await store.replace(idOf(request), basedOn, part));
+    send(response, await store.replace(idOf(request), basedOn(request, 'part'), part));
   });
 
   router.patch('/:id', async (request, response) => {
-    send(response, await store.mark(idOf(request), checked(marks, request.body, 'body')));
+    send(response, await store.mark(idOf(request), validated(marks, request.body, 'body')));
   });
 
   return router;
 }
 
 const idOf = (request: Request): string => String(request.params['id']);
-
-function checked<T>(schema: Joi.ObjectSchema<T>, value: unknown, field: string): T {
-  const { error, value: read } = schema.validate(value ?? {});
-  if (error)
-    throw new HttpProblem(400, 'The request is not understood', {
-      problems: [{ field: [field, ...(error.details[0]?.path ?? [])].join('.'), reason: error.message }],
-    });
-  return read;
-}
 
 function partFrom(body: unknown): Part {
   const { error, value } = partSchema.validate(body, {

@@ -13,10 +13,13 @@ import {
   type ShelfMarks,
   type ShelfPart,
   type StoredPlan,
+  type StoredTrial,
   type TakenBack,
+  type TrialsBrought,
+  type TrialSummary,
 } from '@rough-gear/contract/api';
 import type { ImportReport } from '@rough-gear/contract/shelf-files';
-import type { Part, PartKind, Plan } from '@rough-gear/core';
+import type { Part, PartKind, Plan, Taking, Trial } from '@rough-gear/core';
 
 /** The server cannot be reached: the network or the server is away. */
 export class Unreachable extends Error {}
@@ -100,6 +103,17 @@ export const api = {
     ),
   shelfImports: () => call<ShelfImport[]>('GET', '/shelf/imports'),
   takeImportBack: (id: number) => call<TakenBack>('DELETE', `/shelf/imports/${id}`),
+  trials: () => call<TrialSummary[]>('GET', '/trials'),
+  openTrial: (id: string) => call<StoredTrial>('GET', `/trials/${id}`),
+  addTrial: (trial: Trial) => call<StoredTrial>('POST', '/trials', trial),
+  saveTrial: (id: string, basedOn: number, trial: Trial) =>
+    call<Pick<StoredTrial, 'id' | 'revision' | 'savedAt'>>('PUT', `/trials/${id}`, trial, basedOn),
+  removeTrial: (id: string) => call<undefined>('DELETE', `/trials/${id}`),
+  addTaking: (id: string, taking: Taking) => call<Taking[]>('POST', `/trials/${id}/takings`, taking),
+  bookAddress: '/api/trials/book',
+  bringBook: (book: unknown) => call<TrialsBrought>('POST', '/trials/book', book),
+  /** Lines of a rig on the server's machine, as they come. */
+  rigLines: (signal: AbortSignal) => fetch('/api/rig/lines', { signal }),
   data: () => call<DataState>('GET', '/data'),
   makeBackup: () => call<Backup>('POST', '/data/backups'),
   backupAddress: (name: string) => `/api/data/backups/${name}`,

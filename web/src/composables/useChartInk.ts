@@ -1,4 +1,4 @@
-import { computed, type ComputedRef } from 'vue';
+import { computed, inject, type ComputedRef, type InjectionKey } from 'vue';
 import { usePreferences } from '../stores/preferences.js';
 
 /** The theme's colours by the names of styles/main.css. */
@@ -16,9 +16,25 @@ const NAMES = {
 
 export type ChartInk = Readonly<Record<keyof typeof NAMES, string>>;
 
+/** Ink of a chart that is to be printed: black on white, whatever the screen’s theme. */
+export const INK: InjectionKey<ChartInk> = Symbol('ink');
+export const INK_ON_PAPER: ChartInk = {
+  ink: '#000000',
+  second: '#444444',
+  hair: '#dddddd',
+  act: '#000000',
+  sheet: '#ffffff',
+  a: '#000000',
+  b: '#555555',
+  tight: '#000000',
+  gives: '#000000',
+};
+
 /** Colours as charts need them: read from the style sheet, again when the theme changes. */
 export function useChartInk(): ComputedRef<ChartInk> {
   const preferences = usePreferences();
+  const own = inject(INK, undefined);
+  if (own) return computed(() => own);
   return computed(() => {
     // The style sheet's values follow the theme, which has to be asked for here to be followed.
     const root = preferences.theme && getComputedStyle(document.documentElement);

@@ -2,9 +2,11 @@ import {
   display,
   displayText,
   parseQuantity,
+  scaleOf,
   wordsText,
   type Displayed,
   type Parsed,
+  type Scale,
 } from '@rough-gear/contract/units';
 import type { Amount, Dimension, Words } from '@rough-gear/core';
 import { usePreferences } from '../stores/preferences.js';
@@ -20,6 +22,8 @@ export function useDisplay() {
       wordsText(typeof said === 'object' && 'value' in said ? [said] : said, preferences.units),
     split: (si: number, dimension: Dimension, significant = 4): Displayed =>
       display(si, dimension, preferences.units, significant),
+    /** One unit for all values of an axis: that of the one it is chosen by. */
+    scale: (like: number, dimension: Dimension): Scale => scaleOf(like, dimension, preferences.units),
     /** A bare number is in the unit that stands in the field, where one does. */
     parse: (text: string, dimension: Dimension, standing?: string): Parsed =>
       parseQuantity(text, dimension, preferences.units, standing),

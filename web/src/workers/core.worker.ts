@@ -1,5 +1,17 @@
 import {
   compareVariant,
+  concludeTrial,
+  judgedTwice,
+  traceGoes,
+  trialsWorthDoing,
+  usesPart,
+  type Concluded,
+  type Expected,
+  type JudgedTwice,
+  type GoOfJob,
+  type Traced,
+  type Trial,
+  type WorthDoing,
   gearedVariants,
   gearFor,
   mechanismById,
@@ -159,6 +171,25 @@ export class CoreWorker {
       ...mechanism,
       jobs: mechanism.jobs.map(({ run: _run, ...job }) => job),
     }));
+  }
+
+  /** What a trial came to: a long log is fitted beside the screen. */
+  conclude(trial: Trial, expected: Expected): Concluded {
+    return concludeTrial(trial, expected);
+  }
+
+  /** Mechanisms judged before and after a change, those that use a part only where one is named. */
+  judgedTwice(before: Plan, after: Plan, partKey?: string): readonly JudgedTwice[] {
+    return judgedTwice(before, after, partKey === undefined ? undefined : (one) => usesPart(before, one, partKey));
+  }
+
+  /** Why goes were not as predicted. */
+  trace(plan: Plan, mechanismId: string, goes: readonly GoOfJob[]): Traced | undefined {
+    return traceGoes(plan, mechanismId, goes);
+  }
+
+  worthDoing(plan: Plan, mechanismId: string, jobId: string): readonly WorthDoing[] {
+    return trialsWorthDoing(plan, mechanismId, jobId);
   }
 
   /** A match gone through and judged; `undefined` where a newer one was asked for, or the pack is not known. */

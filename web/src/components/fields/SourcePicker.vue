@@ -41,6 +41,12 @@ const from = ref(isGuess() ? '' : (figure.from ?? ''));
               : 'Where does this figure come from?'
         }}
       </p>
+      <RouterLink
+        v-if="figure.trial"
+        class="act mb-2 block text-xs"
+        :to="{ name: 'bench', params: { trialId: figure.trial } }"
+        >The trial it was measured in</RouterLink
+      >
       <label :for="id" class="text-xs text-second">page, run or note</label>
       <input :id="id" v-model="from" class="mb-2 w-full border-b border-ink bg-transparent" maxlength="200" />
       <button

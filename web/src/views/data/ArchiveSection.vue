@@ -38,8 +38,8 @@ const counted = (count: number, one: string, many: string) => `${count} ${count 
   <section aria-labelledby="archive">
     <h2 id="archive" class="mb-2 text-lg">One archive of everything</h2>
     <p class="mb-2 text-sm text-second">
-      All robots with their saves, the bin and the shelf, as JSON in a zip file: for another machine, or for the year.
-      Brought back, it adds what is missing and changes nothing that is here.
+      All robots with their saves, the bin, the shelf and the bench book, as JSON in a zip file: for another machine, or
+      for the year. Brought back, it adds what is missing and changes nothing that is here.
     </p>
     <div class="flex flex-wrap gap-3">
       <a class="button inline-block" :href="api.archiveAddress" download>Export everything</a>
@@ -54,8 +54,9 @@ const counted = (count: number, one: string, many: string) => `${count} ${count 
     <p v-if="failure" role="alert" class="mt-2 text-gives">{{ failure }}</p>
     <div v-if="report" role="status" class="mt-2 text-sm" data-testid="archive-report">
       <p>
-        {{ counted(report.plansAdded, 'robot', 'robots') }} and {{ counted(report.partsAdded, 'part', 'parts') }} came
-        back; {{ report.plansThere }} and {{ report.partsThere }} were here already.
+        {{ counted(report.plansAdded, 'robot', 'robots') }}, {{ counted(report.partsAdded, 'part', 'parts') }} and
+        {{ counted(report.trialsAdded, 'trial', 'trials') }} came back; {{ report.plansThere }},
+        {{ report.partsThere }} and {{ report.trialsThere }} were here already.
       </p>
       <p v-if="report.plansBeside.length > 0">
         Here in another state, so put beside: {{ report.plansBeside.join(', ') }}.

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, lowestDips, whoWasOn, type JudgedMatch } from '@rough-gear/core';
+import { digits, lowestDips, whoWasOn, type JudgedMatch, type MatchLog } from '@rough-gear/core';
 import { computed } from 'vue';
 import ChartFrame from '../../components/charts/ChartFrame.vue';
 import { MONO, SANS, tipLook, useChartInk } from '../../composables/useChartInk.js';
@@ -7,7 +7,16 @@ import { useDisplay } from '../../composables/useDisplay.js';
 import { byEnergy, OWN_SHADES, shadeOf } from './laneColours.js';
 
 /** Volts and amperes of the pack over the match, who takes what stacked, and where the volts dip lowest. */
-const { match, left } = defineProps<{ match: JudgedMatch; left: number }>();
+const {
+  match,
+  left,
+  log = undefined,
+} = defineProps<{
+  match: JudgedMatch;
+  left: number;
+  /** A real match, laid over it. */
+  log?: MatchLog | undefined;
+}>();
 const ink = useChartInk();
 const { show } = useDisplay();
 
@@ -37,6 +46,16 @@ const stacked = computed(() => {
   }));
 });
 
+/** The log's volts over the volts, its amperes over the stack. */
+const logged = computed(() => {
+  const { times = [], volts, current } = log ?? {};
+  const of = (values: readonly (number | null)[] | undefined) => values?.map((value, i) => [times[i], value] as const);
+  return [
+    { name: 'logged, V', at: 0, data: of(volts) },
+    { name: 'logged, A', at: 1, data: of(current) },
+  ].flatMap(({ data, ...one }) => (data ? [{ ...one, data }] : []));
+});
+
 const option = computed(() => {
   const pens = ink.value;
   const { times, volts, current } = samples.value;
@@ -51,7 +70,10 @@ const option = computed(() => {
     { left, right: 14, top: 14, height: '38%' },
     { left, right: 14, top: '54%', bottom: 24 },
   ];
-  const least = Math.min(floor ?? Infinity, ...volts);
+  const least = (log?.volts ?? []).reduce<number>(
+    (low, value) => Math.min(low, value ?? Infinity),
+    Math.min(floor ?? Infinity, ...volts),
+  );
   return {
     animation: false,
     textStyle: { fontFamily: SANS },
@@ -110,6 +132,18 @@ const option = computed(() => {
                 label: { show: false },
               },
       },
+      ...logged.value.map(({ name, at, data }) => ({
+        type: 'line',
+        name,
+        xAxisIndex: at,
+        yAxisIndex: at,
+        showSymbol: false,
+        z: 5,
+        sampling: 'lttb',
+        data,
+        lineStyle: { width: 1.3, color: pens.ink, type: [4, 3] },
+        itemStyle: { color: pens.ink },
+      })),
       ...stacked.value.map(({ name, data }, i) => ({
         type: 'line',
         name,
@@ -128,7 +162,7 @@ const option = computed(() => {
 
 /** The volts, then who takes what at that instant, the greatest first. */
 function tip(items: readonly { axisValue: number; seriesName: string; dataIndex: number }[]): string {
-  const first = items[0];
+  const first = items.find(({ seriesName }) => !seriesName.startsWith('logged'));
   if (!first) return '';
   const k = first.dataIndex;
   const { times, volts, current, lanes } = samples.value;
@@ -143,6 +177,7 @@ function tip(items: readonly { axisValue: number; seriesName: string; dataIndex:
 }
 
 const names = computed(() => [
+  ...(logged.value.length > 0 ? [{ mark: '– –', text: 'a real match', colour: ink.value.ink }] : []),
   { mark: '—', text: 'pack, V', colour: ink.value.act },
   ...stacked.value.map(({ name }, i) => ({ mark: '■', text: name, colour: shadeOf(i, ink.value) })),
   ...(dip.value

@@ -3,11 +3,13 @@ import { counted, EVENT_SUM_WORDS, eventChecks, ledgerOf, type EventSum, type Pl
 import { computed, ref } from 'vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../composables/useDisplay.js';
+import { usePlan } from '../../stores/plan.js';
 import LedgerTable from './LedgerTable.vue';
 import EventSheetDialog from './event/EventSheetDialog.vue';
 
 /** What the robot weighs, costs and takes up, each against what its event allows; by mechanism where it is opened. */
 const { plan } = defineProps<{ plan: Plan }>();
+const store = usePlan();
 const { show, say } = useDisplay();
 const ledger = computed(() => ledgerOf(plan));
 const checks = computed(() => eventChecks(plan, ledger.value));
@@ -59,7 +61,13 @@ const measured = (of: EventSum, is: number): string => {
           >, without {{ ledger.priceMissing.join(', ') }}</span
         ></span
       >
-      <span class="ml-auto flex gap-x-4">
+      <span class="ml-auto flex flex-wrap gap-x-4">
+        <RouterLink class="act min-h-6" :to="{ name: 'robot-paper', params: { planId: store.id, sheet: 'order' } }"
+          >order sheet</RouterLink
+        >
+        <RouterLink class="act min-h-6" :to="{ name: 'robot-paper', params: { planId: store.id, sheet: 'cards' } }"
+          >setup cards</RouterLink
+        >
         <button type="button" class="act min-h-6" :aria-expanded="open" @click="open = !open">
           {{ open ? 'less' : 'by mechanism' }}
         </button>

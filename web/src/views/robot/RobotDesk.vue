@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { putScript, type MatchScript, type PackState, type RobotRung } from '@rough-gear/core';
-import { computed, ref, watch } from 'vue';
+import { putScript, type MatchLog, type MatchScript, type PackState, type RobotRung } from '@rough-gear/core';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { lazily } from '../../components/widgets/lazily.js';
 import { usePlan } from '../../stores/plan.js';
@@ -11,6 +11,7 @@ import GoSheet from './GoSheet.vue';
 import MatchChart from './MatchChart.vue';
 import MatchLanes from './MatchLanes.vue';
 import PackAsked from './PackAsked.vue';
+import RealMatch from './log/RealMatch.vue';
 import ReplayBar from './ReplayBar.vue';
 import RobotCounts from './RobotCounts.vue';
 import RobotGauge from './RobotGauge.vue';
@@ -44,6 +45,7 @@ const state = computed((): PackState => ({
   capacity: asked.value.capacity,
   celsius: asked.value.celsius,
 }));
+const log = shallowRef<MatchLog>();
 const RobotChoicePage = lazily(() => import('./choose/RobotChoicePage.vue'));
 const route = useRoute();
 /** The choice for all mechanisms takes the place of the match. */
@@ -83,7 +85,7 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
         </p>
         <template v-if="judged">
           <ReplayBar v-if="replay !== undefined" v-model:time="replay" :match="judged" @close="replay = undefined" />
-          <MatchChart :match="judged" :left="LEFT" />
+          <MatchChart :match="judged" :left="LEFT" :log="log" />
           <MatchLanes
             v-model:chosen="chosen"
             :script="script"
@@ -110,6 +112,7 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
             Drag a go, or choose a lane by its name and step it with the arrow keys; its length is what the pack allows.
             Hatched: later than wanted, or never there; dashed: never begun.
           </p>
+          <RealMatch :plan="plan" :match="judged" @log="log = $event" />
           <BatteryLedger :match="judged" />
           <DayOfMatches :plan="plan" :script="script" :state="state" />
         </template>

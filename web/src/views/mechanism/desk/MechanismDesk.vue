@@ -135,6 +135,11 @@ function remove(): void {
             Search the shelf
           </button>
           <ChoiceRow v-if="mechanism.choices.length === 1" class="whitespace-nowrap" />
+          <RouterLink
+            class="act min-h-6 whitespace-nowrap"
+            :to="{ name: 'bench', query: { robot: plan.document?.name, find: mechanism.name } }"
+            >Measure</RouterLink
+          >
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="wiring = true">Wiring</button>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="startRename">Rename</button>
           <button type="button" class="act min-h-6 whitespace-nowrap" @click="remove">Remove mechanism</button>

@@ -1,0 +1,219 @@
+import type { Part, PartCopy } from '../plan/part.js';
+import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
+import type { Stage } from '../plan/stage.js';
+import type { StageParts } from '../powerpath/stageParts.js';
+import { chainSizeOf } from '../reduction/chainSizes.js';
+import { resolvePath } from '../resolve/resolvePath.js';
+import { slotsOf, wiresOf } from '../robot/supplyLedger.js';
+import { trainsOf } from '../wants/measure.js';
+import { piecesOf, sameKey } from '../wants/stockOf.js';
+import { amount, say, type Words } from '../words/phrase.js';
+import type { OrderGroup, OrderNeed } from './line.js';
+
+const GROUP: Partial<Readonly<Record<Part['kind'], OrderGroup>>> = {
+  motor: 'motors and servos',
+  stepper: 'motors and servos',
+  'step-servo': 'motors and servos',
+  servo: 'motors and servos',
+  controller: 'controllers and boards',
+  driver: 'controllers and boards',
+  board: 'controllers and boards',
+  breaker: 'power',
+  pack: 'power',
+};
+
+/** Brushes, gears of plastic and whatever a fuse is: these go first. */
+const partWears = (part: Part): boolean =>
+  (part.kind === 'motor' && part.type === 'brushed') ||
+  (part.kind === 'servo' && (part.gears === 'plastic' || part.gears === 'reinforced resin')) ||
+  (part.kind === 'breaker' && part.type === 'fuse');
+
+function partNeed(copy: PartCopy, amountOf: number, of?: string): OrderNeed | undefined {
+  const { part, shelfId } = copy;
+  const group = GROUP[part.kind];
+  if (!group) return undefined;
+  return {
+    key: sameKey(copy),
+    group,
+    name: part.name,
+    amount: amountOf,
+    measure: 'pieces',
+    wears: partWears(part),
+    owned: part.owned,
+    price: part.price?.si,
+    mass: part.mass?.si,
+    shelfId,
+    of,
+  };
+}
+
+/** What a stage is made of: its wheels, what runs between them, its shaft and the bearings on that. */
+function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string): readonly OrderNeed[] {
+  const need = (
+    group: OrderGroup,
+    key: string,
+    name: Words,
+    count: number,
+    more: Partial<OrderNeed> = {},
+  ): OrderNeed => ({
+    key,
+    group,
+    name,
+    amount: count * trains,
+    measure: 'pieces',
+    wears: false,
+    of,
+    ...more,
+  });
+  const shaft = parts.shaft;
+  const onShaft: readonly OrderNeed[] = shaft
+    ? [
+        need(
+          'shafts and bearings',
+          `bearing ${shaft.size} ${shaft.bearing}`,
+          say`bearing, ${amount(shaft.size, 'length')} in ${amount(shaft.bearing, 'length')}`,
+          2,
+        ),
+      ]
+    : [];
+  // A stage is priced as a whole: what runs in it, or its last wheel, carries that.
+  const price = stage.price?.si;
+  const mass = stage.mass?.si;
+  const whole = { price, mass };
+  switch (parts.kind) {
+    case 'teeth': {
+      const gear = (teeth: number, more?: Partial<OrderNeed>) =>
+        need(
+          'wheels and gearboxes',
+          `gear ${teeth} ${parts.pitch}`,
+          say`gear of ${teeth} teeth, module ${amount(parts.pitch, 'length')}`,
+          1,
+          more,
+        );
+      return [
+        gear(parts.driver),
+        ...(parts.idler === undefined ? [] : [gear(parts.idler)]),
+        gear(parts.driven, whole),
+        ...onShaft,
+      ];
+    }
+    case 'chain': {
+      const size = chainSizeOf(parts.pitch)?.name;
+      const sized: Words = size ?? say`${amount(parts.pitch, 'length')} pitch`;
+      const sprocket = (teeth: number) =>
+        need('wheels and gearboxes', `sprocket ${teeth} ${parts.pitch}`, say`sprocket of ${teeth} teeth, ${sized}`, 1);
+      const length = Math.ceil(parts.length / 2) * 2 * parts.pitch;
+      return [
+        sprocket(parts.driver),
+        sprocket(parts.driven),
+        need('chains and belts', `chain ${parts.pitch}`, say`chain, ${sized}`, length, {
+          measure: 'metres',
+          wears: true,
+          price: price === undefined ? undefined : price / length,
+          mass: mass === undefined ? undefined : mass / length,
+        }),
+        ...onShaft,
+      ];
+    }
+    case 'belt': {
+      const pulley = (teeth: number) =>
+        need(
+          'wheels and gearboxes',
+          `pulley ${teeth} ${parts.pitch} ${parts.width}`,
+          say`belt wheel of ${teeth} teeth, ${amount(parts.pitch, 'length')}, for ${amount(parts.width, 'length')}`,
+          1,
+        );
+      const teeth = Math.round(parts.length);
+      const each = Math.max(1, parts.belts);
+      return [
+        pulley(parts.driver),
+        pulley(parts.driven),
+        need(
+          'chains and belts',
+          `belt ${teeth} ${parts.pitch} ${parts.width}`,
+          say`belt of ${teeth} teeth, ${amount(parts.pitch, 'length')}, ${amount(parts.width, 'length')} wide`,
+          each,
+          {
+            wears: true,
+            price: price === undefined ? undefined : price / each,
+            mass: mass === undefined ? undefined : mass / each,
+          },
+        ),
+        ...onShaft,
+      ];
+    }
+    default:
+      return [
+        need('wheels and gearboxes', `${stage.kind} ${nameOfBox(stage)}`, nameOfBox(stage), 1, whole),
+        ...onShaft,
+      ];
+  }
+}
+
+function nameOfBox(stage: Stage): string {
+  const said = stage.name ?? '';
+  switch (stage.kind) {
+    case 'ratio':
+    case 'planetary': {
+      const kind = stage.kind === 'ratio' ? 'gearbox' : 'planetary gearbox';
+      return [said, `${kind}${stage.ratio ? ` ${stage.ratio.as}` : ''}`].filter(Boolean).join(', ');
+    }
+    case 'worm':
+      return [said, `worm of ${stage.starts}, wheel of ${stage.teeth}`].filter(Boolean).join(', ');
+    case 'screw':
+      return [said, `screw and nut${stage.lead ? `, lead ${stage.lead.as}` : ''}`].filter(Boolean).join(', ');
+    default:
+      return said;
+  }
+}
+
+/** All that one mechanism takes in its choice in force. */
+export function mechanismNeeds(plan: Plan, mechanism: Mechanism): readonly OrderNeed[] {
+  const { drive, stages } = currentChoice(mechanism);
+  const { name } = mechanism;
+  const copies = piecesOf(drive).flatMap(([id, pieces]) => {
+    const copy = plan.parts[id];
+    return (copy && partNeed(copy, pieces, name)) ?? [];
+  });
+  const job = mechanism.jobs[0];
+  const parts = job ? resolvePath(plan, mechanism, job.id).stageParts : [];
+  return [
+    ...copies,
+    ...stages.flatMap((stage, i) => (parts[i] ? stageNeeds(stage, parts[i], trainsOf(drive), name) : [])),
+  ];
+}
+
+/** What belongs to the robot: pack, boards, breakers of its slots, wire. */
+export function robotNeeds(plan: Plan): readonly OrderNeed[] {
+  const needs: OrderNeed[] = [];
+  const take = (id: string | undefined, count: number): void => {
+    const copy = id === undefined ? undefined : plan.parts[id];
+    const need = copy && count > 0 ? partNeed(copy, count) : undefined;
+    if (need) needs.push(need);
+  };
+  const slots = slotsOf(plan);
+  for (const node of plan.supply) {
+    if (node.kind === 'pack') take(node.part, 1);
+    else if (node.kind === 'main') take(node.breaker, 1);
+    else if (node.kind === 'branch') take(node.breaker, slots.filter((slot) => slot.node === node.id).length);
+  }
+  // A board serves all that hang on it.
+  const boards = new Set([
+    ...plan.mechanisms.flatMap((mechanism) => {
+      const { drive } = currentChoice(mechanism);
+      return drive.kind === 'step' ? [drive.board] : [];
+    }),
+    ...plan.supply.flatMap((node) => (node.kind === 'rail' && node.board !== undefined ? [node.board] : [])),
+  ]);
+  for (const board of boards) take(board, 1);
+  for (const { gauge, length } of wiresOf(plan))
+    needs.push({
+      key: `wire ${gauge}`,
+      group: 'wire',
+      name: say`wire, ${amount(gauge, 'gauge')}`,
+      amount: length,
+      measure: 'metres',
+      wears: false,
+    });
+  return needs;
+}

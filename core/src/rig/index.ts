@@ -1,0 +1,3 @@
+export * from './lines.js';
+export * from './programmes.js';
+export * from './truth.js';

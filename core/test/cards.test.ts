@@ -1,0 +1,117 @@
+import { describe, expect, it } from 'vitest';
+import {
+  applyChanges,
+  currentChoice,
+  currentRowFor,
+  resolvePath,
+  senseOf,
+  setupCards,
+  type CardLine,
+  type SetupCard,
+} from '../src/index.js';
+import { demoPlan, mechanismOf, nansIn, typed } from './demo.js';
+
+/** Every number on a card is the one that the path is judged with. */
+const heron = demoPlan('heron');
+const cards = setupCards(heron);
+const cardOf = (mechanism: string, of = cards): SetupCard => of.find(({ mechanismId }) => mechanismId === mechanism)!;
+const line = (card: SetupCard, key: string): CardLine | undefined => card.lines.find((one) => one.key === key);
+const numberOf = (card: SetupCard, key: string): number | undefined => {
+  const value = line(card, key)?.value;
+  return typeof value === 'object' ? value.value : undefined;
+};
+
+describe('setup cards', () => {
+  it('are one for each mechanism, and one for each rail of servos', () => {
+    expect(cards.filter(({ kind }) => kind !== 'rail').map(({ mechanismId }) => mechanismId)).toEqual(
+      heron.mechanisms.map(({ id }) => id),
+    );
+    expect(cards.filter(({ kind }) => kind === 'rail')).toHaveLength(1);
+    for (const card of cards) expect(card.cautions.length).toBeGreaterThan(0);
+  });
+
+  it('hold no NaN, each line with where it comes from, each key once', () => {
+    expect(nansIn(cards)).toEqual([]);
+    for (const card of cards) {
+      expect(new Set(card.lines.map(({ key }) => key)).size).toBe(card.lines.length);
+      for (const { from } of card.lines) expect(from.length).toBeGreaterThan(0);
+    }
+  });
+
+  it('of a controller: its limits as the path has them', () => {
+    const path = resolvePath(heron, mechanismOf(heron, 'lift'), 'raise');
+    const card = cardOf('lift');
+    for (const [key, figure] of [
+      ['motorSideLimit', 'controller.statorLimit'],
+      ['packSideLimit', 'controller.supplyLimit'],
+      ['rampTime', 'drive.rampTime'],
+    ] as const)
+      expect(numberOf(card, key)).toBe(path.figures[figure]!.value);
+    expect(numberOf(card, 'cutOff')).toBe(path.pack.floor);
+    expect(Math.abs(numberOf(card, 'reduction')!)).toBeCloseTo(path.train.total, 9);
+    expect(numberOf(card, 'softStop')).toBeCloseTo(path.asked.travel! * path.asked.perCoordinate, 9);
+    expect(line(cardOf('drive'), 'softStop')).toBeUndefined();
+    // So many turns of the motor for the whole way.
+    expect(numberOf(card, 'softStop')! / numberOf(card, 'perMotorTurn')!).toBeCloseTo(
+      (path.asked.travel! * path.train.total) / (2 * Math.PI * path.radius),
+      6,
+    );
+  });
+
+  it('follow the plan: another limit is another number', () => {
+    const at = heron.mechanisms.findIndex(({ id }) => id === 'lift');
+    const drive = ['mechanisms', at, 'choices', 0, 'drive'];
+    const changed = applyChanges(heron, [
+      { at: [...drive, 'supplyLimit'], to: typed(33) },
+      { at: [...drive, 'direction'], to: 'reverse' },
+      { at: [...drive, 'control'], to: 'lock' },
+    ]);
+    const card = cardOf('lift', setupCards(changed));
+    expect(numberOf(card, 'packSideLimit')).toBe(33);
+    expect(line(card, 'packSideLimit')!.from).toBe('typed');
+    expect(line(card, 'direction')!.value).toBe('reversed');
+    expect(line(card, 'rollBack')).toBeDefined();
+  });
+
+  it('of a brushless motor: pole pairs, sensors and how it finds its feet', () => {
+    const card = cardOf('thrower');
+    expect(line(card, 'sensors')!.value).toBe('yes');
+    expect(line(card, 'startStyle')).toBeDefined();
+    expect(line(cardOf('lift'), 'sensors')).toBeUndefined();
+    expect(line(cardOf('lift'), 'leastDuty')).toBeDefined();
+  });
+
+  it('of a driver: its switches, and what a pulse moves', () => {
+    const card = cardOf('turntable');
+    expect(card.kind).toBe('driver');
+    expect(line(card, 'steps')!.from).toMatch(/^switches \d on|^switches \d off/);
+    const path = resolvePath(heron, mechanismOf(heron, 'turntable'), 'turn');
+    if (path.machine !== 'step') throw new Error('it takes pulses');
+    expect(numberOf(card, 'steps')).toBe(path.step.microsteps);
+    expect(numberOf(card, 'perPulse')! * numberOf(card, 'pulsesPerTurn')!).toBeCloseTo(2 * Math.PI, 3);
+    // The very row that the driver's panel sets.
+    const { drive } = currentChoice(mechanismOf(heron, 'turntable'));
+    const driver = drive.kind === 'step' ? heron.parts[drive.driver]!.part : undefined;
+    if (driver?.kind !== 'driver') throw new Error('it has a driver');
+    expect(numberOf(card, 'setCurrent')).toBe(currentRowFor(driver, path.step.setCurrent)!.value);
+  });
+
+  it('of a servo: its ends, its centre half way, and its rail’s volts', () => {
+    const card = cardOf('grip');
+    const [first, middle, last] = ['pulseAt1', 'pulseAt3', 'pulseAt5'].map((key) => numberOf(card, key)!);
+    expect(middle).toBeCloseTo((first! + last!) / 2, 9);
+    const path = resolvePath(heron, mechanismOf(heron, 'grip'), 'hold');
+    if (path.machine !== 'servo') throw new Error('it is a servo');
+    expect(numberOf(card, 'rail')).toBe(path.rail.voltage);
+    expect(cards.at(-1)!.of).toContain(mechanismOf(heron, 'grip').name);
+  });
+
+  it('turn against the motor by outer wheels, and with it by what lies between', () => {
+    const gear = { id: 'a', kind: 'teeth', driver: 10, driven: 20 } as const;
+    expect(senseOf([gear])).toBe(-1);
+    expect(senseOf([gear, gear])).toBe(1);
+    expect(senseOf([{ ...gear, idler: 15 }])).toBe(1);
+    expect(senseOf([{ id: 'b', kind: 'chain', driver: 10, driven: 20 }])).toBe(1);
+    expect(currentChoice(mechanismOf(heron, 'lift')).stages.length).toBeGreaterThan(0);
+  });
+});

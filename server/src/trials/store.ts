@@ -1,0 +1,177 @@
+import { randomUUID } from 'node:crypto';
+import {
+  MOST_TRIALS,
+  type FoundSummary,
+  type StoredTrial,
+  type TrialsBrought,
+  type TrialSummary,
+} from '@rough-gear/contract';
+import { concludeTrial, rowsOf, type Taking, type Trial } from '@rough-gear/core';
+import type { EntityManager } from 'typeorm';
+import type { Database } from '../db/database.js';
+import { TrialEntity, type TrialRow } from '../db/entities.js';
+
+/** What a change of a trial came to. */
+export type TrialSaved =
+  | { readonly outcome: 'saved'; readonly stored: StoredTrial }
+  | { readonly outcome: 'missing' }
+  /** It is closed: what was measured stays as it is. */
+  | { readonly outcome: 'closed' }
+  | { readonly outcome: 'stale'; readonly stored: StoredTrial };
+
+/** No room for another trial. */
+export class BookFull extends Error {}
+
+/** The bench book in SQLite. A trial that is closed never changes; what is taken from it is only added to. */
+export class TrialStore {
+  constructor(
+    private readonly data: Database,
+    private readonly now: () => string = () => new Date().toISOString(),
+  ) {}
+
+  /** The newest in front, without their readings. */
+  async list(): Promise<readonly TrialSummary[]> {
+    return this.data.read(async (manager) => {
+      const rows = await manager.find(TrialEntity, {
+        select: { id: true, revision: true, head: true, takings: true, startedAt: true },
+        order: { startedAt: 'DESC', id: 'ASC' },
+      });
+      return rows.map(summaryOf);
+    });
+  }
+
+  async open(id: string): Promise<StoredTrial | undefined> {
+    return this.data.read(async (manager) => {
+      const row = await manager.findOneBy(TrialEntity, { id });
+      return row ? storedOf(row) : undefined;
+    });
+  }
+
+  async add(trial: Trial): Promise<StoredTrial> {
+    return this.data.write(async (manager) => {
+      if ((await manager.count(TrialEntity)) >= MOST_TRIALS) throw new BookFull();
+      const row = this.rowOf(randomUUID(), 1, trial);
+      await manager.insert(TrialEntity, row);
+      return storedOf(row);
+    });
+  }
+
+  async save(id: string, basedOn: number, trial: Trial): Promise<TrialSaved> {
+    return this.changing(id, basedOn, async (manager, row) => {
+      const next = { ...this.rowOf(id, row.revision + 1, trial), takings: row.takings };
+      await manager.update(TrialEntity, { id }, next);
+      return next;
+    });
+  }
+
+  /** Takes a trial away that was begun and is not closed. */
+  async remove(id: string): Promise<'removed' | 'missing' | 'closed'> {
+    return this.data.write(async (manager) => {
+      const row = await manager.findOneBy(TrialEntity, { id });
+      if (!row) return 'missing';
+      if (row.closedAt !== null) return 'closed';
+      await manager.delete(TrialEntity, { id });
+      return 'removed';
+    });
+  }
+
+  /** Adds to the history of what was taken from it. */
+  async take(id: string, taking: Taking): Promise<StoredTrial | undefined> {
+    return this.data.write(async (manager) => {
+      const row = await manager.findOneBy(TrialEntity, { id });
+      if (!row) return undefined;
+      const takings = JSON.stringify([...(JSON.parse(row.takings) as Taking[]), taking]);
+      await manager.update(TrialEntity, { id }, { takings });
+      return storedOf({ ...row, takings });
+    });
+  }
+
+  /** Brings trials in that are not here; those that are stay as they are. */
+  async bring(
+    all: readonly { readonly id: string; readonly trial: Trial; readonly takings: readonly Taking[] }[],
+  ): Promise<TrialsBrought> {
+    return this.data.write(async (manager) => {
+      let [added, there] = [0, 0];
+      const refused: string[] = [];
+      for (const { id, trial, takings } of all) {
+        if (await manager.existsBy(TrialEntity, { id })) there++;
+        else if ((await manager.count(TrialEntity)) >= MOST_TRIALS)
+          refused.push(`${trial.subject.name}: the book is full`);
+        else {
+          await manager.insert(TrialEntity, { ...this.rowOf(id, 1, trial), takings: JSON.stringify(takings) });
+          added++;
+        }
+      }
+      return { added, there, refused };
+    });
+  }
+
+  /** Every trial whole, one after the other. */
+  async *all(): AsyncGenerator<StoredTrial> {
+    for (const { id } of await this.list()) {
+      const stored = await this.open(id);
+      if (stored) yield stored;
+    }
+  }
+
+  private async changing(
+    id: string,
+    basedOn: number,
+    work: (manager: EntityManager, row: TrialRow) => Promise<TrialRow>,
+  ): Promise<TrialSaved> {
+    return this.data.write(async (manager): Promise<TrialSaved> => {
+      const row = await manager.findOneBy(TrialEntity, { id });
+      if (!row) return { outcome: 'missing' };
+      if (row.closedAt !== null) return { outcome: 'closed' };
+      if (row.revision !== basedOn) return { outcome: 'stale', stored: storedOf(row) };
+      return { outcome: 'saved', stored: storedOf(await work(manager, row)) };
+    });
+  }
+
+  private rowOf(id: string, revision: number, trial: Trial): TrialRow {
+    const { readings: _readings, struck: _struck, ...head } = trial;
+    return {
+      id,
+      revision,
+      savedAt: this.now(),
+      startedAt: trial.startedAt,
+      closedAt: trial.closedAt ?? null,
+      head: JSON.stringify({ ...head, rows: rowsOf(trial), found: foundOf(trial) }),
+      document: JSON.stringify(trial),
+      takings: '[]',
+    };
+  }
+}
+
+/**
+ * What it found, without regard to any sheet: once it is closed. While it is gone on with it is saved again and again, and a
+ * long log takes seconds to fit.
+ */
+function foundOf(trial: Trial): readonly FoundSummary[] {
+  if (trial.closedAt === undefined) return [];
+  const concluded = concludeTrial(trial, {});
+  if (!concluded.ok) return [];
+  return concluded.conclusion.figures.map(({ key, measured: { value, error } }) =>
+    Number.isFinite(error) ? { key, value, error } : { key, value },
+  );
+}
+
+const storedOf = ({ id, revision, savedAt, document, takings }: TrialRow): StoredTrial => ({
+  id,
+  revision,
+  savedAt,
+  trial: JSON.parse(document) as Trial,
+  takings: JSON.parse(takings) as Taking[],
+});
+
+const summaryOf = ({
+  id,
+  revision,
+  head,
+  takings,
+}: Pick<TrialRow, 'id' | 'revision' | 'head' | 'takings'>): TrialSummary => ({
+  ...(JSON.parse(head) as Omit<TrialSummary, 'id' | 'revision' | 'takings'>),
+  id,
+  revision,
+  takings: JSON.parse(takings) as Taking[],
+});

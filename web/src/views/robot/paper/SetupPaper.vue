@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { cardsJson, constantsText, CONSTANT_LANGUAGES, type ConstantLanguage } from '@rough-gear/contract/cards';
+import { setupCards, type Plan } from '@rough-gear/core';
+import { computed, ref } from 'vue';
+import ChoiceField from '../../../components/fields/ChoiceField.vue';
+import { save } from '../../../components/widgets/save.js';
+import SetupCardPaper from './SetupCardPaper.vue';
+
+/** A card for each controller, driver, servo and rail: what to type in. */
+const { plan } = defineProps<{ plan: Plan }>();
+const cards = computed(() => setupCards(plan));
+type Form = ConstantLanguage | 'json';
+const form = ref<Form>('json');
+const ENDS: Readonly<Record<Form, string>> = { json: 'json', typescript: 'ts', python: 'py', 'c++': 'hpp' };
+
+function write(): void {
+  const text =
+    form.value === 'json'
+      ? `${JSON.stringify({ cards: cardsJson(cards.value) }, null, 2)}\n`
+      : constantsText(cards.value, form.value);
+  save(`cards.${ENDS[form.value]}`, 'text/plain', text);
+}
+</script>
+
+<template>
+  <div class="mx-auto max-w-[200mm]">
+    <div class="not-printed flex flex-wrap items-end gap-4 px-8 pt-4">
+      <ChoiceField
+        label="for your own code"
+        :value="form"
+        :options="[
+          { value: 'json', text: 'JSON' },
+          ...CONSTANT_LANGUAGES.map((one) => ({ value: one, text: `constants, ${one}` })),
+        ]"
+        @change="form = $event"
+      />
+      <button type="button" class="button" @click="write">Save the file</button>
+    </div>
+    <SetupCardPaper v-for="card in cards" :key="card.id" :card="card" :robot="plan.name" />
+    <p v-if="cards.length === 0" class="p-8">There is no mechanism to set up yet.</p>
+  </div>
+</template>
