@@ -53,9 +53,14 @@ export * from './reasons/index.js';
 export * from './robotMends/index.js';
 export * from './robotChoice/index.js';
 
-// From the plan to the workshop: what to buy, what to type in.
+// From the plan to the workshop: what to buy, what to type in, where each wire goes.
 export * from './cards/index.js';
 export * from './order/index.js';
+export * from './harness/index.js';
+
+// In the pit: what to look at, what a pack tells. What was done since: ordered, typed in, ticked and played.
+export * from './pit/index.js';
+export * from './diary/index.js';
 
 // Measured on the bench: readings, their fits, and how sure they are.
 export * from './bench/index.js';

@@ -11,6 +11,8 @@ import { archiveRoutes } from './archive/routes.js';
 import type { DailyBackups } from './backup/daily.js';
 import { dataRoutes } from './backup/routes.js';
 import type { Database } from './db/database.js';
+import { diaryRoutes } from './diary/routes.js';
+import type { DiaryStore } from './diary/store.js';
 import { healthRoutes } from './health.js';
 import { HttpProblem, problemHandler } from './http/problem.js';
 import { sameOrigin } from './http/sameOrigin.js';
@@ -28,6 +30,7 @@ export interface AppParts {
   readonly plans: PlanStore;
   readonly shelf: ShelfStore;
   readonly trials: TrialStore;
+  readonly diaries: DiaryStore;
   /** Where a rig on this machine sends its lines. */
   readonly rigPort: number;
   readonly log: Logger;
@@ -64,7 +67,8 @@ const LARGEST_TRIAL = '32mb';
 
 /** Puts the HTTP application together. */
 export function createApp(parts: AppParts): Express {
-  const { data, dataFolder, plans, shelf, trials, rigPort, log, names, proxies, access, backups, webFolder } = parts;
+  const { data, dataFolder, plans, shelf, trials, diaries, rigPort, log, names, proxies, access, backups, webFolder } =
+    parts;
   const app = express();
   app.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
   app.disable('x-powered-by');
@@ -108,6 +112,7 @@ export function createApp(parts: AppParts): Express {
   app.use('/api/plans', planRoutes(plans));
   app.use('/api/shelf', shelfRoutes(shelf));
   app.use('/api/trials', trialRoutes(trials));
+  app.use('/api/diary', diaryRoutes(diaries));
   app.use('/api/rig', rigRoutes(rigPort));
   app.use('/api', nowhere);
   if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);

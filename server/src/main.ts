@@ -2,6 +2,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
+import { DiaryStore } from './diary/store.js';
 import { LiveAccess, readAccess } from './access/accessFile.js';
 import { createApp } from './app.js';
 import { makeBackup } from './backup/backups.js';
@@ -64,13 +65,14 @@ const data = opened.database;
 const plans = new PlanStore(data);
 const shelf = new ShelfStore(data);
 const trials = new TrialStore(data);
+const diaries = new DiaryStore(data);
 const backups = new DailyBackups(data, dataFolder);
 const summaries = new Summaries(plans, new JudgeThread(), judgedBy(VERSION), (problem) =>
   log.error(problem, 'plans are not judged now'),
 );
 try {
   await shelf.seed();
-  if (await plans.isEmpty()) await seedDemo(plans, trials);
+  if (await plans.isEmpty()) await seedDemo(plans, trials, diaries);
   await summaries.start();
 } catch (problem) {
   refuse(problem instanceof StorageProblem ? new StartProblem(`${dataFolder}: ${problem.message}`) : problem);
@@ -82,6 +84,7 @@ const app = createApp({
   plans,
   shelf,
   trials,
+  diaries,
   rigPort: settings.rigPort,
   log,
   backups,

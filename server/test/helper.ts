@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import type { LiveAccess } from '../src/access/accessFile.js';
 import { createApp } from '../src/app.js';
 import { DailyBackups } from '../src/backup/daily.js';
+import { DiaryStore } from '../src/diary/store.js';
 import { openData } from '../src/db/open.js';
 import { namesOf } from '../src/http/names.js';
 import { judge } from '../src/judging/judge.js';
@@ -41,6 +42,7 @@ export async function testApp(
   const plans = new PlanStore(data);
   const shelf = new ShelfStore(data);
   const trials = new TrialStore(data);
+  const diaries = new DiaryStore(data);
   await shelf.seed();
   const backups = new DailyBackups(data, folder);
   const summaries = new Summaries(plans, judgeHere, 'test');
@@ -51,6 +53,7 @@ export async function testApp(
     plans,
     shelf,
     trials,
+    diaries,
     rigPort: more.rigPort ?? 0,
     log: pino({ level: 'silent' }),
     backups,

@@ -2,6 +2,7 @@
 import { Toaster } from 'vue-sonner';
 import 'vue-sonner/style.css';
 import { onMounted, ref } from 'vue';
+import { useRoute } from 'vue-router';
 import AppHeader from './AppHeader.vue';
 import ShortcutSheet from './ShortcutSheet.vue';
 import { useShortcuts } from './composables/useShortcuts.js';
@@ -10,6 +11,7 @@ import { usePreferences } from './stores/preferences.js';
 
 const preferences = usePreferences();
 const sheet = ref(false);
+const route = useRoute();
 const access = useAccess();
 onMounted(() => void access.load());
 useShortcuts(() => (sheet.value = !sheet.value));
@@ -20,7 +22,8 @@ useShortcuts(() => (sheet.value = !sheet.value));
     <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2"
       >To the content</a
     >
-    <AppHeader @shortcuts="sheet = true" />
+    <!-- In the pit there is room for nothing but the work. -->
+    <AppHeader v-if="route.name !== 'pit'" @shortcuts="sheet = true" />
     <main id="main" class="flex min-h-0 grow flex-col lg:overflow-y-auto"><RouterView /></main>
     <ShortcutSheet :open="sheet" @close="sheet = false" />
     <Toaster :theme="preferences.theme" position="bottom-left" />

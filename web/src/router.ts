@@ -5,9 +5,15 @@ const routes: RouteRecordRaw[] = [
   { path: '/', redirect: '/robots' },
   { path: '/robots', name: 'robots', component: RobotsView },
   {
-    path: '/robots/:planId/paper/:sheet(order|cards)',
+    path: '/robots/:planId/paper/:sheet(order|cards|wiring)',
     name: 'robot-paper',
     component: () => import('./views/robot/paper/RobotPaper.vue'),
+    props: true,
+  },
+  {
+    path: '/robots/:planId/pit/:page(checks|cards|wires|verdicts)?',
+    name: 'pit',
+    component: () => import('./views/pit/PitView.vue'),
     props: true,
   },
   {

@@ -1,4 +1,14 @@
-import type { FoundKey, MechanismResult, Part, PartKind, Plan, Quantity, Taking, Trial } from '@rough-gear/core';
+import type {
+  CheckedEntry,
+  FoundKey,
+  MechanismResult,
+  Part,
+  PartKind,
+  Plan,
+  Quantity,
+  Taking,
+  Trial,
+} from '@rough-gear/core';
 import type { Problem } from '../plan/problem.js';
 
 /** A plan in a list. */
@@ -131,8 +141,17 @@ export interface ArchiveReport {
   readonly partsThere: number;
   readonly trialsAdded: number;
   readonly trialsThere: number;
+  /** Lines of the robots' diaries. */
+  readonly entriesAdded: number;
   /** What could not be taken, and why. */
   readonly refused: readonly string[];
+}
+
+/** A fault of the pit that nobody has mended, and the robot it is on. */
+export interface RobotFault {
+  readonly planId: string;
+  readonly robot: string;
+  readonly fault: CheckedEntry;
 }
 
 /** Who may do what: nothing is asked of whoever is at the machine itself. */

@@ -32,6 +32,13 @@ export interface OrderNeed {
   readonly of?: string;
 }
 
+/**
+ * What a line is called wherever something is said of it: its group, and what makes it one line.
+ *
+ * @example lineId({ group: 'wire', key: 'wire 12' }) //=> 'wire wire 12'
+ */
+export const lineId = ({ group, key }: Pick<OrderNeed, 'group' | 'key'>): string => `${group} ${key}`;
+
 /** One line of the sheet: all that is alike together. */
 export interface OrderLine extends Omit<OrderNeed, 'amount' | 'of' | 'owned'> {
   readonly wanted: number;

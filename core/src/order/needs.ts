@@ -47,6 +47,33 @@ function partNeed(copy: PartCopy, amountOf: number, of?: string): OrderNeed | un
   };
 }
 
+/** What a wheel of a stage is bought as, by its teeth. */
+export function wheelNamed(
+  parts: Extract<StageParts, { driver: number }>,
+  teeth: number,
+): Pick<OrderNeed, 'group' | 'key' | 'name'> {
+  const group = 'wheels and gearboxes';
+  const { pitch } = parts;
+  switch (parts.kind) {
+    case 'teeth':
+      return {
+        group,
+        key: `gear ${teeth} ${pitch}`,
+        name: say`gear of ${teeth} teeth, module ${amount(pitch, 'length')}`,
+      };
+    case 'chain':
+      return { group, key: `sprocket ${teeth} ${pitch}`, name: say`sprocket of ${teeth} teeth, ${chainNamed(pitch)}` };
+    case 'belt':
+      return {
+        group,
+        key: `pulley ${teeth} ${pitch} ${parts.width}`,
+        name: say`belt wheel of ${teeth} teeth, ${amount(pitch, 'length')}, for ${amount(parts.width, 'length')}`,
+      };
+  }
+}
+
+const chainNamed = (pitch: number): Words => chainSizeOf(pitch)?.name ?? say`${amount(pitch, 'length')} pitch`;
+
 /** What a stage is made of: its wheels, what runs between them, its shaft and the bearings on that. */
 function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string): readonly OrderNeed[] {
   const need = (
@@ -65,6 +92,8 @@ function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string)
     of,
     ...more,
   });
+  const wheel = ({ group, key, name }: ReturnType<typeof wheelNamed>, more?: Partial<OrderNeed>): OrderNeed =>
+    need(group, key, name, 1, more);
   const shaft = parts.shaft;
   const onShaft: readonly OrderNeed[] = shaft
     ? [
@@ -74,6 +103,12 @@ function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string)
           say`bearing, ${amount(shaft.size, 'length')} in ${amount(shaft.bearing, 'length')}`,
           2,
         ),
+        need(
+          'shafts and bearings',
+          `shaft ${shaft.size} ${shaft.form}`,
+          say`shaft, ${amount(shaft.size, 'length')} ${shaft.form}, cut to fit`,
+          1,
+        ),
       ]
     : [];
   // A stage is priced as a whole: what runs in it, or its last wheel, carries that.
@@ -82,14 +117,7 @@ function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string)
   const whole = { price, mass };
   switch (parts.kind) {
     case 'teeth': {
-      const gear = (teeth: number, more?: Partial<OrderNeed>) =>
-        need(
-          'wheels and gearboxes',
-          `gear ${teeth} ${parts.pitch}`,
-          say`gear of ${teeth} teeth, module ${amount(parts.pitch, 'length')}`,
-          1,
-          more,
-        );
+      const gear = (teeth: number, more?: Partial<OrderNeed>) => wheel(wheelNamed(parts, teeth), more);
       return [
         gear(parts.driver),
         ...(parts.idler === undefined ? [] : [gear(parts.idler)]),
@@ -98,15 +126,11 @@ function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string)
       ];
     }
     case 'chain': {
-      const size = chainSizeOf(parts.pitch)?.name;
-      const sized: Words = size ?? say`${amount(parts.pitch, 'length')} pitch`;
-      const sprocket = (teeth: number) =>
-        need('wheels and gearboxes', `sprocket ${teeth} ${parts.pitch}`, say`sprocket of ${teeth} teeth, ${sized}`, 1);
       const length = Math.ceil(parts.length / 2) * 2 * parts.pitch;
       return [
-        sprocket(parts.driver),
-        sprocket(parts.driven),
-        need('chains and belts', `chain ${parts.pitch}`, say`chain, ${sized}`, length, {
+        wheel(wheelNamed(parts, parts.driver)),
+        wheel(wheelNamed(parts, parts.driven)),
+        need('chains and belts', `chain ${parts.pitch}`, say`chain, ${chainNamed(parts.pitch)}`, length, {
           measure: 'metres',
           wears: true,
           price: price === undefined ? undefined : price / length,
@@ -116,18 +140,11 @@ function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string)
       ];
     }
     case 'belt': {
-      const pulley = (teeth: number) =>
-        need(
-          'wheels and gearboxes',
-          `pulley ${teeth} ${parts.pitch} ${parts.width}`,
-          say`belt wheel of ${teeth} teeth, ${amount(parts.pitch, 'length')}, for ${amount(parts.width, 'length')}`,
-          1,
-        );
       const teeth = Math.round(parts.length);
       const each = Math.max(1, parts.belts);
       return [
-        pulley(parts.driver),
-        pulley(parts.driven),
+        wheel(wheelNamed(parts, parts.driver)),
+        wheel(wheelNamed(parts, parts.driven)),
         need(
           'chains and belts',
           `belt ${teeth} ${parts.pitch} ${parts.width}`,

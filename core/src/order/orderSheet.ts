@@ -1,5 +1,5 @@
 import type { Plan } from '../plan/plan.js';
-import { ORDER_GROUPS, type OrderLine, type OrderNeed } from './line.js';
+import { lineId, ORDER_GROUPS, type OrderLine, type OrderNeed } from './line.js';
 import { mechanismNeeds, robotNeeds } from './needs.js';
 import { sparesFor, USUAL_SPARES, type SpareRule } from './spares.js';
 
@@ -10,17 +10,25 @@ export interface OrderSheet {
   readonly unpriced: readonly OrderLine[];
 }
 
+/** What a team has done about it since. */
+export interface OrderSince {
+  /** What came, by `lineId`: it counts as owned. */
+  readonly came?: ReadonlyMap<string, number>;
+  /** What is bought beside what the plan takes: wheels to try. */
+  readonly also?: readonly OrderNeed[];
+}
+
 /** A hundredth of a metre or of a piece is nobody's to buy: what is left of rounding. */
 const NOTHING = 1e-9;
 
-function lineOf(needs: readonly OrderNeed[], rule: SpareRule): OrderLine {
+function lineOf(needs: readonly OrderNeed[], rule: SpareRule, came: number): OrderLine {
   const first = needs[0]!;
   const { amount: _amount, of: _of, ...same } = first;
   const wanted = needs.reduce((sum, { amount }) => sum + amount, 0);
   const cut = first.measure === 'metres';
   // What is cut to length has its spare as a share of it; wire is bought as it is wanted.
   const spares = first.group === 'wire' ? 0 : cut ? wanted / rule.wornOneIn : sparesFor(wanted, first.wears, rule);
-  const owned = first.owned ?? 0;
+  const owned = (first.owned ?? 0) + came;
   const toBuy = Math.max(0, wanted + spares - owned);
   const prices = needs.flatMap(({ price, amount }) => (price === undefined ? [] : [price * amount]));
   const priced = prices.length === needs.length && wanted > NOTHING;
@@ -44,17 +52,22 @@ function lineOf(needs: readonly OrderNeed[], rule: SpareRule): OrderLine {
  * @throws RangeError where the rule for spares is none
  * @example orderSheet(plan).lines.length > 10 //=> true
  */
-export function orderSheet(plan: Plan, rule: SpareRule = USUAL_SPARES): OrderSheet {
+export function orderSheet(
+  plan: Plan,
+  rule: SpareRule = USUAL_SPARES,
+  { came = new Map(), also = [] }: OrderSince = {},
+): OrderSheet {
   const byKey = new Map<string, OrderNeed[]>();
   for (const need of [
     ...plan.mechanisms.flatMap((mechanism) => mechanismNeeds(plan, mechanism)),
     ...robotNeeds(plan),
+    ...also,
   ]) {
-    const key = `${need.group} ${need.key}`;
+    const key = lineId(need);
     byKey.set(key, [...(byKey.get(key) ?? []), need]);
   }
-  const lines = [...byKey.values()]
-    .map((needs) => lineOf(needs, rule))
+  const lines = [...byKey]
+    .map(([key, needs]) => lineOf(needs, rule, came.get(key) ?? 0))
     .sort((a, b) => ORDER_GROUPS.indexOf(a.group) - ORDER_GROUPS.indexOf(b.group));
   return {
     lines,

@@ -6,17 +6,20 @@ import type Joi from 'joi';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity, ShelfEntity } from '../db/entities.js';
+import { DiaryStore } from '../diary/store.js';
 import { HttpProblem } from '../http/problem.js';
 import { soughtOf } from '../plans/store.js';
 import { readShelf } from '../shelf/data.js';
 import { TrialStore } from '../trials/store.js';
 import {
+  diaryFileSchema,
   MANIFEST,
   manifestSchema,
   planFileSchema,
   SHELF,
   shelfFileSchema,
   trialFileSchema,
+  type ArchivedDiary,
   type ArchivedPart,
   type ArchivedPlan,
   type ArchivedTrial,
@@ -36,6 +39,7 @@ export async function bringBack(data: Database, files: AsyncIterable<ArchiveFile
     partsThere: 0,
     trialsAdded: 0,
     trialsThere: 0,
+    entriesAdded: 0,
     refused: [] as string[],
   };
   let known = false;
@@ -54,6 +58,9 @@ export async function bringBack(data: Database, files: AsyncIterable<ArchiveFile
     } else if (name.startsWith('trials/')) {
       const trial = checked<ArchivedTrial>(trialFileSchema, name, text, report.refused);
       if (trial) await bringTrial(data, trial, report);
+    } else if (name.startsWith('diaries/')) {
+      const diary = checked<ArchivedDiary>(diaryFileSchema, name, text, report.refused);
+      if (diary) await bringDiary(data, diary, report);
     } else report.refused.push(`${name.slice(0, 80)}: nothing this version knows`);
   }
   return report;
@@ -82,6 +89,13 @@ async function bringTrial(data: Database, trial: ArchivedTrial, report: Report):
   report.trialsAdded += added;
   report.trialsThere += there;
   report.refused.push(...refused);
+}
+
+/** Entries that are not here, of a plan that is: it came before, or was here. */
+async function bringDiary(data: Database, { planId, entries }: ArchivedDiary, report: Report): Promise<void> {
+  const came = await new DiaryStore(data).add(planId, entries);
+  if (came.outcome === 'added') report.entriesAdded += came.added;
+  else report.refused.push(`diary ${planId}: ${came.outcome === 'full' ? 'it is full' : 'its robot is not here'}`);
 }
 
 async function bringPlan(data: Database, plan: ArchivedPlan, report: Report): Promise<void> {

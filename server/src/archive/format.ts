@@ -1,5 +1,6 @@
 import { takingSchema, trialSchema } from '@rough-gear/contract/bench';
-import type { Taking, Trial } from '@rough-gear/core';
+import { diarySchema } from '@rough-gear/contract/diary';
+import type { DiaryEntry, Taking, Trial } from '@rough-gear/core';
 import Joi from 'joi';
 
 export const ARCHIVE_FORMAT = 'rough-gear-archive';
@@ -11,6 +12,8 @@ export const MANIFEST = 'archive.json';
 export const planPath = (id: string): string => `plans/${id}.json`;
 /** A file for each trial of the bench book. */
 export const trialPath = (id: string): string => `trials/${id}.json`;
+/** A file for each robot's diary. */
+export const diaryPath = (planId: string): string => `diaries/${planId}.json`;
 /** The whole shelf in one file. */
 export const SHELF = 'shelf.json';
 
@@ -27,6 +30,11 @@ export interface ArchivedTrial {
   readonly id: string;
   readonly trial: Trial;
   readonly takings: readonly Taking[];
+}
+
+export interface ArchivedDiary {
+  readonly planId: string;
+  readonly entries: readonly DiaryEntry[];
 }
 
 export interface ArchivedPart {
@@ -65,6 +73,11 @@ export const trialFileSchema = Joi.object<ArchivedTrial>({
   trial: trialSchema.required(),
   takings: Joi.array().items(takingSchema).max(1000).required(),
 }).unknown();
+
+export const diaryFileSchema = Joi.object<ArchivedDiary>({
+  planId: Joi.string().guid().required(),
+  entries: diarySchema.required(),
+});
 
 export const shelfFileSchema = Joi.array<ArchivedPart[]>().items(
   Joi.object({

@@ -5,15 +5,18 @@ import type { Part } from '@rough-gear/core';
 import { strToU8, Zip, ZipDeflate } from 'fflate';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity, ShelfEntity } from '../db/entities.js';
+import { DiaryStore } from '../diary/store.js';
 import { TrialStore } from '../trials/store.js';
 import { VERSION } from '../version.js';
 import {
   ARCHIVE_FORMAT,
   ARCHIVE_VERSION,
+  diaryPath,
   MANIFEST,
   planPath,
   SHELF,
   trialPath,
+  type ArchivedDiary,
   type ArchivedPart,
   type ArchivedPlan,
   type ArchivedTrial,
@@ -56,6 +59,12 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
   for await (const { id, trial, takings } of new TrialStore(data).all()) {
     if (out.destroyed) return;
     await add(trialPath(id), { id, trial, takings } satisfies ArchivedTrial);
+  }
+  const diaries = new DiaryStore(data);
+  for (const { id: planId } of ids) {
+    if (out.destroyed) return;
+    const entries = (await diaries.of(planId)) ?? [];
+    if (entries.length > 0) await add(diaryPath(planId), { planId, entries } satisfies ArchivedDiary);
   }
   zip.end();
 }

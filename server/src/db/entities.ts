@@ -50,6 +50,14 @@ export interface TrialRow {
   takings: string;
 }
 
+/** One line of a robot's diary; never changed. */
+export interface DiaryRow {
+  id: string;
+  planId: string;
+  at: string;
+  entry: string;
+}
+
 /** The one row behind the health answer. */
 export interface HealthRow {
   id: number;
@@ -123,6 +131,16 @@ export const TrialEntity = new EntitySchema<TrialRow>({
     head: { type: 'text' },
     document: { type: 'text' },
     takings: { type: 'text' },
+  },
+});
+
+export const DiaryEntity = new EntitySchema<DiaryRow>({
+  name: 'diary',
+  columns: {
+    id: { type: 'text', primary: true },
+    planId: { type: 'text' },
+    at: { type: 'text' },
+    entry: { type: 'text' },
   },
 });
 

@@ -1,7 +1,15 @@
 import { join } from 'node:path';
 import { DataSource } from 'typeorm';
 import { copyOf, Database } from './database.js';
-import { HealthEntity, PlanEntity, RevisionEntity, ShelfEntity, ShelfImportEntity, TrialEntity } from './entities.js';
+import {
+  DiaryEntity,
+  HealthEntity,
+  PlanEntity,
+  RevisionEntity,
+  ShelfEntity,
+  ShelfImportEntity,
+  TrialEntity,
+} from './entities.js';
 import { storageFailureOf } from './failure.js';
 import { prepareFolder } from './folder.js';
 import { takeFolder, type FolderLock } from './lock.js';
@@ -64,7 +72,7 @@ async function connect(folder: string): Promise<DataSource> {
   const source = new DataSource({
     type: 'better-sqlite3',
     database: fileIn(folder),
-    entities: [PlanEntity, RevisionEntity, ShelfEntity, ShelfImportEntity, TrialEntity, HealthEntity],
+    entities: [PlanEntity, RevisionEntity, ShelfEntity, ShelfImportEntity, TrialEntity, DiaryEntity, HealthEntity],
     migrations: [...MIGRATIONS],
     enableWAL: true,
     synchronize: false,

@@ -108,6 +108,9 @@ export class PlanStore {
       await manager.query(
         `DELETE FROM "revision" WHERE "planId" IN (SELECT "id" FROM "plan" WHERE "deletedAt" IS NOT NULL)`,
       );
+      await manager.query(
+        `DELETE FROM "diary" WHERE "planId" IN (SELECT "id" FROM "plan" WHERE "deletedAt" IS NOT NULL)`,
+      );
       return (await manager.delete(PlanEntity, { deletedAt: Not(IsNull()) })).affected ?? 0;
     });
   }

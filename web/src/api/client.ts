@@ -9,6 +9,7 @@ import {
   type PlanSaved,
   type ProblemDetails,
   type RevisionSummary,
+  type RobotFault,
   type ShelfImport,
   type ShelfMarks,
   type ShelfPart,
@@ -19,7 +20,7 @@ import {
   type TrialSummary,
 } from '@rough-gear/contract/api';
 import type { ImportReport } from '@rough-gear/contract/shelf-files';
-import type { Part, PartKind, Plan, Taking, Trial } from '@rough-gear/core';
+import type { DiaryEntry, Part, PartKind, Plan, Taking, Trial } from '@rough-gear/core';
 
 /** The server cannot be reached: the network or the server is away. */
 export class Unreachable extends Error {}
@@ -110,6 +111,10 @@ export const api = {
     call<Pick<StoredTrial, 'id' | 'revision' | 'savedAt'>>('PUT', `/trials/${id}`, trial, basedOn),
   removeTrial: (id: string) => call<undefined>('DELETE', `/trials/${id}`),
   addTaking: (id: string, taking: Taking) => call<Taking[]>('POST', `/trials/${id}/takings`, taking),
+  faults: () => call<{ faults: RobotFault[] }>('GET', '/diary/faults'),
+  diary: (planId: string) => call<{ entries: DiaryEntry[] }>('GET', `/diary/${planId}`),
+  addToDiary: (planId: string, entries: readonly DiaryEntry[]) =>
+    call<{ entries: DiaryEntry[] }>('POST', `/diary/${planId}`, { entries }),
   bookAddress: '/api/trials/book',
   bringBook: (book: unknown) => call<TrialsBrought>('POST', '/trials/book', book),
   /** Lines of a rig on the server's machine, as they come. */

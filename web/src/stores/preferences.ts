@@ -1,9 +1,9 @@
 import type { UnitSystem } from '@rough-gear/contract/units';
 import { useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { watchEffect } from 'vue';
+import { ref, watchEffect } from 'vue';
 
-/** What the person likes: units, theme, single-key shortcuts. Kept in the browser, no part of the plan. */
+/** What the person likes: units, theme, single-key shortcuts, the name that is put to what they write down, where phones find it. Kept in the browser, no part of the plan. */
 export const usePreferences = defineStore('preferences', () => {
   const units = useStorage<UnitSystem>('rough-gear:units', 'metric');
   const theme = useStorage<'light' | 'dark'>(
@@ -11,8 +11,13 @@ export const usePreferences = defineStore('preferences', () => {
     matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light',
   );
   const singleKeys = useStorage('rough-gear:single-keys', true);
+  const who = useStorage('rough-gear:who', '');
+  /** Where a phone finds this program: what the codes on paper lead to. Empty is wherever this page came from. */
+  const phoneAddress = useStorage('rough-gear:phone-address', '');
+  /** In the pit it is dark, whatever is liked elsewhere. */
+  const inPit = ref(false);
   watchEffect(() => {
-    document.documentElement.dataset['theme'] = theme.value;
+    document.documentElement.dataset['theme'] = inPit.value ? 'dark' : theme.value;
   });
-  return { units, theme, singleKeys };
+  return { units, theme, singleKeys, who, phoneAddress, inPit };
 });

@@ -54,6 +54,7 @@ import {
   type Mend,
   type MendsFound,
   type MechanismResult,
+  type OrderLine,
   type PackState,
   type Plan,
   type RobotChoice,
@@ -61,7 +62,9 @@ import {
   type RobotOptions,
   type RobotRung,
   type RatioMarks,
+  standIns,
   type Spread,
+  type StandIn,
   type Stock,
   type SpeedEnd,
   type SweepPoint,
@@ -164,6 +167,7 @@ export class CoreWorker {
   private dayMending = 0;
   private choosing = 0;
   private judgingRobot = 0;
+  private standing = 0;
 
   /** Headlines of all mechanisms, without the runs' samples. */
   evaluate(plan: Plan): readonly MechanismResult[] {
@@ -292,6 +296,21 @@ export class CoreWorker {
 
   stopDayMends(): void {
     this.dayMending++;
+  }
+
+  /** What else does the work of a part that is not to be had; `undefined` where it was stopped. */
+  async standIns(
+    plan: Plan,
+    line: Pick<OrderLine, 'key'>,
+    shelf: readonly Shelved[],
+    progress: (share: number) => void,
+  ): Promise<readonly StandIn[] | undefined> {
+    const mine = ++this.standing;
+    return inTurns(standIns(plan, line, shelf), progress, () => mine === this.standing);
+  }
+
+  stopStandIns(): void {
+    this.standing++;
   }
 
   stopDay(): void {

@@ -4,6 +4,7 @@ import { ShelfMarks1764100000000 } from './1764100000000-shelfMarks.js';
 import { Health1764300000000 } from './1764300000000-health.js';
 import { Summaries1764400000000 } from './1764400000000-summaries.js';
 import { Trials1764500000000 } from './1764500000000-trials.js';
+import { Diary1764600000000 } from './1764600000000-diary.js';
 
 /** Every change of the tables, in the order in which they were made. */
 export const MIGRATIONS: readonly (new () => MigrationInterface & { name: string })[] = [
@@ -12,6 +13,7 @@ export const MIGRATIONS: readonly (new () => MigrationInterface & { name: string
   Health1764300000000,
   Summaries1764400000000,
   Trials1764500000000,
+  Diary1764600000000,
 ];
 
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map((Migration) => new Migration().name);

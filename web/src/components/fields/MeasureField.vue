@@ -18,7 +18,8 @@ const {
   most = Infinity,
   significant = 5,
 } = defineProps<{
-  value: number;
+  /** Absent where nobody has said it yet. */
+  value: number | undefined;
   dimension: Dimension;
   label: string;
   /** What is read must be more than this, in SI. */
@@ -30,6 +31,8 @@ const {
   significant?: number;
   /** The label is for a reader of screens only: a heading says it to the others. */
   labelHidden?: boolean;
+  /** The label stands over the field, and that is as wide as there is room: in a form. */
+  stacked?: boolean;
 }>();
 const emit = defineEmits<{ read: [si: number] }>();
 defineOptions({ inheritAttrs: false });
@@ -38,7 +41,7 @@ const { show, split, parse } = useDisplay();
 const text = ref<string>();
 const read = computed(() => {
   if (text.value === undefined || text.value.trim() === '') return undefined;
-  const parsed = parse(text.value, dimension, split(value, dimension).unit);
+  const parsed = parse(text.value, dimension, value === undefined ? undefined : split(value, dimension).unit);
   if (!parsed.ok) return { said: refusalText(parsed), choices: parsed.choices ?? [] };
   const enough = atLeast === undefined ? parsed.si > least : parsed.si >= atLeast;
   if (enough && parsed.si <= most) return parsed;
@@ -64,14 +67,19 @@ function choose(choice: string): void {
 </script>
 
 <template>
-  <span class="inline-flex flex-wrap items-baseline gap-x-1">
-    <label :for="id" :class="labelHidden ? 'sr-only' : ''">{{ label }}</label>
+  <span :class="stacked ? 'block min-w-0' : 'inline-flex flex-wrap items-baseline gap-x-1'">
+    <label :for="id" :class="labelHidden ? 'sr-only' : stacked ? 'block text-[0.8125rem] text-second' : ''">{{
+      label
+    }}</label>
     <input
       v-bind="$attrs"
       :id="id"
-      class="figures min-h-6 w-24 border-b bg-transparent"
-      :class="read && !('si' in read) ? 'border-gives' : 'border-ink'"
-      :value="text ?? show(value, dimension, significant)"
+      class="figures border-b bg-transparent"
+      :class="[
+        read && !('si' in read) ? 'border-gives' : 'border-ink',
+        stacked ? 'min-h-7 w-full bg-sheet' : 'min-h-6 w-24',
+      ]"
+      :value="text ?? (value === undefined ? '' : show(value, dimension, significant))"
       :aria-invalid="read !== undefined && !('si' in read)"
       :aria-describedby="`${id}-said`"
       autocomplete="off"

@@ -7,7 +7,8 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <div class="min-h-0 grow overflow-y-auto">
+  <!-- Its own: what only readers of screens see would make the page around it longer. -->
+  <div class="relative min-h-0 grow overflow-y-auto">
     <p class="not-printed flex flex-wrap items-center gap-3 border-b border-hair px-4 py-2">
       <button type="button" class="button main" @click="print">Print</button>
       <RouterLink class="button inline-block" :to="back">{{ backText }}</RouterLink>

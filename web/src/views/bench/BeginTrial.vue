@@ -113,13 +113,15 @@ async function begin(): Promise<void> {
         Gives {{ sheet.gives }}. About {{ sheet.minutes }} minutes,
         {{ sheet.people === 1 ? 'one person' : `${sheet.people} people` }}.
       </p>
-      <ChoiceField
-        v-if="offered.length > 0"
-        label="on"
-        :value="subject?.key ?? ''"
-        :options="offered.map(({ key, text }) => ({ value: key, text }))"
-        @change="chosen = $event"
-      />
+      <div v-if="offered.length > 0">
+        <ChoiceField
+          label="on"
+          :value="subject?.key ?? ''"
+          :options="offered.map(({ key, text }) => ({ value: key, text }))"
+          @change="chosen = $event"
+        />
+        <p v-if="subject?.turns" class="mt-1 text-sm text-second">turns {{ subject.turns }}</p>
+      </div>
       <p v-else role="status" class="text-tight">There is nothing here that this can be measured on.</p>
       <div class="grid gap-x-5 gap-y-3 sm:grid-cols-3">
         <TextField v-model="specimen" label="this very one" :most="60" hint="tape 3, or its serial" />

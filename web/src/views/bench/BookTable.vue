@@ -12,6 +12,7 @@ import { useDisplay } from '../../composables/useDisplay.js';
 import { useAccess } from '../../stores/access.js';
 import { useBench } from '../../stores/bench.js';
 import { dayText } from './bookWords.js';
+import FaultsToMeasure from './FaultsToMeasure.vue';
 
 /** All trials, newest in front: by kind, by robot, by any word of them. */
 defineEmits<{ begin: [] }>();
@@ -89,6 +90,7 @@ async function bring(event: Event): Promise<void> {
         >What is measured is never overwritten: a part says which trial it has its figures from.</span
       >
     </div>
+    <FaultsToMeasure />
     <p v-if="bench.bookState === 'away'" role="alert" class="p-6">
       {{ bench.failure }} <button type="button" class="act underline" @click="bench.loadBook()">Try again</button>
     </p>

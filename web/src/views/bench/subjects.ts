@@ -5,6 +5,8 @@ import { trialSheet, turnedBy, type Plan, type TrialKind, type TrialSubject } fr
 export interface OfferedSubject {
   readonly key: string;
   readonly text: string;
+  /** Mechanisms that it turns. */
+  readonly turns?: string;
   readonly subject: TrialSubject;
 }
 
@@ -16,12 +18,15 @@ export function subjectsIn(kind: TrialKind, planId: string, plan: Plan): readonl
     turnedBy(plan, key)
       .map(({ name }) => name)
       .join(', ');
+  const named = Object.values(plan.parts).map(({ part }) => part.name);
   const parts = Object.entries(plan.parts).flatMap(([key, { part, shelfId }]): readonly OfferedSubject[] =>
     part.kind === about
       ? [
           {
             key: `part ${key}`,
-            text: [part.name, users(key)].filter(Boolean).join(': '),
+            // A name that two parts share is told apart by what they turn.
+            text: named.filter((name) => name === part.name).length > 1 ? `${part.name}: ${users(key)}` : part.name,
+            turns: users(key),
             subject: { name: part.name, partKey: key, ...(shelfId === undefined ? {} : { shelfId }), ...robot },
           },
         ]

@@ -55,7 +55,8 @@ const counted = (count: number, one: string, many: string) => `${count} ${count 
     <div v-if="report" role="status" class="mt-2 text-sm" data-testid="archive-report">
       <p>
         {{ counted(report.plansAdded, 'robot', 'robots') }}, {{ counted(report.partsAdded, 'part', 'parts') }} and
-        {{ counted(report.trialsAdded, 'trial', 'trials') }} came back; {{ report.plansThere }},
+        {{ counted(report.trialsAdded, 'trial', 'trials') }},
+        {{ counted(report.entriesAdded, 'line of a diary', 'lines of diaries') }} came back; {{ report.plansThere }},
         {{ report.partsThere }} and {{ report.trialsThere }} were here already.
       </p>
       <p v-if="report.plansBeside.length > 0">

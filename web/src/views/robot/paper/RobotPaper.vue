@@ -1,23 +1,34 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue';
+import { useDiary } from '../../../stores/diary.js';
 import { usePlan } from '../../../stores/plan.js';
 import PaperDesk from '../../../components/widgets/PaperDesk.vue';
-import OrderPaper from './OrderPaper.vue';
-import SetupPaper from './SetupPaper.vue';
+import OrderPaper from './order/OrderPaper.vue';
+import SetupPaper from './cards/SetupPaper.vue';
+import WiringPaper from './wiring/WiringPaper.vue';
 
 /** What leaves the screen for the workshop: shown as it is printed. */
 const { planId, sheet } = defineProps<{ planId: string; sheet: string }>();
+const SHEETS = [
+  { id: 'order', text: 'order sheet' },
+  { id: 'cards', text: 'setup cards' },
+  { id: 'wiring', text: 'wiring' },
+] as const;
 const store = usePlan();
+const diary = useDiary();
 watch(
   () => planId,
-  (id) => void store.open(id),
+  (id) => {
+    void store.open(id);
+    void diary.open(id);
+  },
   { immediate: true },
 );
 const plan = computed(() => (store.id === planId ? store.document : undefined));
 watch(
   [plan, () => sheet],
   ([now]) => {
-    if (now) document.title = `${now.name}, ${sheet === 'order' ? 'order sheet' : 'setup cards'} · Rough Gear`;
+    if (now) document.title = `${now.name}, ${SHEETS.find(({ id }) => id === sheet)!.text} · Rough Gear`;
   },
   { immediate: true },
 );
@@ -27,14 +38,18 @@ watch(
   <PaperDesk :back="{ name: 'mechanism', params: { planId } }" back-text="Back to the robot">
     <template #links>
       <RouterLink
+        v-for="other in SHEETS.filter(({ id }) => id !== sheet)"
+        :key="other.id"
         class="act"
-        :to="{ name: 'robot-paper', params: { planId, sheet: sheet === 'order' ? 'cards' : 'order' } }"
-        >{{ sheet === 'order' ? 'Setup cards' : 'Order sheet' }}</RouterLink
+        :to="{ name: 'robot-paper', params: { planId, sheet: other.id } }"
+        >{{ other.text }}</RouterLink
       >
+      <RouterLink class="act" :to="{ name: 'pit', params: { planId } }">pit</RouterLink>
     </template>
     <p v-if="store.failure" role="alert" class="p-6">{{ store.failure }}</p>
     <p v-else-if="!plan" role="status" class="p-6 text-second">fetching the robot …</p>
     <OrderPaper v-else-if="sheet === 'order'" :plan="plan" />
-    <SetupPaper v-else :plan="plan" />
+    <WiringPaper v-else-if="sheet === 'wiring'" :plan="plan" />
+    <SetupPaper v-else :plan="plan" :plan-id="planId" />
   </PaperDesk>
 </template>

@@ -2,12 +2,15 @@
 import { cardsJson, constantsText, CONSTANT_LANGUAGES, type ConstantLanguage } from '@rough-gear/contract/cards';
 import { setupCards, type Plan } from '@rough-gear/core';
 import { computed, ref } from 'vue';
-import ChoiceField from '../../../components/fields/ChoiceField.vue';
-import { save } from '../../../components/widgets/save.js';
+import DiaryState from '../../../../components/diary/DiaryState.vue';
+import WhoField from '../../../../components/diary/WhoField.vue';
+import ChoiceField from '../../../../components/fields/ChoiceField.vue';
+import PhoneAddressField from '../../../../components/paper/PhoneAddressField.vue';
+import { save } from '../../../../components/widgets/save.js';
 import SetupCardPaper from './SetupCardPaper.vue';
 
 /** A card for each controller, driver, servo and rail: what to type in. */
-const { plan } = defineProps<{ plan: Plan }>();
+const { plan, planId } = defineProps<{ plan: Plan; planId: string }>();
 const cards = computed(() => setupCards(plan));
 type Form = ConstantLanguage | 'json';
 const form = ref<Form>('json');
@@ -24,7 +27,9 @@ function write(): void {
 
 <template>
   <div class="mx-auto max-w-[200mm]">
-    <div class="not-printed flex flex-wrap items-end gap-4 px-8 pt-4">
+    <div class="not-printed grid items-start gap-4 px-4 pt-4 sm:grid-cols-2 sm:px-8">
+      <WhoField />
+      <PhoneAddressField />
       <ChoiceField
         label="for your own code"
         :value="form"
@@ -34,9 +39,10 @@ function write(): void {
         ]"
         @change="form = $event"
       />
-      <button type="button" class="button" @click="write">Save the file</button>
+      <button type="button" class="button self-end justify-self-start" @click="write">Save the file</button>
+      <DiaryState class="sm:col-span-2" />
     </div>
-    <SetupCardPaper v-for="card in cards" :key="card.id" :card="card" :robot="plan.name" />
+    <SetupCardPaper v-for="card in cards" :key="card.id" :card="card" :robot="plan.name" :plan-id="planId" />
     <p v-if="cards.length === 0" class="p-8">There is no mechanism to set up yet.</p>
   </div>
 </template>

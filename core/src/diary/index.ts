@@ -1,0 +1,4 @@
+export * from './entry.js';
+export * from './pieces.js';
+export * from './typedIn.js';
+export * from './checked.js';

@@ -1,0 +1,2 @@
+export * from './harness.js';
+export * from './checks.js';

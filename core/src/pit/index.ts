@@ -1,0 +1,3 @@
+export * from './matchWork.js';
+export * from './packTold.js';
+export * from './checks.js';

@@ -1,0 +1,167 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  cameHere,
+  lineId,
+  matchesPlayed,
+  matchesSinceNew,
+  mergedDiary,
+  moneyOf,
+  namesFor,
+  nextMatch,
+  openFaults,
+  orderSheet,
+  piecesSoFar,
+  setupCards,
+  suppliersOf,
+  ticksFor,
+  typedState,
+  valuesOf,
+  type DiaryDraft,
+  type DiaryEntry,
+} from '../src/index.js';
+import { demoPlan } from './demo.js';
+
+const heron = demoPlan('heron');
+
+/** What was done since the plan: folded from lines that are only added to. */
+const write = (drafts: readonly DiaryDraft[]): readonly DiaryEntry[] =>
+  drafts.map((draft, i) => ({ ...draft, id: `e${i}`, at: `2026-11-28T09:${String(i).padStart(2, '0')}:00Z`, who: '' }));
+const checked = (check: string, state: 'fine' | 'fault' | 'new part' | 'open', match = 1): DiaryDraft => ({
+  kind: 'checked',
+  match,
+  check,
+  state,
+  asks: 'nothing',
+  note: '',
+});
+const pieces = (step: 'ordered' | 'here' | 'built in', amount: number): DiaryDraft => ({
+  kind: 'pieces',
+  line: 'a',
+  step,
+  amount,
+  note: '',
+});
+
+describe('pieces of an order', () => {
+  it('are ordered, come and are built in; what was said too much is taken back', () => {
+    const diary = write([pieces('ordered', 6), pieces('here', 3), pieces('built in', 2), pieces('here', -1)]);
+    expect(piecesSoFar(diary).get('a')).toMatchObject({ ordered: 6, here: 2, builtIn: 2, onTheirWay: 4 });
+  });
+
+  it('that are here count as owned on the sheet', () => {
+    const before = orderSheet(heron).lines.find(({ toBuy, measure }) => toBuy > 2 && measure === 'pieces')!;
+    const diary = write([{ kind: 'pieces', line: lineId(before), step: 'here', amount: 2, note: '' }]);
+    const after = orderSheet(heron, undefined, { came: cameHere(diary) }).lines.find(({ key }) => key === before.key)!;
+    expect(after.toBuy).toBe(before.toBuy - 2);
+    expect(after.owned).toBe(before.owned + 2);
+    expect(after.wanted).toBe(before.wanted);
+  });
+
+  it('have a seller and money by their last word', () => {
+    const diary = write([
+      { kind: 'supplier', line: 'a', supplier: 'the yard' },
+      { kind: 'supplier', line: 'a', supplier: 'the harbour shop' },
+      { kind: 'money', currency: 'kr', budget: 900 },
+    ]);
+    expect(suppliersOf(diary).get('a')).toBe('the harbour shop');
+    expect(moneyOf(diary)).toEqual({ currency: 'kr', budget: 900 });
+    expect(moneyOf([])).toEqual({ currency: '', budget: undefined });
+  });
+});
+
+describe('a card that was typed in', () => {
+  const card = setupCards(heron).find(({ id }) => id === 'controller lift')!;
+  const typed = write([{ kind: 'typed in', card: card.id, values: valuesOf(card) }]);
+
+  it('has nothing to retype while the plan stands', () => {
+    expect(typedState(card, []).entry).toBeUndefined();
+    expect(typedState(card, typed)).toMatchObject({ entry: { at: '2026-11-28T09:00:00Z' }, retype: [] });
+  });
+
+  it('names what reads otherwise, what came and what went', () => {
+    const [first, ...rest] = valuesOf(card);
+    const before = write([
+      {
+        kind: 'typed in',
+        card: card.id,
+        values: [{ ...first!, value: 33 }, ...rest.slice(1), { key: 'old', label: 'an old one', value: 'on' }],
+      },
+    ]);
+    const { retype } = typedState(card, before);
+    expect(retype.map(({ key }) => key)).toEqual([first!.key, rest[0]!.key, 'old']);
+    expect(retype[0]).toMatchObject({ was: [{ value: 33, dimension: 'current' }] });
+    expect(retype[1]!.was).toBeUndefined();
+    expect(retype[2]).toEqual({ key: 'old', label: 'an old one', was: 'on' });
+  });
+
+  it('does not ask for digits that nobody types', () => {
+    const near = valuesOf(card).map((one) =>
+      typeof one.value === 'number' ? { ...one, value: one.value * (1 + 1e-9) } : one,
+    );
+    expect(typedState(card, write([{ kind: 'typed in', card: card.id, values: near }])).retype).toEqual([]);
+  });
+
+  it('is named as the team likes, and by the field’s own words again', () => {
+    const named = (name: string): DiaryDraft => ({ kind: 'named', part: 'c', key: 'packSideLimit', name });
+    expect(namesFor(write([named('input limit')]), 'c').get('packSideLimit')).toBe('input limit');
+    expect(namesFor(write([named('input limit'), named('')]), 'c').size).toBe(0);
+    expect(namesFor(write([named('input limit')]), 'another').size).toBe(0);
+  });
+});
+
+describe('matches and what is looked at before them', () => {
+  it('are played once, whoever says so', () => {
+    const diary = write([
+      { kind: 'played', match: 2 },
+      { kind: 'played', match: 1 },
+      { kind: 'played', match: 2 },
+    ]);
+    expect(matchesPlayed(diary)).toEqual([1, 2]);
+    expect(nextMatch(diary)).toBe(3);
+    expect(nextMatch([])).toBe(1);
+  });
+
+  it('have ticks of their own; a fault stays one until it is mended', () => {
+    const diary = write([checked('chain', 'fault'), checked('chain', 'open', 2), checked('rope', 'fine', 2)]);
+    expect(ticksFor(diary, 1).get('chain')?.state).toBe('fault');
+    expect(ticksFor(diary, 2).get('rope')?.state).toBe('fine');
+    expect(openFaults(diary).map(({ check }) => check)).toEqual(['chain']);
+    expect(
+      openFaults([...diary, ...write([checked('chain', 'new part', 3)]).map((e) => ({ ...e, at: '2027' }))]),
+    ).toEqual([]);
+  });
+
+  it('wear a thing since it was new', () => {
+    const played = (match: number): DiaryDraft => ({ kind: 'played', match });
+    const diary = write([played(1), played(2), checked('chain', 'new part', 3), played(3), played(4)]);
+    expect(matchesSinceNew(diary, 'chain')).toBe(2);
+    expect(matchesSinceNew(diary, 'rope')).toBe(4);
+  });
+});
+
+describe('two diaries', () => {
+  it('are one, each entry once, whichever way round', () => {
+    const entry = fc.record({
+      id: fc.integer({ min: 0, max: 30 }).map((n) => `e${n}`),
+      at: fc.integer({ min: 0, max: 9 }).map((n) => `2026-11-28T09:0${n}:00Z`),
+    });
+    // An id is written once, wherever it is.
+    const all = fc
+      .uniqueArray(entry, { selector: ({ id }) => id })
+      .map((list) => list.map((one): DiaryEntry => ({ ...one, who: '', kind: 'played', match: 1 })));
+    fc.assert(
+      fc.property(all, fc.infiniteStream(fc.boolean()), (entries, coin) => {
+        const [a, b]: DiaryEntry[][] = [[], []];
+        for (const one of entries) {
+          const both = coin.next().value;
+          if (both || coin.next().value) a!.push(one);
+          if (both || !a!.includes(one)) b!.push(one);
+        }
+        const merged = mergedDiary(a!, b!);
+        expect(merged).toEqual(mergedDiary(b!, a!));
+        expect(merged.map(({ id }) => id).sort()).toEqual(entries.map(({ id }) => id).sort());
+      }),
+    );
+  });
+});

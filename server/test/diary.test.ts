@@ -1,0 +1,104 @@
+import { randomUUID } from 'node:crypto';
+import type { DiaryEntry } from '@rough-gear/core';
+import request from 'supertest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { heron, testApp } from './helper.js';
+
+/** A robot's diary over HTTP: only added to, each line once, from however many phones. */
+let running: Awaited<ReturnType<typeof testApp>>;
+let id: string;
+beforeEach(async () => {
+  running = await testApp();
+  ({ id } = await running.plans.create(heron));
+});
+afterEach(() => running.close());
+
+const http = () => request(running.app);
+const tick = (check: string, at: string): DiaryEntry => ({
+  id: randomUUID(),
+  at,
+  who: 'Ada',
+  kind: 'checked',
+  match: 3,
+  check,
+  state: 'fine',
+  asks: 'nothing',
+  note: '',
+});
+const read = async (planId = id): Promise<readonly DiaryEntry[]> =>
+  ((await http().get(`/api/diary/${planId}`).expect(200)).body as { entries: DiaryEntry[] }).entries;
+
+describe('the diary of a robot', () => {
+  it('keeps what two phones wrote, by the time it was written, sent twice or not', async () => {
+    const [early, late] = [tick('chain', '2026-11-28T09:00:00Z'), tick('rope', '2026-11-28T09:01:00Z')];
+    await http()
+      .post(`/api/diary/${id}`)
+      .send({ entries: [late] })
+      .expect(200);
+    await http()
+      .post(`/api/diary/${id}`)
+      .send({ entries: [early] })
+      .expect(200);
+    await http()
+      .post(`/api/diary/${id}`)
+      .send({ entries: [early, late] })
+      .expect(200);
+    expect(await read()).toEqual([early, late]);
+  });
+
+  it('is never changed: an entry that is there stays as it was written', async () => {
+    const first = tick('chain', '2026-11-28T09:00:00Z');
+    await http()
+      .post(`/api/diary/${id}`)
+      .send({ entries: [first] });
+    await http()
+      .post(`/api/diary/${id}`)
+      .send({ entries: [{ ...first, note: 'rewritten' }] })
+      .expect(200);
+    expect(await read()).toEqual([first]);
+  });
+
+  it('refuses what is none by its place, and takes nothing of it', async () => {
+    const odd = { ...tick('chain', '2026-11-28T09:00:00Z'), state: 'perhaps' };
+    const answer = await http()
+      .post(`/api/diary/${id}`)
+      .send({ entries: [tick('rope', '2026-11-28T09:00:00Z'), odd] })
+      .expect(422);
+    expect(JSON.stringify(answer.body)).toContain('[1].state');
+    await http().post(`/api/diary/${id}`).send({}).expect(422);
+    await http()
+      .post(`/api/diary/${id}`)
+      .send({ entries: [{ ...odd, kind: 'pieces' }] })
+      .expect(422);
+    expect(await read()).toEqual([]);
+  });
+
+  it('is of a robot that is here, and goes with it', async () => {
+    await http().get('/api/diary/nowhere').expect(404);
+    await http().get(`/api/diary/${randomUUID()}`).expect(404);
+    await http().post(`/api/diary/${randomUUID()}`).send({ entries: [] }).expect(404);
+    await http()
+      .post(`/api/diary/${id}`)
+      .send({ entries: [tick('chain', '2026-11-28T09:00:00Z')] });
+    await http().delete(`/api/plans/${id}`);
+    await http().delete('/api/plans/bin').expect(200);
+    expect(await running.sql('SELECT * FROM diary')).toEqual([]);
+  });
+
+  it('is in the archive, and comes back', async () => {
+    const entry = tick('chain', '2026-11-28T09:00:00Z');
+    await http()
+      .post(`/api/diary/${id}`)
+      .send({ entries: [entry] });
+    const archive = await http().get('/api/archive').responseType('blob').expect(200);
+    await running.close();
+    running = await testApp();
+    const report = await http()
+      .post('/api/archive')
+      .set('Content-Type', 'application/zip')
+      .send(archive.body as Buffer)
+      .expect(200);
+    expect(report.body).toMatchObject({ plansAdded: 1, entriesAdded: 1 });
+    expect(await read()).toEqual([entry]);
+  });
+});

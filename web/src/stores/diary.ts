@@ -1,0 +1,145 @@
+import { printable } from '@rough-gear/contract/text';
+import { mergedDiary, type DiaryDraft, type DiaryEntry } from '@rough-gear/core';
+import { defineStore } from 'pinia';
+import { v4 } from 'uuid';
+import { computed, ref, shallowRef } from 'vue';
+import { api, Refused, Unreachable } from '../api/client.js';
+import { usePreferences } from './preferences.js';
+
+export type DiaryState = 'home' | 'sending' | 'away' | 'waiting' | 'refused';
+
+const RETRY_AFTER_MS = 3000;
+const AT_ONCE = 500;
+const KEPT = 'rough-gear:diary:';
+
+/** A diary as this browser keeps it, and which of it the server has not got yet. */
+interface Kept {
+  readonly entries: readonly DiaryEntry[];
+  readonly unsent: readonly string[];
+}
+const NOTHING: Kept = { entries: [], unsent: [] };
+
+function readKept(planId: string): Kept {
+  try {
+    return { ...NOTHING, ...(JSON.parse(localStorage.getItem(KEPT + planId) ?? '{}') as Partial<Kept>) };
+  } catch {
+    return NOTHING;
+  }
+}
+
+/**
+ * The diary of the open robot: what was ordered, typed in, ticked and played. What is written is kept here at once and
+ * brought home when the server is there; what others wrote comes back with it.
+ */
+export const useDiary = defineStore('diary', () => {
+  const preferences = usePreferences();
+  const planId = ref('');
+  const entries = shallowRef<readonly DiaryEntry[]>([]);
+  const unsent = shallowRef<readonly string[]>([]);
+  const state = ref<DiaryState>('home');
+  const refusal = ref('');
+  const waiting = computed(() => unsent.value.length);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let sending = false;
+
+  /** With what another tab of this browser wrote meanwhile. */
+  function keep(id: string, more: Kept, sent: readonly string[] = []): void {
+    const before = readKept(id);
+    const gone = new Set(sent);
+    const next: Kept = {
+      entries: mergedDiary(before.entries, more.entries),
+      unsent: [...new Set([...before.unsent, ...more.unsent])].filter((one) => !gone.has(one)),
+    };
+    if (id === planId.value) [entries.value, unsent.value] = [next.entries, next.unsent];
+    try {
+      localStorage.setItem(KEPT + id, JSON.stringify(next));
+    } catch {
+      refusal.value = 'This browser has no room to keep a copy: leave the page open until it is sent.';
+    }
+  }
+
+  /** What this browser knows at once, and what the server knows as soon as it answers. */
+  async function open(id: string): Promise<void> {
+    if (planId.value === id) return;
+    clearTimeout(timer);
+    planId.value = id;
+    refusal.value = '';
+    const kept = readKept(id);
+    [entries.value, unsent.value] = [kept.entries, kept.unsent];
+    if (kept.unsent.length > 0) return send();
+    state.value = 'sending';
+    try {
+      keep(id, { entries: (await api.diary(id)).entries, unsent: [] });
+      if (planId.value === id) state.value = 'home';
+    } catch (problem) {
+      if (planId.value === id) notSent(problem);
+    }
+  }
+
+  /** Writes lines down, in order. */
+  function write(...drafts: readonly DiaryDraft[]): void {
+    const now = Date.now();
+    const written = drafts.map((draft, i): DiaryEntry => {
+      const clean = Object.fromEntries(
+        Object.entries(draft).map(([key, value]) => [key, typeof value === 'string' ? printable(value) : value]),
+      ) as typeof draft;
+      // Two in one moment stay in the order in which they were written.
+      return { ...clean, id: v4(), at: new Date(now + i).toISOString(), who: preferences.who.trim() };
+    });
+    // One that was kept while the browser has no room is on the page all the same, and sent.
+    keep(planId.value, { entries: mergedDiary(entries.value, written), unsent: written.map(({ id }) => id) });
+    void send();
+  }
+
+  async function send(): Promise<void> {
+    clearTimeout(timer);
+    if (sending) return later();
+    const id = planId.value;
+    const asked = new Set(unsent.value);
+    const batch = entries.value.filter((entry) => asked.has(entry.id)).slice(0, AT_ONCE);
+    sending = true;
+    if (state.value === 'home') state.value = 'sending';
+    try {
+      const home = await (batch.length > 0 ? api.addToDiary(id, batch) : api.diary(id));
+      keep(
+        id,
+        { entries: home.entries, unsent: [] },
+        batch.map((entry) => entry.id),
+      );
+      if (planId.value !== id) return;
+      refusal.value = '';
+      state.value = unsent.value.length > 0 ? 'sending' : 'home';
+      if (unsent.value.length > 0) later(0);
+    } catch (problem) {
+      if (planId.value === id) notSent(problem);
+    } finally {
+      sending = false;
+    }
+  }
+
+  function notSent(problem: unknown): void {
+    const status = problem instanceof Refused ? problem.problem.status : undefined;
+    if (problem instanceof Unreachable) state.value = 'away';
+    else if (status !== undefined && status < 500 && ![401, 429].includes(status)) {
+      state.value = 'refused';
+      refusal.value = (problem as Error).message;
+      return;
+    } else {
+      state.value = 'waiting';
+      refusal.value = (problem as Error).message;
+    }
+    later();
+  }
+
+  /** Asks again: what waits is sent, and what others wrote is fetched. */
+  function later(after = RETRY_AFTER_MS): void {
+    clearTimeout(timer);
+    timer = setTimeout(() => void send(), after);
+  }
+
+  globalThis.addEventListener?.('online', () => {
+    if (state.value === 'away') later(0);
+  });
+
+  return { planId, entries, unsent, waiting, state, refusal, open, write, fetch: send };
+});

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { compareVerdicts, evaluate, headlineText, type Plan } from '@rough-gear/core';
+import { computed } from 'vue';
+import VerdictRing from '../../components/verdict/VerdictRing.vue';
+
+/** What gives first on each mechanism, the worst in front. */
+const { plan } = defineProps<{ plan: Plan; planId: string }>();
+const mechanisms = computed(() =>
+  [...evaluate(plan).mechanisms].sort((a, b) => compareVerdicts(b.headline.verdict, a.headline.verdict)),
+);
+</script>
+
+<template>
+  <section class="mt-4" aria-label="What gives first">
+    <ul>
+      <li v-for="{ id, name, headline } in mechanisms" :key="id" class="border-b border-hair">
+        <RouterLink
+          class="flex min-h-11 items-start gap-3 py-2"
+          :to="{ name: 'mechanism', params: { planId, mechanismId: id } }"
+        >
+          <VerdictRing :verdict="headline.verdict" :size="22" class="mt-0.5 shrink-0" />
+          <span class="min-w-0 break-words"
+            ><span class="font-semibold">{{ name }}, {{ headline.verdict }}</span
+            ><span class="block text-sm text-second">{{ headlineText(headline) }}</span></span
+          >
+        </RouterLink>
+      </li>
+    </ul>
+    <p v-if="mechanisms.length === 0" class="text-second">There is no mechanism yet.</p>
+  </section>
+</template>

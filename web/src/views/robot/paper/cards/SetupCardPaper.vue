@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { typedState, type SetupCard } from '@rough-gear/core';
+import { computed, ref } from 'vue';
+import TypedIn from '../../../../components/diary/TypedIn.vue';
+import { usePhoneAddress } from '../../../../components/paper/phoneAddress.js';
+import QrCode from '../../../../components/paper/QrCode.vue';
+import { useAccess } from '../../../../stores/access.js';
+import { useDiary } from '../../../../stores/diary.js';
+import CardLines from './CardLines.vue';
+import { wrongOf } from './wrongOf.js';
+
+/** One card: numbers to type in, where each comes from, what a wrong one costs, and who typed it in. */
+const { card, robot, planId } = defineProps<{ card: SetupCard; robot: string; planId: string }>();
+const access = useAccess();
+const diary = useDiary();
+const { addressOf } = usePhoneAddress();
+const naming = ref(false);
+const wrong = computed(() => wrongOf(card));
+const typed = computed(() => typedState(card, diary.entries));
+const address = computed(() => addressOf({ name: 'pit', params: { planId, page: 'cards' }, query: { card: card.id } }));
+const KINDS = { controller: 'controller', driver: 'driver', servo: 'servo', rail: 'servo rail' } as const;
+</script>
+
+<template>
+  <article class="paper mt-4 break-inside-avoid p-4 sm:p-8 print:mt-0" :data-card="card.id">
+    <header class="mb-2 flex items-end justify-between gap-4 border-b-2 border-ink pb-1">
+      <div>
+        <h2 class="text-xl">{{ card.of }} · {{ KINDS[card.kind] }}</h2>
+        <p class="text-sm">
+          {{
+            [robot, card.part, card.pieces > 1 ? `${card.pieces} of them, all alike` : ''].filter(Boolean).join(' · ')
+          }}
+        </p>
+      </div>
+      <QrCode :text="address" :label="`Code that opens the card of ${card.of} on a phone`" class="size-20 shrink-0" />
+    </header>
+    <CardLines :card="card" :naming="naming" />
+    <button
+      v-if="access.mayChange"
+      type="button"
+      class="act not-printed min-h-6 text-sm"
+      :aria-pressed="naming"
+      @click="naming = !naming"
+    >
+      {{ naming ? 'names are as they should be' : 'its settings have other names' }}
+    </button>
+    <p class="mt-2 border-l-4 border-ink pl-2 text-sm"><b>Wrong here costs.</b> {{ wrong }}</p>
+    <p class="mt-2 text-sm font-semibold">
+      {{ card.cautions.join(' ') }} Event rules and the maker’s sheet come first.
+    </p>
+    <div class="mt-3 border-t-2 border-ink pt-1 text-sm">
+      <TypedIn :card="card" />
+      <p v-if="!typed.entry || typed.retype.length > 0" class="hidden pt-1 print:block">
+        ☐ typed in &nbsp; by ______________ &nbsp; on __________
+      </p>
+    </div>
+  </article>
+</template>

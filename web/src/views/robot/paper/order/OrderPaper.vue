@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { digits, type Plan } from '@rough-gear/core';
+import { computed } from 'vue';
+import DiaryState from '../../../../components/diary/DiaryState.vue';
+import { useDisplay } from '../../../../composables/useDisplay.js';
+import FaultsNoted from './FaultsNoted.vue';
+import OrderRow from './OrderRow.vue';
+import OrderRules from './OrderRules.vue';
+import { provideOrder } from './useOrder.js';
+import WheelsToTry from './WheelsToTry.vue';
+
+/** Everything the robot takes in its choices in force: wanted, spare, owned, to buy, and how far that has come. */
+const { plan } = defineProps<{ plan: Plan }>();
+const { say } = useDisplay();
+const { sheet, rule, groups, money, moneyText } = provideOrder(() => plan);
+const over = computed(() => money.value.budget !== undefined && sheet.value.cost > money.value.budget);
+const HEADS = [
+  { text: 'what', class: 'text-left' },
+  { text: 'wanted', class: 'hidden text-right sm:table-cell print:table-cell' },
+  { text: 'spare', class: 'hidden text-right sm:table-cell print:table-cell' },
+  { text: 'owned', class: 'hidden text-right sm:table-cell print:table-cell' },
+  { text: 'to buy', class: 'text-right' },
+  { text: 'costs', class: 'text-right' },
+  { text: 'for', class: 'hidden text-left sm:table-cell print:table-cell' },
+];
+</script>
+
+<template>
+  <OrderRules />
+  <article class="paper mx-auto max-w-[200mm] p-4 sm:p-8">
+    <header class="mb-2 border-b-2 border-ink pb-1">
+      <h1 class="text-xl">Order sheet</h1>
+      <p class="text-sm">{{ plan.name }}, choices in force</p>
+    </header>
+    <p class="mb-3 hidden text-sm print:block">
+      One spare in {{ digits(rule.oneIn) }}, {{ digits(rule.atLeast) }} at least; of what wears one in
+      {{ digits(rule.wornOneIn) }}.
+    </p>
+    <DiaryState class="not-printed" />
+    <FaultsNoted />
+    <div class="overflow-x-auto" tabindex="0" role="region" aria-label="What the robot takes">
+      <table class="w-full text-sm" data-testid="order">
+        <thead>
+          <tr>
+            <th scope="col" class="border-b border-ink"><span class="sr-only">got it</span></th>
+            <th
+              v-for="head in HEADS"
+              :key="head.text"
+              scope="col"
+              class="border-b border-ink px-1 font-semibold"
+              :class="head.class"
+            >
+              {{ head.text
+              }}<span v-if="head.text === 'costs' && money.currency" class="block text-xs font-normal">{{
+                money.currency
+              }}</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody
+          v-for="{ name, lines } in groups"
+          :key="name"
+          class="[&_td]:border-t [&_td]:border-hair [&_th]:border-t [&_th]:border-hair"
+        >
+          <tr>
+            <th scope="rowgroup" colspan="8" class="px-1 pt-3 text-left font-semibold">{{ name }}</th>
+          </tr>
+          <OrderRow v-for="tracked in lines" :key="tracked.id" :tracked="tracked" />
+        </tbody>
+      </table>
+    </div>
+    <p class="mt-3 flex flex-wrap justify-between gap-x-4 border-t-2 border-ink pt-1 font-semibold">
+      <span>to spend</span
+      ><span class="figures" data-testid="to-spend"
+        >{{ moneyText(sheet.cost)
+        }}<template v-if="money.budget !== undefined"> of {{ moneyText(money.budget) }}</template
+        ><template v-if="over">: {{ moneyText(sheet.cost - money.budget!) }} too much</template></span
+      >
+    </p>
+    <p v-if="sheet.unpriced.length > 0" class="text-sm">
+      Without a price: {{ sheet.unpriced.map((line) => say(line.name)).join('; ') }}.
+    </p>
+    <WheelsToTry />
+    <p class="mt-2 text-sm">
+      Screws, keys and half links are not counted. Check shafts, bores and bolt patterns on the parts that came before
+      you order the rest. What came counts as owned.
+    </p>
+  </article>
+</template>
