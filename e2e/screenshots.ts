@@ -42,15 +42,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'capstan-climb', path: '/climb/output' },
   { name: 'train-stages', path: '/lift/s2?train=stages' },
   { name: 'train-layout', path: '/drive/s2?train=layout' },
-  {
-    name: 'add-a-mechanism',
-    path: '/lift/motor',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Add a mechanism' }).click();
-      await page.getByRole('textbox', { name: 'what: the load' }).fill('26 lb');
-      await page.getByRole('textbox', { name: 'how far' }).fill('1,120 mm');
-    },
-  },
+  { name: 'order-sheet', path: '/paper/order' },
+  { name: 'pit', path: '/pit', size: { width: 390, height: 844 } },
   {
     name: 'whole-robot',
     path: '',
@@ -70,7 +63,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('group', { name: 'Page of choosing' }).scrollIntoViewIfNeeded();
     },
   },
-  { name: 'ratio-sweep', path: '/lift/motor?choose=ratio', prepare: (page) => settled(page, 1500) },
   {
     name: 'side-by-side',
     path: '/lift/motor?choose=side',

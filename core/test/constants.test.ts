@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest';
 const root = fileURLToPath(new URL('../..', import.meta.url));
 /** The folders whose numbers are a model's. */
 const MODELS =
-  'motor load stepper servo signal protection controller reduction resolve powerpath job duty limits match robot robotMends robotChoice wiring bench'.split(
+  'motor load stepper servo signal protection controller reduction resolve powerpath job duty limits match robot robotMends robotChoice wiring bench pit'.split(
     ' ',
   );
 

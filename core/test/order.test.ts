@@ -1,20 +1,35 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   applyChanges,
   countOf,
   currentChoice,
+  evaluateMechanism,
   inMetric,
   ledgerOf,
+  mayStandIn,
   orderSheet,
+  piecesOf,
+  sameKey,
+  slotsOf,
+  secondWheels,
   sparesFor,
+  standIns,
   USUAL_SPARES,
   worded,
   type OrderLine,
+  type Plan,
+  type Shelved,
+  type StandIn,
 } from '../src/index.js';
 import { demoPlan, typed } from './demo.js';
 
 /** The order sheet counts what the plan holds, no piece more and none less. */
 const heron = demoPlan('heron');
+const shelfParts = (): readonly Shelved[] =>
+  (JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as { parts: Shelved[] })
+    .parts;
 const NONE = { oneIn: Infinity, atLeast: 0, wornOneIn: Infinity };
 const named = (lines: readonly OrderLine[], name: RegExp): OrderLine | undefined =>
   lines.find((line) => name.test(worded(line.name, inMetric)));
@@ -91,6 +106,118 @@ describe('the order sheet', () => {
     const before = orderSheet(heron, NONE).cost;
     const priced = applyChanges(heron, [{ at: ['mechanisms', at, 'choices', 0, 'stages', 0, 'price'], to: typed(31) }]);
     expect(orderSheet(priced, NONE).cost - before).toBeCloseTo(31, 6);
+  });
+});
+
+describe('whatever the plan', () => {
+  const plans = fc
+    .record({
+      kept: fc.subarray([...heron.mechanisms], { minLength: 1 }),
+      counts: fc.array(fc.integer({ min: 1, max: 4 }), { minLength: 12, maxLength: 12 }),
+      owned: fc.integer({ min: 0, max: 20 }),
+    })
+    .map(({ kept, counts, owned }): Plan => {
+      const mechanisms = kept.map((mechanism, i) => ({
+        ...mechanism,
+        choices: mechanism.choices.map((choice) => ({
+          ...choice,
+          drive:
+            choice.drive.kind === 'servo'
+              ? { ...choice.drive, servos: counts[i]! }
+              : { ...choice.drive, motors: counts[i]! },
+        })),
+      }));
+      const parts = Object.fromEntries(
+        Object.entries(heron.parts).map(([id, copy]) => [id, { ...copy, part: { ...copy.part, owned } }]),
+      );
+      return { ...heron, mechanisms, parts };
+    });
+
+  it('the pieces on the sheet are the pieces of the plan, no more and no fewer', () => {
+    fc.assert(
+      fc.property(plans, (plan) => {
+        const sheet = orderSheet(plan);
+        const wanted = new Map<string, number>();
+        const add = (id: string, count: number) => {
+          const key = sameKey(plan.parts[id]!);
+          wanted.set(key, (wanted.get(key) ?? 0) + count);
+        };
+        for (const mechanism of plan.mechanisms)
+          for (const [id, pieces] of piecesOf(currentChoice(mechanism).drive)) add(id, pieces);
+        for (const node of plan.supply)
+          if (node.kind === 'branch' && node.breaker !== undefined)
+            add(node.breaker, slotsOf(plan).filter((slot) => slot.node === node.id).length);
+        for (const [key, count] of wanted) {
+          const line = sheet.lines.find((one) => one.key === key);
+          if (count === 0) expect(line).toBeUndefined();
+          else {
+            expect(line?.wanted).toBe(count);
+            expect(line!.toBuy).toBe(Math.max(0, count + line!.spares - line!.owned));
+          }
+        }
+        // Nothing of a kind that drives is on the sheet but what a mechanism takes.
+        for (const { group, key, wanted: count } of sheet.lines)
+          if (group === 'motors and servos') expect(wanted.get(key)).toBe(count);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('wheels to try', () => {
+  const stock = shelfParts().flatMap(({ id, part }) => (part.kind === 'series' ? [{ id, part }] : []));
+  const wheels = secondWheels(heron, stock);
+
+  it('make another total of a mechanism, and are bought as its own wheels are', () => {
+    expect(wheels.length).toBeGreaterThan(3);
+    for (const { ratio, needs } of wheels) {
+      expect(needs.length).toBe(ratio.wheels);
+      expect(Math.max(ratio.change, 1 / ratio.change)).toBeGreaterThan(1.05);
+    }
+    const wheel = wheels.find(({ mechanism }) => mechanism === 'Mast lift')!;
+    const also = orderSheet(heron, NONE, { also: wheel.needs }).lines;
+    const before = orderSheet(heron, NONE).lines;
+    for (const need of wheel.needs) {
+      const was = before.find(({ key }) => key === need.key)?.wanted ?? 0;
+      expect(also.find(({ key }) => key === need.key)!.wanted).toBe(was + need.amount);
+    }
+  });
+
+  it('are none of a shelf without wheels', () => {
+    expect(secondWheels(heron, [])).toEqual([]);
+  });
+});
+
+describe('stand-ins', () => {
+  const { lines } = orderSheet(heron);
+  const shelf = shelfParts();
+  const done = (line: OrderLine): readonly StandIn[] => {
+    const search = standIns(heron, line, shelf);
+    for (;;) {
+      const next = search.next();
+      if (next.done) return next.value;
+      expect(next.value).toBeLessThan(1);
+    }
+  };
+
+  it('are judged as if they stood there, those that do no harm in front', () => {
+    const line = named(lines, /brushed controller 20 A/)!;
+    const found = done(line);
+    expect(found.length).toBeGreaterThan(2);
+    expect(found.map(({ worse }) => worse)).toEqual(found.map(({ worse }) => worse).sort((a, b) => a - b));
+    const [first] = found;
+    const copy = Object.entries(heron.parts).find(([, { part }]) => part.name === 'brushed controller 20 A')![0];
+    const built = applyChanges(heron, [{ at: ['parts', copy], to: { part: first!.part, shelfId: first!.id } }]);
+    const user = built.mechanisms.find(({ name }) => name === first!.judged[0]!.name)!;
+    expect(first!.judged[0]!.headline).toEqual(evaluateMechanism(built, user).headline);
+    expect(found.some(({ part }) => part.name === 'brushed controller 20 A')).toBe(false);
+  });
+
+  it('are asked for what drives only', () => {
+    expect(mayStandIn(heron, named(lines, /64 mm can/)!)).toBe(true);
+    for (const name of [/^wire, /, /^bearing, /, /^chain, /, /sealed lead/])
+      expect(mayStandIn(heron, named(lines, name)!)).toBe(false);
+    expect(done(named(lines, /^wire, /)!)).toEqual([]);
   });
 });
 

@@ -46,13 +46,35 @@ for (const theme of ['light', 'dark'] as const) {
       });
     }
 
-    test('on the order sheet and the setup cards', async ({ heron, page, server }) => {
-      for (const sheet of ['order', 'cards']) {
+    test('on what is drawn for paper', async ({ heron, page, server }) => {
+      for (const sheet of ['order', 'cards', 'wiring', 'book']) {
         await page.goto(`${server.url}/robots/${heron.id}/paper/${sheet}`);
         await page.getByRole('article').first().waitFor();
         await settled(page);
         await check(page, sheet);
       }
+      await page.goto(`${server.url}/robots/${heron.id}/paper/order`);
+      await page.getByRole('button', { name: /64 mm can/ }).click();
+      await page.getByRole('button', { name: /what else would do/ }).click();
+      await page.getByRole('list', { name: 'Stand-ins' }).waitFor();
+      await check(page, 'order, a line open');
+    });
+
+    test('in the pit', async ({ heron, page, server }) => {
+      for (const at of ['checks', 'cards', 'wires', 'verdicts']) {
+        await page.goto(`${server.url}/robots/${heron.id}/pit/${at}`);
+        await page.getByRole('heading', { name: 'Heron, pit' }).waitFor();
+        await settled(page);
+        await check(page, `pit, ${at}`);
+      }
+      await page.goto(`${server.url}/robots/${heron.id}/pit/cards`);
+      await page.getByRole('button', { name: /^Mast lift/ }).click();
+      await check(page, 'pit, a card open');
+      await page.goto(`${server.url}/robots/${heron.id}/pit`);
+      await page.getByRole('button', { name: 'A fault found' }).click();
+      await page.getByRole('dialog').waitFor();
+      await settled(page);
+      await check(page, 'pit, a fault');
     });
 
     test('on the bench book, a trial of it, its live line and its paper', async ({ page, server }) => {

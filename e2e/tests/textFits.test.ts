@@ -18,6 +18,10 @@ const LOOKS = [
 ] as const;
 type Look = (typeof LOOKS)[number];
 
+/** In the pit it is dark, whatever is liked elsewhere. */
+const looksAt = (path: string): readonly Look[] =>
+  path.includes('/pit') ? LOOKS.filter(({ theme }) => theme === 'dark') : LOOKS;
+
 /** What may be so, each with its reason. */
 const ALLOWED: readonly RegExp[] = [
   // A path of a file is as long as it is, and its box scrolls.
@@ -107,6 +111,9 @@ const OPENED: readonly { readonly at: string; readonly click: readonly (string |
   { at: '/shelf/motor', click: ['Earlier imports'] },
   { at: '/shelf/motor', click: ['all alike'] },
   { at: '/shelf/servo', click: ['New part', 'Paste a data sheet'] },
+  { at: '/pit', click: ['A fault found'] },
+  { at: '/pit/cards', click: [/^Mast lift/] },
+  { at: '/paper/order', click: [/64 mm can/] },
   { at: '', click: ['Its parts, and others'] },
   { at: '', click: ['by mechanism'] },
   { at: '/lift/motor', click: ['Working'] },
@@ -192,6 +199,9 @@ for (const width of WIDTHS) {
         `/robots/${id}`,
         `/robots/${id}/paper/order`,
         `/robots/${id}/paper/cards`,
+        `/robots/${id}/paper/wiring`,
+        `/robots/${id}/paper/book`,
+        ...['', '/cards', '/wires', '/verdicts'].map((pit) => `/robots/${id}/pit${pit}`),
         `/robots/${id}?choose=all`,
         `/robots/${id}/lift/s2?train=stages`,
         `/robots/${id}/lift/s2?train=lengths`,
@@ -207,7 +217,7 @@ for (const width of WIDTHS) {
       for (const path of paths) {
         await page.goto(`${server.url}${path}`);
         await settled(page, 500);
-        await lookAt(page, path.replace(id, 'heron'), found);
+        await lookAt(page, path.replace(id, 'heron'), found, looksAt(path));
       }
       expect(found).toEqual({});
     });
@@ -234,7 +244,7 @@ for (const width of WIDTHS) {
           await what.first().click({ timeout: 5000 });
         }
         await settled(page, 400);
-        await lookAt(page, `${at}, ${click.join(', ')}`, found);
+        await lookAt(page, `${at}, ${click.join(', ')}`, found, looksAt(at));
       }
       expect(found).toEqual({});
     });

@@ -83,8 +83,17 @@ for (const units of ['metric', 'inch'] as const) {
       }
     });
 
-    test('on the order sheet and the setup cards', async ({ heron, page, server }) => {
-      for (const sheet of ['order', 'cards']) {
+    test('in the pit', async ({ heron, page, server }) => {
+      for (const at of ['checks', 'cards', 'wires', 'verdicts']) {
+        await page.goto(`${server.url}/robots/${heron.id}/pit/${at}`);
+        await page.getByRole('heading', { name: 'Heron, pit' }).waitFor();
+        await page.getByRole('region').first().waitFor();
+        await none(page, `pit, ${at}`);
+      }
+    });
+
+    test('on what is drawn for paper', async ({ heron, page, server }) => {
+      for (const sheet of ['order', 'cards', 'wiring', 'book']) {
         await page.goto(`${server.url}/robots/${heron.id}/paper/${sheet}`);
         await page.getByRole('article').first().waitFor();
         await none(page, sheet);

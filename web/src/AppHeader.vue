@@ -29,7 +29,7 @@ const STATES = {
 </script>
 
 <template>
-  <header class="flex min-h-11 shrink-0 flex-wrap items-center gap-x-6 gap-y-1 border-b border-ink px-4">
+  <header class="not-printed flex min-h-11 shrink-0 flex-wrap items-center gap-x-6 gap-y-1 border-b border-ink px-4">
     <RouterLink to="/robots" class="text-base font-bold">Rough Gear</RouterLink>
     <nav aria-label="Main" class="flex flex-wrap items-center gap-x-5 gap-y-1">
       <RouterLink to="/robots" :class="route.name === 'robots' ? 'font-semibold' : 'act'">Robots</RouterLink>

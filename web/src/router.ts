@@ -5,7 +5,7 @@ const routes: RouteRecordRaw[] = [
   { path: '/', redirect: '/robots' },
   { path: '/robots', name: 'robots', component: RobotsView },
   {
-    path: '/robots/:planId/paper/:sheet(order|cards|wiring)',
+    path: '/robots/:planId/paper/:sheet(order|cards|wiring|book)',
     name: 'robot-paper',
     component: () => import('./views/robot/paper/RobotPaper.vue'),
     props: true,

@@ -39,7 +39,7 @@ const same = (was: TypedValue, { value: now }: CardLine): boolean =>
 /**
  * What of a card must be typed in anew: what reads otherwise than it did, what came, and what went.
  *
- * @example typedState(card, []).retype.length //=> 0
+ * @example typedState(setupCards(plan)[0], []).retype.length //=> 0
  */
 export function typedState(card: SetupCard, diary: readonly DiaryEntry[]): TypedState {
   const entry = lastOf(entriesOf(diary, 'typed in'), (one) => one.card).get(card.id);

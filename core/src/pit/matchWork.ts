@@ -13,8 +13,6 @@ export interface MatchWork {
   readonly turns: number;
 }
 
-const FULL_TURN = 2 * Math.PI;
-
 /** How often a go of a script comes. */
 const timesOf = (when: When): number =>
   when.kind === 'every' ? Math.max(0, Math.floor((when.to - when.from) / when.time) + 1) : 1;
@@ -29,16 +27,16 @@ function goOf(path: AnyPath): { readonly seconds: number; readonly turns: number
   const seconds = runOf(path)?.time ?? 0;
   if (path.thrown || asked.endless) {
     const speed = asked.target ?? asked.speed;
-    return { seconds: asked.every, turns: finite((Math.abs(speed) * asked.every) / radius / FULL_TURN) };
+    return { seconds: asked.every, turns: finite((Math.abs(speed) * asked.every) / radius / (2 * Math.PI)) };
   }
-  return { seconds, turns: finite(Math.abs(asked.travel ?? 0) / radius / FULL_TURN) };
+  return { seconds, turns: finite(Math.abs(asked.travel ?? 0) / radius / (2 * Math.PI)) };
 }
 const finite = (value: number): number => (Number.isFinite(value) ? value : 0);
 
 /**
  * What a mechanism does in a match: as the robot's script says; without one its first job over and over.
  *
- * @example matchWork(plan, mast).goes //=> 8
+ * @example matchWork(plan, mast).goes //=> 14
  */
 export function matchWork(plan: Plan, mechanism: Mechanism): MatchWork {
   const none: MatchWork = { goes: 0, seconds: 0, turns: 0 };
@@ -66,5 +64,5 @@ export function matchWork(plan: Plan, mechanism: Mechanism): MatchWork {
 
 function workOf({ job, cruise }: Go, path: AnyPath): { readonly seconds: number; readonly turns: number } {
   if (job !== undefined || !cruise) return goOf(path);
-  return { seconds: cruise.seconds, turns: finite((cruise.speed * cruise.seconds) / path.radius / FULL_TURN) };
+  return { seconds: cruise.seconds, turns: finite((cruise.speed * cruise.seconds) / path.radius / (2 * Math.PI)) };
 }

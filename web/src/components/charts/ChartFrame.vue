@@ -47,7 +47,7 @@ const tall = computed(() => height.value > 40);
       <slot name="title"
         ><h3>{{ title }}</h3></slot
       >
-      <button type="button" class="act min-h-6 text-xs" :aria-pressed="asTable" @click="asTable = !asTable">
+      <button type="button" class="act not-printed min-h-6 text-xs" :aria-pressed="asTable" @click="asTable = !asTable">
         {{ asTable ? 'chart' : 'table' }}
       </button>
     </div>

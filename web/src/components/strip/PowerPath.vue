@@ -3,18 +3,11 @@ import { worstVerdict, type JobResult, type Link, type LinkKind } from '@rough-g
 import { computed } from 'vue';
 import { useMechanism } from '../../composables/useMechanism.js';
 import { NO_STAGE } from './noStage.js';
-import {
-  LINK_DRAWINGS,
-  LOAD_DRAWINGS,
-  MACHINE_DRAWINGS,
-  OUTPUT_DRAWINGS,
-  STAGE_DRAWINGS,
-  type Drawing,
-} from './drawings.js';
+import { drawingOf } from './drawingOf.js';
 import StripLink, { type LinkMark } from './StripLink.vue';
 
 /** The power path, pack to load: picture and navigation in one. */
-const { path, job, situation, link: open, choice, mechanism } = useMechanism();
+const { path, job, situation, link: open, mechanism } = useMechanism();
 
 const MOST_LINKS = 9;
 
@@ -43,15 +36,6 @@ function collapsed(all: readonly Link[]): readonly Link[] {
     used: Math.max(...stages.map(({ used }) => used ?? 0)),
   };
   return all.flatMap((link) => (link.kind !== 'stage' ? [link] : link === stages[0] ? [whole] : []));
-}
-
-function drawingOf(link: Link): Drawing {
-  if (link.kind === 'stage')
-    return STAGE_DRAWINGS[choice.value.stages.find(({ id }) => id === link.id)?.kind ?? 'ratio'];
-  if (link.kind === 'output') return OUTPUT_DRAWINGS[choice.value.output.kind];
-  if (link.kind === 'load') return LOAD_DRAWINGS[mechanism.value.kind];
-  if (link.kind === 'motor') return MACHINE_DRAWINGS[path.value.machine](path.value.motors);
-  return LINK_DRAWINGS[link.kind];
 }
 
 /** Of several stages the one it is about; where they are one link, that one. */
@@ -83,7 +67,7 @@ function markOn(link: Link, result: JobResult): LinkMark | undefined {
         v-for="(link, i) in links"
         :key="link.id"
         :link="link"
-        :drawing="drawingOf(link)"
+        :drawing="drawingOf(link, mechanism, path)"
         :open="open === link.id"
         :mark="markOn(link, job)"
         :last="i === links.length - 1"

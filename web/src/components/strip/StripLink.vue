@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import type { Link, Measured, Verdict } from '@rough-gear/core';
+import type { Link, Verdict } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 import type { Drawing } from './drawings.js';
+import { keyText } from './keyText.js';
 import LinkDrawing from './LinkDrawing.vue';
 import VerdictRing from '../verdict/VerdictRing.vue';
 import VerdictWord from '../verdict/VerdictWord.vue';
@@ -29,19 +30,7 @@ const {
 defineEmits<{ choose: [] }>();
 
 const { show, say } = useDisplay();
-const key = computed(() => {
-  if (!link.key) return undefined;
-  const { there, join, other, word } = link.key;
-  const text = (measured: Measured) => show(measured.value, measured.dimension);
-  // "34.6 of 52 A": the unit once.
-  if (join === 'of' && other?.dimension === there.dimension) {
-    const [whole, part] = [text(other), text(there)];
-    return `${part.replace(/ .*/, '')} of ${whole}`;
-  }
-  // Under one, two digits: there is room for no more beside the volts.
-  const beside = other && show(other.value, other.dimension, Math.abs(other.value) < 1 ? 2 : 3);
-  return [text(there), join && beside ? `${join} ${beside}` : '', word ?? ''].filter(Boolean).join(' ');
-});
+const key = computed(() => keyText(link, show));
 const passes = computed(() => link.passes && show(link.passes.value, link.passes.dimension));
 const turning = computed(() => !['pack', 'branch', 'controller'].includes(link.kind));
 const share = computed(() => Math.min(1, link.used ?? 0));

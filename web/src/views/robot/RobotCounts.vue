@@ -71,6 +71,9 @@ const measured = (of: EventSum, is: number): string => {
         <RouterLink class="act min-h-6" :to="{ name: 'robot-paper', params: { planId: store.id, sheet: 'wiring' } }"
           >wiring</RouterLink
         >
+        <RouterLink class="act min-h-6" :to="{ name: 'robot-paper', params: { planId: store.id, sheet: 'book' } }"
+          >book</RouterLink
+        >
         <RouterLink class="act min-h-6" :to="{ name: 'pit', params: { planId: store.id } }">pit</RouterLink>
         <button type="button" class="act min-h-6" :aria-expanded="open" @click="open = !open">
           {{ open ? 'less' : 'by mechanism' }}

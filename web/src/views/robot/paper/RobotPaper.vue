@@ -4,6 +4,7 @@ import { useDiary } from '../../../stores/diary.js';
 import { usePlan } from '../../../stores/plan.js';
 import PaperDesk from '../../../components/widgets/PaperDesk.vue';
 import OrderPaper from './order/OrderPaper.vue';
+import BookPaper from './book/BookPaper.vue';
 import SetupPaper from './cards/SetupPaper.vue';
 import WiringPaper from './wiring/WiringPaper.vue';
 
@@ -13,6 +14,7 @@ const SHEETS = [
   { id: 'order', text: 'order sheet' },
   { id: 'cards', text: 'setup cards' },
   { id: 'wiring', text: 'wiring' },
+  { id: 'book', text: 'whole book' },
 ] as const;
 const store = usePlan();
 const diary = useDiary();
@@ -49,6 +51,7 @@ watch(
     <p v-if="store.failure" role="alert" class="p-6">{{ store.failure }}</p>
     <p v-else-if="!plan" role="status" class="p-6 text-second">fetching the robot …</p>
     <OrderPaper v-else-if="sheet === 'order'" :plan="plan" />
+    <BookPaper v-else-if="sheet === 'book'" :plan="plan" :plan-id="planId" />
     <WiringPaper v-else-if="sheet === 'wiring'" :plan="plan" />
     <SetupPaper v-else :plan="plan" :plan-id="planId" />
   </PaperDesk>

@@ -6,7 +6,11 @@ import { format } from 'date-fns';
 import { computed, ref } from 'vue';
 
 /** One line of the log: what was chosen over what, its claims then and now, and the person's own sentence. */
-const { entry } = defineProps<{ entry: ReasonNow }>();
+const { entry } = defineProps<{
+  entry: ReasonNow;
+  /** Only read: on paper. */
+  settled?: boolean;
+}>();
 const emit = defineEmits<{ rewrite: [why: string] }>();
 const { say } = useDisplay();
 const STATES: Readonly<Record<ReasonNow['state'], string>> = {
@@ -69,7 +73,7 @@ function finish(): void {
     </form>
     <p v-else class="text-sm">
       <span v-if="entry.reason.why">“{{ entry.reason.why }}”</span>
-      <button type="button" class="act ml-2 min-h-6 text-xs not-printed" @click="start">
+      <button v-if="!settled" type="button" class="act ml-2 min-h-6 text-xs not-printed" @click="start">
         {{ entry.reason.why ? 'reword' : 'say why' }}
       </button>
     </p>

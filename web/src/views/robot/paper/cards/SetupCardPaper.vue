@@ -10,7 +10,13 @@ import CardLines from './CardLines.vue';
 import { wrongOf } from './wrongOf.js';
 
 /** One card: numbers to type in, where each comes from, what a wrong one costs, and who typed it in. */
-const { card, robot, planId } = defineProps<{ card: SetupCard; robot: string; planId: string }>();
+const { card, robot, planId } = defineProps<{
+  card: SetupCard;
+  robot: string;
+  planId: string;
+  /** In the robot's book: read, not filled in. */
+  bound?: boolean;
+}>();
 const access = useAccess();
 const diary = useDiary();
 const { addressOf } = usePhoneAddress();
@@ -36,7 +42,7 @@ const KINDS = { controller: 'controller', driver: 'driver', servo: 'servo', rail
     </header>
     <CardLines :card="card" :naming="naming" />
     <button
-      v-if="access.mayChange"
+      v-if="access.mayChange && !bound"
       type="button"
       class="act not-printed min-h-6 text-sm"
       :aria-pressed="naming"

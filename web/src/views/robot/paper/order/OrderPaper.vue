@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, type Plan } from '@rough-gear/core';
+import { counted, digits, type Plan } from '@rough-gear/core';
 import { computed } from 'vue';
 import DiaryState from '../../../../components/diary/DiaryState.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
@@ -10,10 +10,19 @@ import { provideOrder } from './useOrder.js';
 import WheelsToTry from './WheelsToTry.vue';
 
 /** Everything the robot takes in its choices in force: wanted, spare, owned, to buy, and how far that has come. */
-const { plan } = defineProps<{ plan: Plan }>();
+const { plan } = defineProps<{
+  plan: Plan;
+  /** In the robot's book: on a page of its own, by the usual rule. */
+  bound?: boolean;
+}>();
 const { say } = useDisplay();
 const { sheet, rule, groups, money, moneyText } = provideOrder(() => plan);
 const over = computed(() => money.value.budget !== undefined && sheet.value.cost > money.value.budget);
+const MOST_NAMED = 4;
+const unpriced = computed(() => {
+  const all = sheet.value.unpriced;
+  return { shown: all.slice(0, MOST_NAMED), more: Math.max(0, all.length - MOST_NAMED) };
+});
 const HEADS = [
   { text: 'what', class: 'text-left' },
   { text: 'wanted', class: 'hidden text-right sm:table-cell print:table-cell' },
@@ -26,8 +35,12 @@ const HEADS = [
 </script>
 
 <template>
-  <OrderRules />
-  <article class="paper mx-auto max-w-[200mm] p-4 sm:p-8">
+  <OrderRules v-if="!bound" />
+  <article
+    class="paper mx-auto max-w-[200mm] p-4 sm:p-8"
+    :class="bound ? 'mt-4 break-before-page print:mt-0' : ''"
+    data-page="order"
+  >
     <header class="mb-2 border-b-2 border-ink pb-1">
       <h1 class="text-xl">Order sheet</h1>
       <p class="text-sm">{{ plan.name }}, choices in force</p>
@@ -78,7 +91,9 @@ const HEADS = [
       >
     </p>
     <p v-if="sheet.unpriced.length > 0" class="text-sm">
-      Without a price: {{ sheet.unpriced.map((line) => say(line.name)).join('; ') }}.
+      Without a price: {{ unpriced.shown.map((line) => say(line.name)).join('; ')
+      }}<template v-if="unpriced.more > 0"> and {{ counted(unpriced.more, 'more line', 'more lines') }}</template
+      >.
     </p>
     <WheelsToTry />
     <p class="mt-2 text-sm">
