@@ -1,6 +1,9 @@
-import type { DiaryDraft } from '@rough-gear/core';
+import { readFileSync } from 'node:fs';
+import { lineId, orderSheet, type DiaryDraft, type DiaryEntry, type Plan } from '@rough-gear/core';
+import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { readEntries } from '../src/diary/entrySchema.js';
+import { exportOrder } from '../src/order/orderCsv.js';
 
 /** Every kind of entry is read; what is none is refused by its place. */
 const written = (draft: object) => ({
@@ -56,5 +59,25 @@ describe('entries of a diary', () => {
     expect(readEntries([{ ...written(DRAFTS[7]!), note: 'a\u0000b' }]).ok).toBe(false);
     expect(readEntries('none').ok).toBe(false);
     expect(readEntries(undefined).ok).toBe(false);
+  });
+});
+
+describe('an order sheet as CSV', () => {
+  const heron = JSON.parse(readFileSync(new URL('../demo/heron.json', import.meta.url), 'utf8')) as Plan;
+  const sheet = orderSheet(heron);
+  const rows = (text: string): readonly Record<string, string>[] =>
+    Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true }).data;
+
+  it('says what was done about a line, where there is a diary', () => {
+    const [line] = sheet.lines;
+    const diary: DiaryEntry[] = [
+      { kind: 'pieces' as const, line: lineId(line!), step: 'ordered' as const, amount: 4, note: '=1+1' },
+      { kind: 'supplier' as const, line: lineId(line!), supplier: 'the yard' },
+      { kind: 'money' as const, currency: 'kr', budget: 0 },
+    ].map((draft, i) => ({ ...draft, id: `e${i}`, at: `2026-11-28T09:0${i}:00Z`, who: '' }));
+    const read = rows(exportOrder(sheet, diary));
+    expect(read[0]).toMatchObject({ ordered: '4', here: '0', supplier: 'the yard', note: "'=1+1" });
+    expect(read.at(-1)!['name']).toBe('sum, kr');
+    expect(rows(exportOrder(sheet))[0]).not.toHaveProperty('ordered');
   });
 });

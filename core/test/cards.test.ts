@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import {
   applyChanges,
+  boardsOf,
   currentChoice,
   currentRowFor,
   resolvePath,
   senseOf,
+  servoPulseAt,
   setupCards,
   type CardLine,
   type SetupCard,
@@ -23,9 +25,7 @@ const numberOf = (card: SetupCard, key: string): number | undefined => {
 
 describe('setup cards', () => {
   it('are one for each mechanism, and one for each rail of servos', () => {
-    expect(cards.filter(({ kind }) => kind !== 'rail').map(({ mechanismId }) => mechanismId)).toEqual(
-      heron.mechanisms.map(({ id }) => id),
-    );
+    expect(cards.flatMap(({ mechanismId }) => mechanismId ?? [])).toEqual(heron.mechanisms.map(({ id }) => id));
     expect(cards.filter(({ kind }) => kind === 'rail')).toHaveLength(1);
     for (const card of cards) expect(card.cautions.length).toBeGreaterThan(0);
   });
@@ -103,7 +103,63 @@ describe('setup cards', () => {
     const path = resolvePath(heron, mechanismOf(heron, 'grip'), 'hold');
     if (path.machine !== 'servo') throw new Error('it is a servo');
     expect(numberOf(card, 'rail')).toBe(path.rail.voltage);
-    expect(cards.at(-1)!.of).toContain(mechanismOf(heron, 'grip').name);
+    expect(cards.find(({ kind }) => kind === 'rail')!.of).toContain(mechanismOf(heron, 'grip').name);
+  });
+
+  it('of a servo: pulses by the place of what it moves, along its linkage', () => {
+    const card = cardOf('grip');
+    const path = resolvePath(heron, mechanismOf(heron, 'grip'), 'hold');
+    if (path.machine !== 'servo' || !path.linked) throw new Error('it is a servo with a linkage');
+    const places = card.lines.filter(({ key }) => key.startsWith('pulseOfPlace'));
+    expect(places.length).toBeGreaterThan(2);
+    const horn = (q: number) =>
+      path.linked!.from + Math.sign(path.linked!.to - path.linked!.from) * path.linked!.hornAt(q);
+    expect(numberOf(card, 'pulseOfPlace1')).toBeCloseTo(servoPulseAt(path, horn(0)), 12);
+    expect(numberOf(card, 'pulseOfPlace3')).toBeCloseTo(servoPulseAt(path, horn(path.asked.travel! / 2)), 12);
+  });
+
+  it('of an encoder: counts with the sign of the reduction, on the motor or on the output', () => {
+    const at = heron.mechanisms.findIndex(({ id }) => id === 'lift');
+    const drive = ['mechanisms', at, 'choices', 0, 'drive'];
+    expect(line(cardOf('arm'), 'perCount')).toBeUndefined();
+    const onMotor = applyChanges(heron, [{ at: [...drive, 'encoderCounts'], to: typed(2048) }]);
+    const card = cardOf('lift', setupCards(onMotor));
+    const { train, radius, asked } = resolvePath(onMotor, mechanismOf(onMotor, 'lift'), 'raise');
+    const sign = senseOf(currentChoice(mechanismOf(heron, 'lift')).stages);
+    expect(numberOf(card, 'countsPerOutputTurn')).toBeCloseTo(sign * 2048 * train.total, 6);
+    // So many counts for the whole way, each as long as the card says.
+    expect(numberOf(card, 'softStopCounts')! * numberOf(card, 'perCount')!).toBeCloseTo(
+      asked.travel! * asked.perCoordinate,
+      3,
+    );
+    expect(Math.abs(numberOf(card, 'perCount')!)).toBeCloseTo(
+      (2 * Math.PI * radius * asked.perCoordinate) / (2048 * train.total),
+      9,
+    );
+    const onOutput = applyChanges(onMotor, [{ at: [...drive, 'encoderOn'], to: 'output' }]);
+    expect(numberOf(cardOf('lift', setupCards(onOutput)), 'countsPerOutputTurn')).toBe(2048);
+  });
+
+  it('of a driver with a trimmer: its volts for the current that is set', () => {
+    const { drive } = currentChoice(mechanismOf(heron, 'turntable'));
+    if (drive.kind !== 'step') throw new Error('it takes pulses');
+    const part = ['parts', drive.driver, 'part'];
+    const trimmed = applyChanges(heron, [
+      { at: [...part, 'currentSwitches'], to: undefined },
+      { at: [...part, 'trimmerVolts'], to: typed(2) },
+    ]);
+    const card = cardOf('turntable', setupCards(trimmed));
+    const path = resolvePath(trimmed, mechanismOf(trimmed, 'turntable'), 'turn');
+    if (path.machine !== 'step') throw new Error('it takes pulses');
+    expect(numberOf(card, 'trimmer')).toBeCloseTo((2 * path.step.setCurrent) / path.driver.mostCurrent, 9);
+    expect(line(cardOf('turntable'), 'trimmer')).toBeUndefined();
+  });
+
+  it('of a board: whom it commands, and what its pins stand', () => {
+    const boards = cards.filter(({ kind }) => kind === 'board');
+    expect(boards).toHaveLength(boardsOf(heron).length);
+    expect(boards[0]!.of).toContain('Turntable');
+    expect(numberOf(boards[0]!, 'pinVoltage')).toBeGreaterThan(1);
   });
 
   it('turn against the motor by outer wheels, and with it by what lies between', () => {

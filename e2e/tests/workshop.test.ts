@@ -178,7 +178,7 @@ test('the whole robot is a book: a page a mechanism, nothing wider than the pape
   await expect(pages.first()).toContainText('What gives first');
   for (const { id, name } of document.mechanisms)
     await expect(page.locator(`[data-page="${id}"]`).getByRole('heading', { name })).toBeVisible();
-  await expect(page.locator('[data-card]')).toHaveCount(11);
+  await expect(page.locator('[data-card]')).toHaveCount(12);
   await expect(page.locator('[data-page="lift"] canvas, [data-page="lift"] svg').first()).toBeVisible();
   await page.waitForTimeout(1500);
   for (const format of ['A4', 'Letter'] as const) {

@@ -23,7 +23,7 @@ function constantName(text: string): string {
 function namesOf(cards: readonly SetupCard[]): readonly string[] {
   const seen = new Map<string, number>();
   return cards.map(({ of, kind }) => {
-    const name = constantName(kind === 'rail' ? `rail ${of}` : of);
+    const name = constantName(kind === 'rail' || kind === 'board' ? `${kind} ${of}` : of);
     const count = (seen.get(name) ?? 0) + 1;
     seen.set(name, count);
     return count === 1 ? name : `${name}_${count}`;

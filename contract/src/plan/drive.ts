@@ -35,6 +35,8 @@ const dc = Joi.object<DcDrive, true>({
   rollBack: positive,
   dragOffset: notNegative,
   timing: advance,
+  encoderCounts: positive,
+  encoderOn: Joi.string().valid('motor', 'output'),
 });
 
 const step = Joi.object<StepDrive, true>({

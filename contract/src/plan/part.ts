@@ -229,6 +229,7 @@ export const driverPart = Joi.object<Writable<DriverPart>, true>({
   pulseForm: Joi.string().valid('step and direction', 'one line a direction'),
   alarm: Joi.boolean(),
   followingError: positive,
+  trimmerVolts: positive,
   enable: Joi.string().valid('runs when left open', 'runs when driven'),
   decay: Joi.string().valid('slow', 'mixed', 'fast'),
   damps: Joi.boolean(),

@@ -16,7 +16,7 @@ export interface CardLine {
   readonly wrong?: string;
 }
 
-export type CardKind = 'controller' | 'driver' | 'servo' | 'rail';
+export type CardKind = 'controller' | 'driver' | 'servo' | 'rail' | 'board';
 
 /** All that is set in one thing. */
 export interface SetupCard {

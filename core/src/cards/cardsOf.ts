@@ -1,5 +1,7 @@
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
+import { boardsOf } from '../robot/supplyLedger.js';
+import { boardCard } from './boardCard.js';
 import type { SetupCard } from './card.js';
 import { controllerCard } from './controllerCard.js';
 import { driverCard } from './driverCard.js';
@@ -16,7 +18,7 @@ function jobToSet(plan: Plan, mechanism: Mechanism): string | undefined {
 }
 
 /**
- * One card for each controller, driver and servo of the choices in force, and one for each rail.
+ * One card for each controller, driver and servo of the choices in force, one for each rail, and one for each board.
  *
  * @example setupCards(plan).length > 5 //=> true
  */
@@ -35,5 +37,5 @@ export function setupCards(plan: Plan): readonly SetupCard[] {
           : servoCard(plan, mechanism, path);
     return card ? [card] : [];
   });
-  return [...cards, ...rails.values()];
+  return [...cards, ...rails.values(), ...boardsOf(plan).map((board) => boardCard(plan, board))];
 }

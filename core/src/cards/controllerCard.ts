@@ -37,17 +37,64 @@ export function trainLines(
       wrong: 'Distances and speeds are wrong by as much.',
     },
   ];
-  // What rolls on, or spins, has no end to stop at.
-  if (asked.travel !== undefined && Number.isFinite(asked.travel) && !ENDLESS.includes(mechanismKind))
+  const stop = stopOf(asked, mechanismKind);
+  if (stop !== undefined)
     lines.push({
       key: 'softStop',
       label: 'soft stop, from where it begins',
-      value: amount(asked.travel * asked.perCoordinate, dimension, 4),
+      value: amount(stop, dimension, 4),
       from: 'travel of the job',
       wrong: 'It drives into its stop at full speed.',
     });
   return lines;
 }
+
+/** An encoder's counts, for a team's own code: with the sign of the reduction where it sits on the motor. */
+export function encoderLines(path: DcPath, stages: readonly Stage[]): readonly CardLine[] {
+  const { encoderCounts, encoderOn } = path.control;
+  const { train, radius, load, asked, mechanismKind } = path;
+  if (encoderCounts === undefined || !Number.isFinite(train.total * radius)) return [];
+  const perTurn = encoderCounts * (encoderOn === 'motor' ? senseOf(stages) * train.total : 1);
+  const along = load.unit === 'm';
+  const perCount = ((FULL_TURN * radius) / perTurn) * asked.perCoordinate;
+  const from =
+    encoderOn === 'motor'
+      ? say`${amount(encoderCounts, 'number', 6)} a turn of the motor, and the reduction`
+      : say`${amount(encoderCounts, 'number', 6)} a turn of the output`;
+  const wrong = 'It stops elsewhere, by as much.';
+  const stop = stopOf(asked, mechanismKind);
+  return [
+    {
+      key: 'countsPerOutputTurn',
+      label: 'encoder counts for a turn of the output',
+      value: amount(perTurn, 'number', 7),
+      from,
+      wrong,
+    },
+    {
+      key: 'perCount',
+      label: along ? 'way for a count' : 'angle for a count',
+      value: amount(perCount, along ? 'length' : 'angle', 5),
+      from: along ? say`${amount(radius, 'length')} of radius` : from,
+      wrong,
+    },
+    ...(stop === undefined
+      ? []
+      : [
+          {
+            key: 'softStopCounts',
+            label: 'soft stop in counts',
+            value: amount(Math.round(stop / perCount), 'number', 8),
+            from: 'travel of the job',
+            wrong: 'It drives into its stop at full speed.',
+          },
+        ]),
+  ];
+}
+
+/** Where it has gone as far as it should, as people count it; what rolls on, or spins, has no end to stop at. */
+const stopOf = ({ travel, perCoordinate }: DcPath['asked'], kind: MechanismKind): number | undefined =>
+  travel !== undefined && Number.isFinite(travel) && !ENDLESS.includes(kind) ? travel * perCoordinate : undefined;
 
 /** Settings of a speed controller, as the field calls them. */
 export function controllerCard(plan: Plan, mechanism: Mechanism, path: DcPath): SetupCard | undefined {
@@ -148,7 +195,7 @@ export function controllerCard(plan: Plan, mechanism: Mechanism, path: DcPath): 
       ...figureLine('timing', 'timed ahead by', of('drive.timing')),
     );
   } else lines.push(...figureLine('leastDuty', 'least step of its duty', of('controller.dutyStep')));
-  lines.push(...trainLines(path, stages));
+  lines.push(...trainLines(path, stages), ...encoderLines(path, stages));
   return {
     id: `controller ${mechanism.id}`,
     kind: 'controller',

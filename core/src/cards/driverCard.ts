@@ -3,7 +3,7 @@ import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { SwitchRow } from '../plan/part.js';
 import { currentRowFor, stepRowFor, switchesOf } from '../stepper/switches.js';
 import type { StepPath } from '../powerpath/stepPath.js';
-import { amount } from '../words/phrase.js';
+import { amount, say } from '../words/phrase.js';
 import { figureLine, type CardLine, type SetupCard } from './card.js';
 import { senseOf } from './controllerCard.js';
 
@@ -38,6 +38,17 @@ export function driverCard(plan: Plan, mechanism: Mechanism, path: StepPath): Se
       from: currentRow ? `switches ${switchesText(currentRow, part.currentSwitchFrom)}` : 'set as wanted',
       wrong: 'Too much burns the motor; too little loses steps.',
     },
+    ...(path.driver.trimmerVolts === undefined || currentRow
+      ? []
+      : [
+          {
+            key: 'trimmer',
+            label: 'volts at its trimmer',
+            value: amount((path.driver.trimmerVolts * step.setCurrent) / path.driver.mostCurrent, 'voltage', 3),
+            from: say`${amount(path.driver.trimmerVolts, 'voltage', 3)} at ${amount(path.driver.mostCurrent, 'current', 3)}`,
+            wrong: 'Measure against its ground, with a driver of plastic: a slip burns it.',
+          },
+        ]),
     ...figureLine(
       'idleShare',
       'of it while it stands',

@@ -1,3 +1,4 @@
+export * from './boardCard.js';
 export * from './card.js';
 export * from './cardsOf.js';
 export * from './controllerCard.js';

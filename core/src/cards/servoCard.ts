@@ -6,6 +6,32 @@ import { figureLine, type CardLine, type SetupCard } from './card.js';
 
 /** Places of the horn a table of pulses has. */
 const PLACES = 5;
+/** Rounding of a linkage at its ends, rad or m. */
+const HAIR = 1e-6;
+
+/** The pulses of a few places of what it moves, along its linkage; none where the horn does not get there. */
+function placeLines(path: ServoPath, from: string): readonly CardLine[] {
+  const { linked, asked, servo } = path;
+  const { travel } = asked;
+  if (!linked || linked.short || travel === undefined || !Number.isFinite(travel) || servo.part.motion === 'continuous')
+    return [];
+  const sense = linked.to < linked.from ? -1 : 1;
+  return Array.from({ length: PLACES }, (_, i): readonly CardLine[] => {
+    const q = (travel * i) / (PLACES - 1);
+    const horn = linked.from + sense * linked.hornAt(q);
+    const pulse = servoPulseAt(path, horn);
+    if (!Number.isFinite(pulse) || horn < -HAIR || horn > servo.travel + HAIR) return [];
+    return [
+      {
+        key: `pulseOfPlace${i + 1}`,
+        label:
+          i === 0 ? 'where the job begins' : i === PLACES - 1 ? 'where it ends' : `its way, part ${i} of ${PLACES - 1}`,
+        value: amount(pulse, 'pulse', 4),
+        from: say`${amount(q * asked.perCoordinate, path.load.unit === 'm' ? 'length' : 'angle', 3)} gone; ${from}`,
+      },
+    ];
+  }).flat();
+}
 
 /** A servo's ends and centre, the pulses of a few angles, and what is programmed into it. */
 export function servoCard(plan: Plan, mechanism: Mechanism, path: ServoPath): SetupCard | undefined {
@@ -43,6 +69,7 @@ export function servoCard(plan: Plan, mechanism: Mechanism, path: ServoPath): Se
           wrong: i === (PLACES - 1) / 2 ? 'Put the horn on at another pulse, and one end is out of reach.' : undefined,
         });
     }
+  lines.push(...placeLines(path, from));
   lines.push(
     ...figureLine('speedCap', 'its speed capped at', figures['drive.speedCap']),
     ...figureLine(

@@ -221,6 +221,7 @@ export const FIGURES = {
     'motor',
     typical(0, 'as its sheet was measured'),
   ),
+  'drive.encoderCounts': optional(figure('encoder counts per turn', 'n_{enc}', 'number', 'controller', 'controller')),
   'motor.ratedVoltage': figure('rated voltage', 'V_{r}', 'voltage', 'motor', 'motor'),
   'motor.freeSpeed': figure('free speed', '\\omega_{0}', 'speed', 'motor', 'motor'),
   'motor.freeCurrent': figure('free current', 'I_{0}', 'current', 'motor', 'motor'),

@@ -4,7 +4,7 @@ import type { Stage } from '../plan/stage.js';
 import type { StageParts } from '../powerpath/stageParts.js';
 import { chainSizeOf } from '../reduction/chainSizes.js';
 import { resolvePath } from '../resolve/resolvePath.js';
-import { slotsOf, wiresOf } from '../robot/supplyLedger.js';
+import { boardsOf, slotsOf, wiresOf } from '../robot/supplyLedger.js';
 import { trainsOf } from '../wants/measure.js';
 import { piecesOf, sameKey } from '../wants/stockOf.js';
 import { amount, say, type Words } from '../words/phrase.js';
@@ -215,14 +215,7 @@ export function robotNeeds(plan: Plan): readonly OrderNeed[] {
     else if (node.kind === 'branch') take(node.breaker, slots.filter((slot) => slot.node === node.id).length);
   }
   // A board serves all that hang on it.
-  const boards = new Set([
-    ...plan.mechanisms.flatMap((mechanism) => {
-      const { drive } = currentChoice(mechanism);
-      return drive.kind === 'step' ? [drive.board] : [];
-    }),
-    ...plan.supply.flatMap((node) => (node.kind === 'rail' && node.board !== undefined ? [node.board] : [])),
-  ]);
-  for (const board of boards) take(board, 1);
+  for (const board of boardsOf(plan)) take(board, 1);
   for (const { gauge, length } of wiresOf(plan))
     needs.push({
       key: `wire ${gauge}`,

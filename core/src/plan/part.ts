@@ -244,6 +244,8 @@ export interface DriverPart extends PartBase {
   /** Numbers of the switches on the case, first of the two tables and then of the other. */
   readonly stepSwitchFrom?: number;
   readonly currentSwitchFrom?: number;
+  /** Volts at its trimmer where the current is set to the most, in place of switches. */
+  readonly trimmerVolts?: Quantity;
   /** Pulses per second it follows. */
   readonly pulseLimit?: Quantity;
   readonly leastPulse?: Quantity;

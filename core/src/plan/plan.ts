@@ -162,6 +162,9 @@ export interface DcDrive {
   readonly dragOffset?: Quantity;
   /** How far the motor is timed ahead of what its sheet was measured at: an electrical angle. */
   readonly timing?: Quantity;
+  /** Counts of its encoder for a turn of the shaft that it sits on. */
+  readonly encoderCounts?: Quantity;
+  readonly encoderOn?: 'motor' | 'output';
 }
 
 /** A stepping motor, or a step-driven servo, behind a driver that takes pulses from a board. */

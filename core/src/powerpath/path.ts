@@ -137,6 +137,9 @@ export interface DcPath extends PowerPath {
     readonly dragOffset: number;
     /** rad of the field. */
     readonly timing: number;
+    /** Of a turn of the shaft the encoder sits on; absent where there is none. */
+    readonly encoderCounts: number | undefined;
+    readonly encoderOn: NonNullable<DcDrive['encoderOn']>;
     readonly idle: NonNullable<DcDrive['idle']>;
     readonly mode: NonNullable<DcDrive['control']>;
   };

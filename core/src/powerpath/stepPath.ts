@@ -41,6 +41,7 @@ export interface StepPath extends PowerPath {
     readonly input: OptoInput;
     readonly drives: 'stepper' | 'step-servo';
     readonly followingError: number | undefined;
+    readonly trimmerVolts: number | undefined;
     readonly alarm: boolean;
     readonly damps: boolean;
   };

@@ -127,6 +127,8 @@ function resolveControl(
     }),
     dragOffset: collect.take('drive.dragOffset', drive.dragOffset, [...at, 'dragOffset']),
     timing: collect.take('drive.timing', drive.timing, [...at, 'timing']),
+    encoderCounts: collect.takeOptional('drive.encoderCounts', drive.encoderCounts, [...at, 'encoderCounts']),
+    encoderOn: drive.encoderOn ?? 'motor',
     idle: drive.idle ?? 'brake',
     mode: drive.control ?? 'effort',
   };

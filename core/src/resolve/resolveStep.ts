@@ -277,6 +277,7 @@ function resolveDriver(part: DriverPart, at: Place, collect: FigureCollector): S
     },
     drives: part.drives,
     followingError: collect.takeOptional('driver.followingError', part.followingError, [...at, 'followingError']),
+    trimmerVolts: collect.takeOptional('driver.trimmerVolts', part.trimmerVolts, [...at, 'trimmerVolts']),
     alarm: part.alarm ?? false,
     damps: part.damps ?? false,
   };

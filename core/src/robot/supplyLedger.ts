@@ -53,6 +53,17 @@ export function slotsOf(plan: Plan): readonly BoardSlot[] {
 const slotsOn = ({ together }: ProtectedNode, drive: ReturnType<typeof currentChoice>['drive']): number =>
   drive.kind === 'servo' || together ? 1 : countOf(drive);
 
+/** Boards that command drivers and servos, by the ids of their parts: each once, however many hang on it. */
+export const boardsOf = (plan: Plan): readonly string[] => {
+  const drives = plan.mechanisms.map((mechanism) => currentChoice(mechanism).drive);
+  return [
+    ...new Set([
+      ...drives.flatMap((drive) => (drive.kind === 'step' ? [drive.board] : [])),
+      ...plan.supply.flatMap((node) => (node.kind === 'rail' && node.board !== undefined ? [node.board] : [])),
+    ]),
+  ];
+};
+
 /**
  * Wire by gauge, the thickest first: each run both ways, once for every slot of its branch. What has no length is not
  * counted.

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { matchesPlayed, nextMatch } from '@rough-gear/core';
-import { computed, onUnmounted, watch } from 'vue';
+import { computed, onUnmounted } from 'vue';
 import { useIntervalFn } from '@vueuse/core';
 import DiaryState from '../../components/diary/DiaryState.vue';
+import { useRobotAt } from '../../composables/useRobotAt.js';
 import { useDiary } from '../../stores/diary.js';
-import { usePlan } from '../../stores/plan.js';
 import { usePreferences } from '../../stores/preferences.js';
 import PitCards from './PitCards.vue';
 import PitChecks from './PitChecks.vue';
@@ -15,20 +15,13 @@ import PitWires from './PitWires.vue';
 /** Beside the robot, on a phone: what to look at, what is typed in, where wires go, what gives first. Works without a network. */
 const { planId, page: asked } = defineProps<{ planId: string; page?: string }>();
 const page = computed(() => asked || 'checks');
-const store = usePlan();
 const preferences = usePreferences();
 preferences.inPit = true;
 const diary = useDiary();
-watch(
+const { plan, store } = useRobotAt(
   () => planId,
-  (id) => {
-    void store.open(id);
-    void diary.open(id);
-  },
-  { immediate: true },
+  () => 'pit',
 );
-const plan = computed(() => (store.id === planId ? store.document : undefined));
-watch(plan, (now) => now && (document.title = `${now.name}, pit · Rough Gear`), { immediate: true });
 
 /** What the others tick shows here soon. */
 const LOOK_EVERY_MS = 20_000;

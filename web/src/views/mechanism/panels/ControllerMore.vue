@@ -44,6 +44,10 @@ const CONTROL = [
   { value: 'effort', text: 'plain effort' },
   { value: 'lock', text: 'speed lock, rolled back' },
 ] as const;
+const ENCODER_ON = [
+  { value: 'motor', text: 'the motor' },
+  { value: 'output', text: 'the output' },
+] as const;
 const DIRECTION = [
   { value: 'forward', text: 'forward' },
   { value: 'reverse', text: 'reverse' },
@@ -147,6 +151,14 @@ const restSaid = computed(() => {
     <FigureField v-if="drive.control === 'lock'" figure="drive.rollBack" />
     <FigureField figure="drive.dragOffset" allow="not negative" />
     <FigureField figure="drive.timing" allow="advance" />
+    <FigureField figure="drive.encoderCounts" />
+    <ChoiceField
+      v-if="drive.encoderCounts"
+      :value="drive.encoderOn ?? 'motor'"
+      label="encoder sits on"
+      :options="ENCODER_ON"
+      @change="set('encoderOn', $event)"
+    />
     <FigureField figure="controller.continuousCurrent" />
     <FigureField figure="controller.switching" allow="efficiency" />
     <FigureField figure="controller.regulatorVoltage" />

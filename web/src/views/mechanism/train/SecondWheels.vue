@@ -2,6 +2,7 @@
 import { digits, quantityOf, secondRatios, type SecondRatio } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
+import { shaftMoves } from './shaftMoves.js';
 import { useTrain } from './useTrain.js';
 
 /** The second ratio to buy along and try: one other wheel for the next useful total. */
@@ -17,12 +18,6 @@ function take({ index, driver, driven, moves }: SecondRatio): void {
   const centre = 'tautCentre' in parts && moves !== undefined ? parts.tautCentre + moves : undefined;
   const moved = centre === undefined ? {} : { centre: quantityOf(centre, `${digits(1000 * centre, 6)} mm`) };
   commit([{ at: stageAt(index), to: { ...stage, driver, driven, ...moved } }]);
-}
-
-function words({ wheels, moves }: SecondRatio): string {
-  if (wheels === 2) return 'two gears, same centres';
-  if (moves === undefined || Math.abs(moves) < 0.0002) return 'same centres';
-  return `shaft ${moves > 0 ? 'out' : 'in'} by ${show(Math.abs(moves), 'length', 2)}`;
 }
 </script>
 
@@ -44,7 +39,7 @@ function words({ wheels, moves }: SecondRatio): string {
           stage {{ option.index + 1 }}: {{ option.driver }} → {{ option.driven }}
         </button>
         <span class="figures ml-1.5">{{ digits(option.total) }}:1</span>
-        <span class="ml-1.5 text-xs text-second">{{ words(option) }}</span>
+        <span class="ml-1.5 text-xs text-second">{{ shaftMoves(option, show) }}</span>
       </li>
     </ul>
   </section>

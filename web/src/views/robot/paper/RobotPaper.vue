@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue';
-import { useDiary } from '../../../stores/diary.js';
-import { usePlan } from '../../../stores/plan.js';
+import { useRobotAt } from '../../../composables/useRobotAt.js';
 import PaperDesk from '../../../components/widgets/PaperDesk.vue';
 import OrderPaper from './order/OrderPaper.vue';
 import BookPaper from './book/BookPaper.vue';
@@ -16,23 +14,9 @@ const SHEETS = [
   { id: 'wiring', text: 'wiring' },
   { id: 'book', text: 'whole book' },
 ] as const;
-const store = usePlan();
-const diary = useDiary();
-watch(
+const { plan, store } = useRobotAt(
   () => planId,
-  (id) => {
-    void store.open(id);
-    void diary.open(id);
-  },
-  { immediate: true },
-);
-const plan = computed(() => (store.id === planId ? store.document : undefined));
-watch(
-  [plan, () => sheet],
-  ([now]) => {
-    if (now) document.title = `${now.name}, ${SHEETS.find(({ id }) => id === sheet)!.text} · Rough Gear`;
-  },
-  { immediate: true },
+  () => SHEETS.find(({ id }) => id === sheet)!.text,
 );
 </script>
 

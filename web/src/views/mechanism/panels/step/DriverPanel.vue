@@ -162,5 +162,6 @@ const trade = computed(() => {
       <FigureField figure="board.timerCapacitor" />
     </template>
     <FigureField v-if="!open" figure="driver.followingError" />
+    <FigureField v-if="open" figure="driver.trimmerVolts" />
   </div>
 </template>

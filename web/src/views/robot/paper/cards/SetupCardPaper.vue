@@ -24,7 +24,13 @@ const naming = ref(false);
 const wrong = computed(() => wrongOf(card));
 const typed = computed(() => typedState(card, diary.entries));
 const address = computed(() => addressOf({ name: 'pit', params: { planId, page: 'cards' }, query: { card: card.id } }));
-const KINDS = { controller: 'controller', driver: 'driver', servo: 'servo', rail: 'servo rail' } as const;
+const KINDS = {
+  controller: 'controller',
+  driver: 'driver',
+  servo: 'servo',
+  rail: 'servo rail',
+  board: 'board',
+} as const;
 </script>
 
 <template>

@@ -15,9 +15,13 @@ const { plan } = defineProps<{
   /** In the robot's book: on a page of its own, by the usual rule. */
   bound?: boolean;
 }>();
-const { say } = useDisplay();
+const { say, show } = useDisplay();
 const { sheet, rule, groups, money, moneyText } = provideOrder(() => plan);
 const over = computed(() => money.value.budget !== undefined && sheet.value.cost > money.value.budget);
+const mass = computed(() => ({
+  known: sheet.value.lines.reduce((sum, { mass: each = 0, wanted }) => sum + each * wanted, 0),
+  silent: sheet.value.lines.filter(({ mass: each }) => each === undefined).length,
+}));
 const MOST_NAMED = 4;
 const unpriced = computed(() => {
   const all = sheet.value.unpriced;
@@ -30,6 +34,7 @@ const HEADS = [
   { text: 'owned', class: 'hidden text-right sm:table-cell print:table-cell' },
   { text: 'to buy', class: 'text-right' },
   { text: 'costs', class: 'text-right' },
+  { text: 'weighs', class: 'hidden text-right sm:table-cell print:table-cell' },
   { text: 'for', class: 'hidden text-left sm:table-cell print:table-cell' },
 ];
 </script>
@@ -76,7 +81,7 @@ const HEADS = [
           class="[&_td]:border-t [&_td]:border-hair [&_th]:border-t [&_th]:border-hair"
         >
           <tr>
-            <th scope="rowgroup" colspan="8" class="px-1 pt-3 text-left font-semibold">{{ name }}</th>
+            <th scope="rowgroup" colspan="9" class="px-1 pt-3 text-left font-semibold">{{ name }}</th>
           </tr>
           <OrderRow v-for="tracked in lines" :key="tracked.id" :tracked="tracked" />
         </tbody>
@@ -89,6 +94,13 @@ const HEADS = [
         }}<template v-if="money.budget !== undefined"> of {{ moneyText(money.budget) }}</template
         ><template v-if="over">: {{ moneyText(sheet.cost - money.budget!) }} too much</template></span
       >
+    </p>
+    <p v-if="mass.known > 0" class="flex flex-wrap justify-between gap-x-4 text-sm">
+      <span
+        >what is wanted weighs<template v-if="mass.silent > 0"
+          >, without {{ counted(mass.silent, 'line', 'lines') }}</template
+        ></span
+      ><span class="figures">{{ show(mass.known, 'mass') }}</span>
     </p>
     <p v-if="sheet.unpriced.length > 0" class="text-sm">
       Without a price: {{ unpriced.shown.map((line) => say(line.name)).join('; ')

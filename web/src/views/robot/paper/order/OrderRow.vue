@@ -8,7 +8,7 @@ import { useOrder, type TrackedLine } from './useOrder.js';
 /** One line: what it is, how many, how far it has come; opened, what happens to it next. */
 const { tracked } = defineProps<{ tracked: TrackedLine }>();
 const { count, priced, mayChange } = useOrder();
-const { say } = useDisplay();
+const { say, show } = useDisplay();
 const open = ref(false);
 const line = computed(() => tracked.line);
 /** Of a robot that nobody has ordered for nothing is said. */
@@ -60,9 +60,12 @@ const done = computed(() => line.value.toBuy === 0);
       {{ line.toBuy > 0 ? count(line, line.toBuy) : 'all here' }}
     </td>
     <td class="figures px-1 text-right whitespace-nowrap">{{ priced(line.cost) }}</td>
+    <td class="figures hidden px-1 text-right whitespace-nowrap sm:table-cell print:table-cell">
+      {{ line.mass === undefined ? '–' : show(line.mass * line.wanted, 'mass') }}
+    </td>
     <td class="hidden px-1 text-xs sm:table-cell print:table-cell">{{ line.of.join(', ') || 'the robot' }}</td>
   </tr>
   <tr v-if="open" class="not-printed">
-    <td colspan="8" class="pb-2"><OrderTrack :tracked="tracked" /></td>
+    <td colspan="9" class="pb-2"><OrderTrack :tracked="tracked" /></td>
   </tr>
 </template>

@@ -73,7 +73,7 @@ function sayMoney(budget = money.value.budget ?? 0): void {
     <button
       type="button"
       class="act min-h-7 justify-self-start self-end"
-      @click="save('order.csv', 'text/csv', exportOrder(sheet))"
+      @click="save('order.csv', 'text/csv', exportOrder(sheet, diary.entries))"
     >
       Export as CSV
     </button>

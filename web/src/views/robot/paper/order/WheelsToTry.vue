@@ -1,21 +1,15 @@
 <script setup lang="ts">
 import { digits, type SecondWheel } from '@rough-gear/core';
 import { useDisplay } from '../../../../composables/useDisplay.js';
+import { shaftMoves } from '../../../mechanism/train/shaftMoves.js';
 import { useOrder } from './useOrder.js';
 
 /** The second ratio: wheels bought along, so that another total can be tried on the day. */
 const { wheels, wanted, diary, mayChange, shelf } = useOrder();
 const { show } = useDisplay();
 
-function words({ ratio: { driver, driven, total, moves, wheels: count } }: SecondWheel): string {
-  const how =
-    count === 2
-      ? 'two gears, same centres'
-      : moves === undefined || Math.abs(moves) < 0.0002
-        ? 'same centres'
-        : `shaft ${moves > 0 ? 'out' : 'in'} by ${show(Math.abs(moves), 'length', 2)}`;
-  return `${driver} and ${driven} teeth, ${digits(total)}:1 together; ${how}`;
-}
+const words = ({ ratio }: SecondWheel): string =>
+  `${ratio.driver} and ${ratio.driven} teeth, ${digits(ratio.total)}:1 together; ${shaftMoves(ratio, show)}`;
 </script>
 
 <template>
