@@ -72,7 +72,7 @@ for (const theme of ['light', 'dark'] as const) {
       await check(page, 'pit, a card open');
       await page.goto(`${server.url}/robots/${heron.id}/pit`);
       await page.getByRole('button', { name: 'A fault found' }).click();
-      await page.getByRole('dialog').waitFor();
+      await page.getByRole('heading', { name: 'A fault, or a new part' }).waitFor();
       await settled(page);
       await check(page, 'pit, a fault');
     });

@@ -120,6 +120,35 @@ test('volts at rest and under load tell charge and age', async ({ heron, page, s
   await expect(page.getByRole('alert')).toContainText('under a load the volts fall');
 });
 
+test('a line that the server will not have stays here, and keeps no other from going', async ({
+  heron,
+  page,
+  server,
+}) => {
+  await page.setViewportSize(PHONE.viewport);
+  await page.goto(`${server.url}/robots/${heron.id}/pit`);
+  await page.getByRole('heading', { name: 'Before the match' }).waitFor();
+  // As an older page might have written it.
+  await page.evaluate((id) => {
+    const odd = {
+      kind: 'played',
+      match: 0,
+      id: '7d2a0000-0000-4000-8002-000000000001',
+      at: '2026-11-20T08:00:00Z',
+      who: '',
+    };
+    localStorage.setItem(`rough-gear:diary:${id}`, JSON.stringify({ entries: [odd], unsent: [odd.id] }));
+  }, heron.id);
+  await page.reload();
+  await tick(page, /^Wheels: tread/).click();
+  await expect(page.getByText(/^1 line waits here: it was refused/)).toBeVisible();
+  await expect
+    .poll(async () =>
+      (await diaryOf(server, heron.id)).some((one) => one.kind === 'checked' && one.check === 'wheels drive'),
+    )
+    .toBe(true);
+});
+
 test('cards, wires and what gives first fit a thumb', async ({ heron, page, server }) => {
   await page.setViewportSize(PHONE.viewport);
   await page.goto(`${server.url}/robots/${heron.id}/pit`);

@@ -176,7 +176,14 @@ export function pitChecks(plan: Plan): readonly PitCheck[] {
     robot('power', 'before', 'Power off before hands go in', 'everyone hears it said'),
     robot('pack', 'before', 'Pack: charged, strapped, plug home, volts at rest and under load'),
     ...(branches > 0
-      ? [robot('seats', 'before', 'Breakers pressed home in their seats', say`${slots} slots and the main`)]
+      ? [
+          robot(
+            'seats',
+            'before',
+            'Breakers pressed home in their seats',
+            slots === 0 ? 'the main' : say`${slots} slots and the main`,
+          ),
+        ]
       : []),
     ...plan.mechanisms.flatMap((mechanism) =>
       ownChecks(plan, mechanism).map((check): PitCheck => ({

@@ -41,6 +41,10 @@ export const useDiary = defineStore('diary', () => {
   const waiting = computed(() => unsent.value.length);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending = false;
+  /** Lines the server will not have: they stay here, and do not keep the others from going. */
+  const notTaken = new Set<string>();
+  /** After a refusal lines go one by one, until it is known which it was. */
+  let oneByOne = false;
 
   /** With what another tab of this browser wrote meanwhile. */
   function keep(id: string, more: Kept, sent: readonly string[] = []): void {
@@ -63,6 +67,7 @@ export const useDiary = defineStore('diary', () => {
     if (planId.value === id) return;
     clearTimeout(timer);
     planId.value = id;
+    notTaken.clear();
     refusal.value = '';
     const kept = readKept(id);
     [entries.value, unsent.value] = [kept.entries, kept.unsent];
@@ -95,8 +100,8 @@ export const useDiary = defineStore('diary', () => {
     clearTimeout(timer);
     if (sending) return later();
     const id = planId.value;
-    const asked = new Set(unsent.value);
-    const batch = entries.value.filter((entry) => asked.has(entry.id)).slice(0, AT_ONCE);
+    const asked = new Set(unsent.value.filter((one) => !notTaken.has(one)));
+    const batch = entries.value.filter((entry) => asked.has(entry.id)).slice(0, oneByOne ? 1 : AT_ONCE);
     sending = true;
     if (state.value === 'home') state.value = 'sending';
     try {
@@ -107,22 +112,28 @@ export const useDiary = defineStore('diary', () => {
         batch.map((entry) => entry.id),
       );
       if (planId.value !== id) return;
-      refusal.value = '';
-      state.value = unsent.value.length > 0 ? 'sending' : 'home';
-      if (unsent.value.length > 0) later(0);
+      const left = unsent.value.filter((one) => !notTaken.has(one)).length;
+      if (notTaken.size === 0) refusal.value = '';
+      state.value = left > 0 ? 'sending' : notTaken.size > 0 ? 'refused' : 'home';
+      if (left > 0) later(0);
+      else oneByOne = false;
     } catch (problem) {
-      if (planId.value === id) notSent(problem);
+      if (planId.value === id) notSent(problem, batch);
     } finally {
       sending = false;
     }
   }
 
-  function notSent(problem: unknown): void {
+  function notSent(problem: unknown, batch: readonly DiaryEntry[] = []): void {
     const status = problem instanceof Refused ? problem.problem.status : undefined;
     if (problem instanceof Unreachable) state.value = 'away';
     else if (status !== undefined && status < 500 && ![401, 429].includes(status)) {
       state.value = 'refused';
       refusal.value = (problem as Error).message;
+      const [only, another] = batch;
+      if (only && !another) notTaken.add(only.id);
+      oneByOne = true;
+      if (batch.length > 0) later(0);
       return;
     } else {
       state.value = 'waiting';

@@ -13,7 +13,8 @@ const said = computed(() => {
     case 'waiting':
       return `${lines}: ${diary.refusal}`;
     case 'refused':
-      return `${lines}: it was refused. ${diary.refusal}`;
+      // Nothing of it is lost where nothing was written: the page itself says what is wrong.
+      return diary.waiting > 0 ? `${lines}: it was refused. ${diary.refusal}` : '';
     default:
       return diary.refusal;
   }

@@ -61,7 +61,7 @@ const measured = (of: EventSum, is: number): string => {
           >, without {{ ledger.priceMissing.join(', ') }}</span
         ></span
       >
-      <span class="ml-auto flex flex-wrap gap-x-4">
+      <span class="ml-auto flex flex-wrap items-baseline gap-x-4">
         <RouterLink class="act min-h-6" :to="{ name: 'robot-paper', params: { planId: store.id, sheet: 'order' } }"
           >order sheet</RouterLink
         >

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { setupCards, type Plan } from '@rough-gear/core';
+import { harnessOf, setupCards, type Plan } from '@rough-gear/core';
 import { computed, provide } from 'vue';
 import { INK, INK_ON_PAPER } from '../../../../composables/useChartInk.js';
 import PhoneAddressField from '../../../../components/paper/PhoneAddressField.vue';
+import { placeOf } from '../cards/placeOf.js';
 import SetupCardPaper from '../cards/SetupCardPaper.vue';
 import OrderPaper from '../order/OrderPaper.vue';
 import WiringPaper from '../wiring/WiringPaper.vue';
@@ -14,6 +15,7 @@ import BookReasons from './BookReasons.vue';
 const { plan, planId } = defineProps<{ plan: Plan; planId: string }>();
 provide(INK, INK_ON_PAPER);
 const cards = computed(() => setupCards(plan));
+const harness = computed(() => harnessOf(plan));
 </script>
 
 <template>
@@ -21,7 +23,15 @@ const cards = computed(() => setupCards(plan));
     <div class="not-printed px-4 pt-4 sm:px-8"><PhoneAddressField /></div>
     <BookCover :plan="plan" :plan-id="planId" />
     <BookMechanism v-for="{ id } in plan.mechanisms" :key="id" :mechanism-id="id" />
-    <SetupCardPaper v-for="card in cards" :key="card.id" :card="card" :robot="plan.name" :plan-id="planId" bound />
+    <SetupCardPaper
+      v-for="card in cards"
+      :key="card.id"
+      :card="card"
+      :place="placeOf(card, harness)"
+      :robot="plan.name"
+      :plan-id="planId"
+      bound
+    />
     <WiringPaper :plan="plan" bound />
     <OrderPaper :plan="plan" bound />
     <BookReasons :plan="plan" />

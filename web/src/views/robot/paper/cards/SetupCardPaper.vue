@@ -10,10 +10,17 @@ import CardLines from './CardLines.vue';
 import { wrongOf } from './wrongOf.js';
 
 /** One card: numbers to type in, where each comes from, what a wrong one costs, and who typed it in. */
-const { card, robot, planId } = defineProps<{
+const {
+  card,
+  robot,
+  planId,
+  place = '',
+} = defineProps<{
   card: SetupCard;
   robot: string;
   planId: string;
+  /** Its slots and channels. */
+  place?: string;
   /** In the robot's book: read, not filled in. */
   bound?: boolean;
 }>();
@@ -40,7 +47,9 @@ const KINDS = {
         <h2 class="text-xl">{{ card.of }} · {{ KINDS[card.kind] }}</h2>
         <p class="text-sm">
           {{
-            [robot, card.part, card.pieces > 1 ? `${card.pieces} of them, all alike` : ''].filter(Boolean).join(' · ')
+            [robot, card.part, card.pieces > 1 ? `${card.pieces} of them, all alike` : '', place]
+              .filter(Boolean)
+              .join(' · ')
           }}
         </p>
       </div>

@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import { cardsJson, constantsText, CONSTANT_LANGUAGES, type ConstantLanguage } from '@rough-gear/contract/cards';
-import { setupCards, type Plan } from '@rough-gear/core';
+import { harnessOf, setupCards, type Plan } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import DiaryState from '../../../../components/diary/DiaryState.vue';
 import WhoField from '../../../../components/diary/WhoField.vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import PhoneAddressField from '../../../../components/paper/PhoneAddressField.vue';
 import { save } from '../../../../components/widgets/save.js';
+import { placeOf } from './placeOf.js';
 import SetupCardPaper from './SetupCardPaper.vue';
 
 /** A card for each controller, driver, servo and rail: what to type in. */
 const { plan, planId } = defineProps<{ plan: Plan; planId: string }>();
 const cards = computed(() => setupCards(plan));
+const harness = computed(() => harnessOf(plan));
 type Form = ConstantLanguage | 'json';
 const form = ref<Form>('json');
 const ENDS: Readonly<Record<Form, string>> = { json: 'json', typescript: 'ts', python: 'py', 'c++': 'hpp' };
@@ -42,7 +44,14 @@ function write(): void {
       <button type="button" class="button self-end justify-self-start" @click="write">Save the file</button>
       <DiaryState class="sm:col-span-2" />
     </div>
-    <SetupCardPaper v-for="card in cards" :key="card.id" :card="card" :robot="plan.name" :plan-id="planId" />
+    <SetupCardPaper
+      v-for="card in cards"
+      :key="card.id"
+      :card="card"
+      :place="placeOf(card, harness)"
+      :robot="plan.name"
+      :plan-id="planId"
+    />
     <p v-if="cards.length === 0" class="p-8">There is no mechanism to set up yet.</p>
   </div>
 </template>

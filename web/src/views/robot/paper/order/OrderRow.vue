@@ -49,11 +49,13 @@ const done = computed(() => line.value.toBuy === 0);
         {{ count(line, line.owned) }} owned</span
       >
     </th>
-    <td class="figures hidden px-1 text-right sm:table-cell print:table-cell">{{ count(line, line.wanted) }}</td>
-    <td class="figures hidden px-1 text-right sm:table-cell print:table-cell">
+    <td class="figures hidden px-1 text-right whitespace-nowrap sm:table-cell print:table-cell">
+      {{ count(line, line.wanted) }}
+    </td>
+    <td class="figures hidden px-1 text-right whitespace-nowrap sm:table-cell print:table-cell">
       {{ line.spares > 0 ? count(line, line.spares) : '–' }}
     </td>
-    <td class="figures hidden px-1 text-right sm:table-cell print:table-cell">
+    <td class="figures hidden px-1 text-right whitespace-nowrap sm:table-cell print:table-cell">
       {{ line.owned > 0 ? count(line, line.owned) : '–' }}
     </td>
     <td class="figures px-1 text-right font-semibold whitespace-nowrap">

@@ -32,6 +32,6 @@ const harness = computed(() => harnessOf(plan));
     <HarnessChecks :plan="plan" :harness="harness" />
     <HarnessSlots :harness="harness" :colours="plan.wireColours ?? {}" />
     <HarnessRails v-if="harness.rails.length > 0" :rails="harness.rails" />
-    <HarnessSignals :harness="harness" :colours="plan.wireColours ?? {}" />
+    <HarnessSignals v-if="harness.channels.length > 0" :harness="harness" :colours="plan.wireColours ?? {}" />
   </article>
 </template>
