@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import {
+  angleOf,
   applyChanges,
   boardsOf,
   currentChoice,
   currentRowFor,
   resolvePath,
   senseOf,
-  servoPulseAt,
   setupCards,
   type CardLine,
   type SetupCard,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, nansIn, typed } from './demo.js';
+import { demoPlan, mechanismOf, nansIn, said, typed } from './demo.js';
 
 /** Every number on a card is the one that the path is judged with. */
 const heron = demoPlan('heron');
@@ -88,6 +88,10 @@ describe('setup cards', () => {
     const path = resolvePath(heron, mechanismOf(heron, 'turntable'), 'turn');
     if (path.machine !== 'step') throw new Error('it takes pulses');
     expect(numberOf(card, 'steps')).toBe(path.step.microsteps);
+    // As the switches are drawn, so they are told.
+    expect(said(line(card, 'steps')!.from)).toContain(
+      card.switches!.map(({ number, on }) => `${number} ${on ? 'on' : 'off'}`).slice(-1)[0]!,
+    );
     expect(numberOf(card, 'perPulse')! * numberOf(card, 'pulsesPerTurn')!).toBeCloseTo(2 * Math.PI, 3);
     // The very row that the driver's panel sets.
     const { drive } = currentChoice(mechanismOf(heron, 'turntable'));
@@ -112,10 +116,30 @@ describe('setup cards', () => {
     if (path.machine !== 'servo' || !path.linked) throw new Error('it is a servo with a linkage');
     const places = card.lines.filter(({ key }) => key.startsWith('pulseOfPlace'));
     expect(places.length).toBeGreaterThan(2);
-    const horn = (q: number) =>
-      path.linked!.from + Math.sign(path.linked!.to - path.linked!.from) * path.linked!.hornAt(q);
-    expect(numberOf(card, 'pulseOfPlace1')).toBeCloseTo(servoPulseAt(path, horn(0)), 12);
-    expect(numberOf(card, 'pulseOfPlace3')).toBeCloseTo(servoPulseAt(path, horn(path.asked.travel! / 2)), 12);
+    const { shortestPulse, longestPulse } = path.servo;
+    const [begin, end] = [numberOf(card, 'pulseOfPlace1')!, numberOf(card, 'pulseOfPlace5')!];
+    // The middle of its way is the centre pulse, and all of it is between the ends.
+    expect((begin + end) / 2).toBeCloseTo((shortestPulse + longestPulse) / 2, 9);
+    for (const pulse of [begin, end]) {
+      expect(pulse).toBeGreaterThanOrEqual(shortestPulse);
+      expect(pulse).toBeLessThanOrEqual(longestPulse);
+    }
+    // As far as the horn turns along the linkage, by the line that was measured.
+    const turned = path.linked.hornAt(path.asked.travel!);
+    expect(Math.abs(end - begin)).toBeCloseTo(Math.abs(path.calibration!.perRadian) * turned, 9);
+  });
+
+  it('of a servo: the angle of each pulse by its own line where one was measured, else by its sheet', () => {
+    const card = cardOf('grip');
+    const path = resolvePath(heron, mechanismOf(heron, 'grip'), 'hold');
+    if (path.machine !== 'servo') throw new Error('it is a servo');
+    const ends = [numberOf(card, 'pulseAt1'), numberOf(card, 'pulseAt5')];
+    expect(ends).toEqual([path.servo.shortestPulse, path.servo.longestPulse]);
+    const angle = angleOf(path.calibration!, path.servo.shortestPulse);
+    expect(said(line(card, 'pulseAt1')!.from)).toBe(
+      `measured: ${said([{ value: angle, dimension: 'angle', significant: 4 }])} by its own line`,
+    );
+    expect(said(line(cardOf('camera'), 'pulseAt1')!.from)).toBe('0° from its shortest, by its sheet');
   });
 
   it('of an encoder: counts with the sign of the reduction, on the motor or on the output', () => {

@@ -109,6 +109,20 @@ describe('the order sheet', () => {
   });
 });
 
+describe('what holds a motor', () => {
+  it('is as many screws as its pattern says, for each of them', () => {
+    const bare = applyChanges(
+      heron,
+      Object.keys(heron.parts).map((part) => ({ at: ['parts', part, 'part', 'mount'], to: undefined })),
+    );
+    const [id] = Object.entries(bare.parts).find(([, { part }]) => part.name.includes('64 mm can'))!;
+    const held = applyChanges(bare, [{ at: ['parts', id, 'part', 'mount'], to: '4 × M5 on 50 mm' }]);
+    expect(named(orderSheet(bare).lines, /^screw /)).toBeUndefined();
+    const can = named(orderSheet(held).lines, /64 mm can/)!;
+    expect(named(orderSheet(held).lines, /^screw M5, /)).toMatchObject({ wanted: 4 * can.wanted, of: can.of });
+  });
+});
+
 describe('whatever the plan', () => {
   const plans = fc
     .record({

@@ -2,6 +2,7 @@ import type { Figure } from '../figures/figure.js';
 import type { Source } from '../plan/quantity.js';
 import { amount, type Amount, type Words } from '../words/phrase.js';
 import type { Dimension } from '../words/dimension.js';
+import type { Switch } from '../stepper/switches.js';
 
 /** One number or word to type into something. */
 export interface CardLine {
@@ -28,6 +29,8 @@ export interface SetupCard {
   readonly of: string;
   /** How many are set alike. */
   readonly pieces: number;
+  /** Switches on its case, as they are to stand. */
+  readonly switches?: readonly Switch[];
   readonly lines: readonly CardLine[];
   readonly cautions: readonly string[];
 }

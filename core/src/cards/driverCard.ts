@@ -1,7 +1,7 @@
 import { pulseSumsOf } from '../evaluate/pulseSums.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { SwitchRow } from '../plan/part.js';
-import { currentRowFor, stepRowFor, switchesOf } from '../stepper/switches.js';
+import { currentRowFor, stepRowFor, switchesOf, switchSettings } from '../stepper/switches.js';
 import type { StepPath } from '../powerpath/stepPath.js';
 import { amount, say } from '../words/phrase.js';
 import { figureLine, type CardLine, type SetupCard } from './card.js';
@@ -102,6 +102,7 @@ export function driverCard(plan: Plan, mechanism: Mechanism, path: StepPath): Se
     mechanismId: mechanism.id,
     of: mechanism.name,
     pieces: path.motors,
+    switches: switchSettings(part, steps, Number.isFinite(step.setCurrent) ? step.setCurrent : undefined),
     lines,
     cautions: ['Set the switches with the power off. Never unplug the motor from a driver that is on.'],
   };

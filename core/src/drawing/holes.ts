@@ -36,6 +36,20 @@ const CLEARANCE: Readonly<Record<string, number>> = {
   10: 11,
 };
 
+const PATTERN = /^(\d+) × M([\d.]+) on ([\d.]+) mm$/;
+
+/**
+ * The screws a motor is held by; `undefined` where the words say nothing of the kind.
+ *
+ * @example mountScrews('4 × M5 on 47 mm') //=> { count: 4, thread: 'M5' }
+ */
+export function mountScrews(
+  mount: string | undefined,
+): { readonly count: number; readonly thread: string } | undefined {
+  const read = PATTERN.exec(mount ?? '');
+  return read ? { count: Number(read[1]), thread: `M${read[2]!}` } : undefined;
+}
+
 /**
  * The holes a motor is screwed to, about its shaft: "4 × M5 on 47 mm" is a square of that side, "2 × M3 on 25 mm" a pair that
  * far apart, any other count a circle of that diameter. Empty where the words say nothing of the kind.
@@ -43,7 +57,7 @@ const CLEARANCE: Readonly<Record<string, number>> = {
  * @example mountHoles('2 × M3 on 25 mm') //=> [{ x: -0.0125, y: 0, radius: 0.0017, use: 'screw' }, { x: 0.0125, y: 0, radius: 0.0017, use: 'screw' }]
  */
 export function mountHoles(mount: string | undefined): readonly Hole[] {
-  const read = /^(\d+) × M([\d.]+) on ([\d.]+) mm$/.exec(mount ?? '');
+  const read = PATTERN.exec(mount ?? '');
   if (!read) return [];
   const [count, span] = [Number(read[1]), Number(read[3]) / 1000];
   const radius = (CLEARANCE[read[2]!] ?? 1.1 * Number(read[2])) / 2000;

@@ -7,7 +7,7 @@ export const ORDER_GROUPS = [
   'power',
   'wheels and gearboxes',
   'chains and belts',
-  'shafts and bearings',
+  'shafts, bearings, screws',
   'wire',
 ] as const;
 export type OrderGroup = (typeof ORDER_GROUPS)[number];

@@ -1,3 +1,4 @@
+import { mountScrews } from '../drawing/holes.js';
 import type { Part, PartCopy } from '../plan/part.js';
 import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { Stage } from '../plan/stage.js';
@@ -98,13 +99,13 @@ function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string)
   const onShaft: readonly OrderNeed[] = shaft
     ? [
         need(
-          'shafts and bearings',
+          'shafts, bearings, screws',
           `bearing ${shaft.size} ${shaft.bearing}`,
           say`bearing, ${amount(shaft.size, 'length')} in ${amount(shaft.bearing, 'length')}`,
           2,
         ),
         need(
-          'shafts and bearings',
+          'shafts, bearings, screws',
           `shaft ${shaft.size} ${shaft.form}`,
           say`shaft, ${amount(shaft.size, 'length')} ${shaft.form}, cut to fit`,
           1,
@@ -192,10 +193,28 @@ export function mechanismNeeds(plan: Plan, mechanism: Mechanism): readonly Order
     const copy = plan.parts[id];
     return (copy && partNeed(copy, pieces, name)) ?? [];
   });
+  const screws = piecesOf(drive).flatMap(([id, pieces]): readonly OrderNeed[] => {
+    const part = plan.parts[id]?.part;
+    const held = part && 'mount' in part ? mountScrews(part.mount) : undefined;
+    if (!held) return [];
+    const { count, thread } = held;
+    return [
+      {
+        key: `screw ${thread}`,
+        group: 'shafts, bearings, screws',
+        name: `screw ${thread}, to hold a motor`,
+        amount: count * pieces,
+        measure: 'pieces',
+        wears: false,
+        of: name,
+      },
+    ];
+  });
   const job = mechanism.jobs[0];
   const parts = job ? resolvePath(plan, mechanism, job.id).stageParts : [];
   return [
     ...copies,
+    ...screws,
     ...stages.flatMap((stage, i) => (parts[i] ? stageNeeds(stage, parts[i], trainsOf(drive), name) : [])),
   ];
 }

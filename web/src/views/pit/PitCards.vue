@@ -3,6 +3,7 @@ import { namesFor, setupCards, typedState, type Plan } from '@rough-gear/core';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import TypedIn from '../../components/diary/TypedIn.vue';
+import SwitchDrawing from '../../components/sketches/SwitchDrawing.vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useDiary } from '../../stores/diary.js';
 
@@ -53,6 +54,7 @@ const standing = (state: (typeof cards.value)[number]['state']): string =>
             </dd>
           </template>
         </dl>
+        <SwitchDrawing v-if="card.switches && card.switches.length > 0" :switches="card.switches" class="mt-2" />
         <p class="my-2 text-sm font-semibold">{{ card.cautions.join(' ') }}</p>
         <TypedIn :card="card" class="text-sm" />
       </div>

@@ -6,6 +6,7 @@ import { usePhoneAddress } from '../../../../components/paper/phoneAddress.js';
 import QrCode from '../../../../components/paper/QrCode.vue';
 import { useAccess } from '../../../../stores/access.js';
 import { useDiary } from '../../../../stores/diary.js';
+import SwitchDrawing from '../../../../components/sketches/SwitchDrawing.vue';
 import CardLines from './CardLines.vue';
 import { wrongOf } from './wrongOf.js';
 
@@ -56,6 +57,7 @@ const KINDS = {
       <QrCode :text="address" :label="`Code that opens the card of ${card.of} on a phone`" class="size-20 shrink-0" />
     </header>
     <CardLines :card="card" :naming="naming" />
+    <SwitchDrawing v-if="card.switches && card.switches.length > 0" :switches="card.switches" class="mt-2" />
     <button
       v-if="access.mayChange && !bound"
       type="button"

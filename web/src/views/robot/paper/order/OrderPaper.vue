@@ -109,8 +109,8 @@ const HEADS = [
     </p>
     <WheelsToTry />
     <p class="mt-2 text-sm">
-      Screws, keys and half links are not counted. Check shafts, bores and bolt patterns on the parts that came before
-      you order the rest. What came counts as owned.
+      Screws are counted where a motor’s pattern is known; keys and half links are not. Check shafts, bores and bolt
+      patterns on the parts that came before you order the rest. What came counts as owned.
     </p>
   </article>
 </template>
