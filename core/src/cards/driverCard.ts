@@ -90,7 +90,7 @@ export function driverCard(plan: Plan, mechanism: Mechanism, path: StepPath): Se
         key: 'mostRate',
         label: 'pulses a second at most',
         value: amount(sums.most.rate, 'rate', 4),
-        from: `set by its ${sums.most.by}`,
+        from: `set by ${sums.most.by}`,
         wrong: 'Faster it loses steps.',
       },
     );
