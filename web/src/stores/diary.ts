@@ -46,13 +46,14 @@ export const useDiary = defineStore('diary', () => {
   /** After a refusal lines go one by one, until it is known which it was. */
   let oneByOne = false;
 
-  /** With what another tab of this browser wrote meanwhile. */
+  /** With what another tab of this browser wrote meanwhile, and what there was no room for. */
   function keep(id: string, more: Kept, sent: readonly string[] = []): void {
     const before = readKept(id);
+    const here: Kept = id === planId.value ? { entries: entries.value, unsent: unsent.value } : NOTHING;
     const gone = new Set(sent);
     const next: Kept = {
-      entries: mergedDiary(before.entries, more.entries),
-      unsent: [...new Set([...before.unsent, ...more.unsent])].filter((one) => !gone.has(one)),
+      entries: mergedDiary(mergedDiary(before.entries, here.entries), more.entries),
+      unsent: [...new Set([...before.unsent, ...here.unsent, ...more.unsent])].filter((one) => !gone.has(one)),
     };
     if (id === planId.value) [entries.value, unsent.value] = [next.entries, next.unsent];
     try {
@@ -91,8 +92,7 @@ export const useDiary = defineStore('diary', () => {
       // Two in one moment stay in the order in which they were written.
       return { ...clean, id: v4(), at: new Date(now + i).toISOString(), who: preferences.who.trim() };
     });
-    // One that was kept while the browser has no room is on the page all the same, and sent.
-    keep(planId.value, { entries: mergedDiary(entries.value, written), unsent: written.map(({ id }) => id) });
+    keep(planId.value, { entries: written, unsent: written.map(({ id }) => id) });
     void send();
   }
 
