@@ -1,6 +1,6 @@
 import type { DiaryEntry } from '@rough-gear/core';
 import type { Browser, Page } from '@playwright/test';
-import { expect, test } from '../fixtures.js';
+import { expect, planIdOf, test } from '../fixtures.js';
 import type { TestServer } from '../server.js';
 
 /** Beside the robot: two phones, no network, bad light, one hand. */
@@ -51,6 +51,21 @@ test('two phones tick the same list without a network, and both ticks arrive', a
   await expect(tick(ada, /^Ratchet clicks/)).toBeChecked();
   await expect(ada.locator('[data-check="ratchet lift"]')).toContainText('Ben');
   for (const page of [ada, ben]) await page.context().close();
+});
+
+test('what was ticked on one robot goes home when another one is opened', async ({ heron, page, server }) => {
+  await page.setViewportSize(PHONE.viewport);
+  const other = await planIdOf(server, 'Limpet');
+  await page.goto(`${server.url}/robots/${other}/pit`);
+  await page.getByRole('heading', { name: 'Before the match' }).waitFor();
+  await server.stop();
+  await tick(page, /^Rope: frayed/).click();
+  await expect(page.getByText('no network: 1 line waits here')).toBeVisible();
+  await server.start();
+  await page.goto(`${server.url}/robots/${heron.id}/pit`);
+  await expect
+    .poll(async () => (await diaryOf(server, other)).map((entry) => entry.kind), { timeout: 20_000 })
+    .toEqual(['checked']);
 });
 
 test('a match is played: turns and hours count on, a new part begins anew', async ({ heron, page, server }) => {

@@ -27,6 +27,13 @@ function readKept(planId: string): Kept {
   }
 }
 
+/** Robots of which this browser keeps something that was not sent. */
+const unsentIds = (): readonly string[] =>
+  Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '')
+    .filter((key) => key.startsWith(KEPT))
+    .map((key) => key.slice(KEPT.length))
+    .filter((id) => readKept(id).unsent.length > 0);
+
 /**
  * The diary of the open robot: what was ordered, typed in, ticked and played. What is written is kept here at once and
  * brought home when the server is there; what others wrote comes back with it.
@@ -77,6 +84,7 @@ export const useDiary = defineStore('diary', () => {
     try {
       keep(id, { entries: (await api.diary(id)).entries, unsent: [] });
       if (planId.value === id) state.value = 'home';
+      void sendOthers();
     } catch (problem) {
       if (planId.value === id) notSent(problem);
     }
@@ -121,6 +129,25 @@ export const useDiary = defineStore('diary', () => {
       if (planId.value === id) notSent(problem, batch);
     } finally {
       sending = false;
+    }
+  }
+
+  /** What was written of other robots while nothing could be sent goes home as well. */
+  async function sendOthers(): Promise<void> {
+    for (const id of unsentIds().filter((one) => one !== planId.value)) {
+      const kept = readKept(id);
+      const asked = new Set(kept.unsent);
+      const batch = kept.entries.filter((entry) => asked.has(entry.id)).slice(0, AT_ONCE);
+      try {
+        const home = await api.addToDiary(id, batch);
+        keep(
+          id,
+          { entries: home.entries, unsent: [] },
+          batch.map((entry) => entry.id),
+        );
+      } catch {
+        // They are kept, and tried again when that robot, or another one, is opened.
+      }
     }
   }
 
