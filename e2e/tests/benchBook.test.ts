@@ -46,7 +46,7 @@ test('a free run and a stall, live and by keyboard: the lift gives way, and one 
   page,
 }) => {
   test.setTimeout(120_000);
-  await begin(page, heron, 'Free run', '64 mm can: Drive base');
+  await begin(page, heron, 'Free run', '64 mm can');
   await expect(page.getByTestId('cautions')).toContainText('Clamp the motor');
   await readLive(page, 6);
   await expect(found(page, 'backEmfConstant')).toContainText('±');
@@ -56,7 +56,7 @@ test('a free run and a stall, live and by keyboard: the lift gives way, and one 
   await expect(page.getByText('closed: nothing in it changes')).toBeVisible();
   await expect(page.getByTestId('takings')).toContainText('Heron');
 
-  await begin(page, heron, 'Short stall', '64 mm can: Drive base');
+  await begin(page, heron, 'Short stall', '64 mm can');
   await readLive(page, 6);
   // The breaker has tripped in the middle of the last: its reading is none, and is struck out with the reason.
   await pressed(page, 'Strike out reading 6');
@@ -125,7 +125,7 @@ test('a line that drops out in mid-stream loses nothing that came', async ({ her
   await server.stop();
   server.environment = { ROUGH_GEAR_RIG: String((rig.address() as AddressInfo).port) };
   await server.start();
-  await begin(page, heron, 'Coast-down', '64 mm can: Drive base');
+  await begin(page, heron, 'Coast-down', '64 mm can');
   await pressed(page, 'Read live');
   const live = page.getByTestId('live');
   await live.getByLabel('lines from').selectOption({ label: 'a rig on this machine' });
@@ -151,7 +151,7 @@ test('a line that drops out in mid-stream loses nothing that came', async ({ her
 });
 
 test('a limit ends a trial by itself', async ({ heron, page }) => {
-  await begin(page, heron, 'Short stall', '64 mm can: Drive base');
+  await begin(page, heron, 'Short stall', '64 mm can');
   await pressed(page, 'Read live');
   const live = page.getByTestId('live');
   await live.getByLabel('current').fill('10 A');
@@ -184,7 +184,7 @@ test('a table with semicolons, commas as decimals and a row of units', async ({ 
 
 test('a hundred thousand rows of a logger', async ({ heron, page }) => {
   test.setTimeout(90_000);
-  await begin(page, heron, 'Coast-down', '64 mm can: Drive base');
+  await begin(page, heron, 'Coast-down', '64 mm can');
   const random = randomFrom(5);
   const rows = Array.from({ length: 100_000 }, (_, i) => {
     const time = i * 2e-4;

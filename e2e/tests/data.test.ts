@@ -110,7 +110,7 @@ test('a backup is made and taken along, and everything goes out and comes back a
   await expect(page.getByRole('alert')).toContainText('notes.zip was not taken.');
   await chooser.setInputFiles({ name: 'all.zip', mimeType: 'application/zip', buffer });
   await expect(page.getByTestId('archive-report')).toContainText(
-    `1 robot, 0 parts and 0 trials came back; 1, ${SHIPS} and 12 were here`,
+    `1 robot, 0 parts, 0 trials and 0 lines of diaries came back; 1, ${SHIPS} and 12 were here`,
   );
   await page.getByRole('link', { name: 'Robots', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Limpet', exact: true })).toBeVisible();

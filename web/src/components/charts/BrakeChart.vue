@@ -83,7 +83,8 @@ const option = computed(() => {
               lineStyle: { color: pen, type: [2, 3] },
               label: {
                 formatter: 'stops from here',
-                position: 'insideEndTop',
+                // Under the top of the chart: over it there is no room.
+                position: 'insideEndBottom',
                 rotate: 0,
                 align: from > right / 2 ? 'right' : 'left',
                 distance: [4, 2],

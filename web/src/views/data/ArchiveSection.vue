@@ -54,8 +54,8 @@ const counted = (count: number, one: string, many: string) => `${count} ${count 
     <p v-if="failure" role="alert" class="mt-2 text-gives">{{ failure }}</p>
     <div v-if="report" role="status" class="mt-2 text-sm" data-testid="archive-report">
       <p>
-        {{ counted(report.plansAdded, 'robot', 'robots') }}, {{ counted(report.partsAdded, 'part', 'parts') }} and
-        {{ counted(report.trialsAdded, 'trial', 'trials') }},
+        {{ counted(report.plansAdded, 'robot', 'robots') }}, {{ counted(report.partsAdded, 'part', 'parts') }},
+        {{ counted(report.trialsAdded, 'trial', 'trials') }} and
         {{ counted(report.entriesAdded, 'line of a diary', 'lines of diaries') }} came back; {{ report.plansThere }},
         {{ report.partsThere }} and {{ report.trialsThere }} were here already.
       </p>
