@@ -19,6 +19,8 @@ async function begin(page: Page, heron: Heron, kind: string, on?: string): Promi
   const dialog = page.getByRole('dialog', { name: 'New trial' });
   await dialog.getByLabel('robot').selectOption({ label: 'Heron' });
   await dialog.getByLabel('what is measured').selectOption({ label: kind });
+  // What it can be done on is asked of the robot.
+  await dialog.getByLabel('on', { exact: true }).waitFor();
   if (on !== undefined) {
     const option = dialog.getByLabel('on', { exact: true }).locator('option', { hasText: on });
     await dialog.getByLabel('on', { exact: true }).selectOption((await option.first().getAttribute('value'))!);

@@ -31,11 +31,10 @@ const failure = ref('');
 const busy = ref(false);
 
 const sheet = computed(() => trialSheet(kind.value));
-const offered = computed(() =>
-  planId.value === '' || !document.value
-    ? subjectsOnShelf(kind.value, shelf.offered)
-    : subjectsIn(kind.value, planId.value, document.value),
-);
+const offered = computed(() => {
+  if (planId.value === '') return subjectsOnShelf(kind.value, shelf.offered);
+  return document.value ? subjectsIn(kind.value, planId.value, document.value) : [];
+});
 const subject = computed(() => offered.value.find(({ key }) => key === chosen.value) ?? offered.value[0]);
 
 watch(
@@ -122,6 +121,7 @@ async function begin(): Promise<void> {
         />
         <p v-if="subject?.turns" class="mt-1 text-sm text-second">turns {{ subject.turns }}</p>
       </div>
+      <p v-else-if="planId !== '' && !document" role="status" class="text-second">fetching the robot …</p>
       <p v-else role="status" class="text-tight">There is nothing here that this can be measured on.</p>
       <div class="grid gap-x-5 gap-y-3 sm:grid-cols-3">
         <TextField v-model="specimen" label="this very one" :most="60" hint="tape 3, or its serial" />
