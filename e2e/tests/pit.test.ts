@@ -20,7 +20,7 @@ async function phone(browser: Browser, server: TestServer, id: string, who: stri
 const tick = (page: Page, name: string | RegExp) => page.getByRole('checkbox', { name });
 
 test('two phones tick the same list without a network, and both ticks arrive', async ({ browser, heron, server }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(180_000);
   const [ada, ben] = [await phone(browser, server, heron.id, 'Ada'), await phone(browser, server, heron.id, 'Ben')];
   // The page itself is kept before the server goes away.
   for (const page of [ada, ben]) {

@@ -169,7 +169,7 @@ test('the wiring is one sheet, and says what is wrong in it', async ({ heron, pa
 });
 
 test('the whole robot is a book: a page a mechanism, nothing wider than the paper', async ({ heron, page, server }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(180_000);
   await page.goto(`${server.url}/robots/${heron.id}`);
   await page.getByTestId('robot-answer').waitFor({ timeout: 30_000 });
   await page.getByRole('link', { name: 'book', exact: true }).click();
@@ -192,7 +192,7 @@ test('the whole robot is a book: a page a mechanism, nothing wider than the pape
 });
 
 test('what is drawn for paper goes onto it whole', async ({ heron, page, server }) => {
-  test.setTimeout(90_000);
+  test.setTimeout(180_000);
   for (const sheet of ['order', 'cards', 'wiring', 'book']) {
     await page.goto(`${server.url}/robots/${heron.id}/paper/${sheet}`);
     await page.getByRole('article').first().waitFor();
