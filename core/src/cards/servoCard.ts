@@ -1,4 +1,4 @@
-import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
+import { currentChoice, piecesIn, type Mechanism, type Plan } from '../plan/plan.js';
 import type { ServoPath } from '../powerpath/servoPath.js';
 import { angleOf } from '../servo/calibration.js';
 import { amount, say } from '../words/phrase.js';
@@ -100,7 +100,7 @@ export function servoCard(plan: Plan, mechanism: Mechanism, path: ServoPath): Se
     part: part.name,
     mechanismId: mechanism.id,
     of: mechanism.name,
-    pieces: drive.servos * (drive.joints ?? 1),
+    pieces: piecesIn(drive),
     lines,
     cautions: ['The first pulse moves it at full speed: fingers away, horn off at first.'],
   };

@@ -1,5 +1,5 @@
 import { branchOf } from '../plan/branchOf.js';
-import { countOf, currentChoice, type MachineDrive, type Mechanism, type Plan } from '../plan/plan.js';
+import { countOf, currentChoice, piecesIn, type MachineDrive, type Mechanism, type Plan } from '../plan/plan.js';
 import type { RailNode, WireRun } from '../plan/supply.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import { slotsOf } from '../robot/supplyLedger.js';
@@ -79,7 +79,6 @@ function fused(plan: Plan, breaker: string | undefined, wire: WireRun | undefine
 
 const ENDS: Readonly<Record<MachineDrive['kind'], string>> = { dc: 'controller', step: 'driver', servo: 'servo' };
 const numbered = (name: string, i: number, of: number): string => (of > 1 ? `${name} ${i + 1}` : name);
-const piecesIn = (drive: MachineDrive): number => countOf(drive) * (drive.kind === 'servo' ? (drive.joints ?? 1) : 1);
 
 function channelsOf(plan: Plan): readonly HarnessChannel[] {
   const all = plan.mechanisms.flatMap((mechanism) => {

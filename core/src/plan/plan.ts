@@ -386,6 +386,10 @@ export function dcDriveOf({ name, drive }: Choice): DcDrive {
  */
 export const countOf = (drive: MachineDrive): number => (drive.kind === 'servo' ? drive.servos : drive.motors);
 
+/** The same with every joint's own servos: the pieces that are bought, wired and commanded. */
+export const piecesIn = (drive: MachineDrive): number =>
+  countOf(drive) * (drive.kind === 'servo' ? (drive.joints ?? 1) : 1);
+
 /** How many motors have a train and a wheel of their own; `undefined` where all turn one. */
 export const apartOf = (drive: MachineDrive): number | undefined =>
   drive.kind !== 'servo' && drive.apart && drive.motors > 1 ? drive.motors : undefined;

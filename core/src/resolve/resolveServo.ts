@@ -4,7 +4,7 @@ import { FigureCollector } from '../figures/collector.js';
 import { Memory } from '../figures/memory.js';
 import { supplyAt, type Place } from '../plan/place.js';
 import type { ServoPart } from '../plan/part.js';
-import { currentChoice, type LinkagePlan, type Mechanism, type Plan, type ServoDrive } from '../plan/plan.js';
+import { currentChoice, piecesIn, type LinkagePlan, type Mechanism, type Plan, type ServoDrive } from '../plan/plan.js';
 import type { RailNode } from '../plan/supply.js';
 import { calibrate } from '../servo/calibration.js';
 import { linkedAlong } from '../servo/linked.js';
@@ -326,7 +326,7 @@ function railServos(plan: Plan, node: string, voltage: number): readonly RailSer
     const { drive } = currentChoice(mechanism);
     if (drive.kind !== 'servo' || drive.node !== node) return [];
     const one = railServoOf(plan, mechanism, drive, voltage);
-    return Array.from({ length: drive.servos * (drive.joints ?? 1) }, () => one);
+    return Array.from({ length: piecesIn(drive) }, () => one);
   });
 }
 

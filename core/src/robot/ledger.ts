@@ -1,5 +1,5 @@
 import { packPartOf } from '../plan/packPart.js';
-import { countOf, currentChoice, partIdsOf, type Plan } from '../plan/plan.js';
+import { countOf, currentChoice, partIdsOf, piecesIn, type Plan } from '../plan/plan.js';
 import { trainsOf } from '../wants/measure.js';
 import { piecesOf, sameKey, stillToPay } from '../wants/stockOf.js';
 import { massOf, NOTHING, together, weighed, type MechanismMass, type SpreadMass } from './massOf.js';
@@ -62,7 +62,7 @@ export function ledgerOf(plan: Plan): Ledger {
       mass: massOf(plan, mechanism),
       price: paid[i]!.price,
       motors: drive.kind === 'servo' ? 0 : count,
-      servos: drive.kind === 'servo' ? count * (drive.joints ?? 1) : 0,
+      servos: drive.kind === 'servo' ? piecesIn(drive) : 0,
       controllers: drive.kind === 'servo' ? 0 : count,
     };
   });

@@ -1,4 +1,4 @@
-import { countOf, currentChoice, partIdsOf, type MachineDrive, type Plan } from '../plan/plan.js';
+import { currentChoice, partIdsOf, piecesIn, type MachineDrive, type Plan } from '../plan/plan.js';
 import type { Part, PartCopy } from '../plan/part.js';
 
 /** What makes two copies the same part: where they were taken from, else their name. */
@@ -18,7 +18,7 @@ export const commonOn = (
  * @example piecesOf(currentChoice(mast).drive) //=> [['motor-1', 1], ['controller-1', 1]]
  */
 export const piecesOf = (drive: MachineDrive): readonly (readonly [partId: string, pieces: number])[] =>
-  partIdsOf(drive).map((id) => [id, countOf(drive) * (drive.kind === 'servo' ? (drive.joints ?? 1) : 1)] as const);
+  partIdsOf(drive).map((id) => [id, piecesIn(drive)] as const);
 
 /** Pieces of each part that the plan's other mechanisms take in the choices in force, by `sameKey`. */
 export function usedElsewhere(plan: Plan, mechanismId: string): ReadonlyMap<string, number> {

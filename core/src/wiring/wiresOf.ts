@@ -1,6 +1,6 @@
 import type { MotorPart } from '../plan/part.js';
 import type { Plan } from '../plan/plan.js';
-import { currentChoice } from '../plan/plan.js';
+import { currentChoice, piecesIn } from '../plan/plan.js';
 import { mechanismById } from '../plan/place.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
 import type { DcPath } from '../powerpath/path.js';
@@ -98,7 +98,7 @@ export function wiresOfMechanism(plan: Plan, path: AnyPath): readonly Wire[] {
     return [
       ...main,
       ...branchWires(plan, drive.node, [path.rail.source === 'regulator' ? 'regulator' : path.rail.name]),
-      ...servoWires(path, drive.servos * (drive.joints ?? 1)),
+      ...servoWires(path, piecesIn(drive)),
     ];
   return main;
 }
