@@ -74,6 +74,12 @@ describe('the order sheet', () => {
       9,
     );
     expect(unpriced.every((line) => line.cost === undefined)).toBe(true);
+    const sheet = orderSheet(heron);
+    expect(sheet.mass).toBeCloseTo(
+      lines.reduce((sum, line) => sum + (line.mass ?? 0) * line.wanted, 0),
+      9,
+    );
+    expect(sheet.unweighed).toBe(lines.filter((line) => line.mass === undefined).length);
     const motor = Object.entries(heron.parts).find(([, { part }]) => part.name.includes('64 mm can'))![0];
     const owned = applyChanges(heron, [{ at: ['parts', motor, 'part', 'owned'], to: 100 }]);
     expect(named(orderSheet(owned).lines, /64 mm can/)).toMatchObject({ toBuy: 0, cost: 0 });

@@ -111,6 +111,10 @@ describe('what a pack tells', () => {
     const told = packTold(pack, rest, { voltage: packVoltage(aged, 0.8, 30), current: 30 });
     expect(told.aged).toBeCloseTo(2, 9);
     expect(told.beyond).toBeUndefined();
+    expect(told.worn).toBe(true);
+    const fresh = packTold(pack, packRestVoltage(pack, 0.8), { voltage: packVoltage(pack, 0.8, 30), current: 30 });
+    expect(fresh).toMatchObject({ worn: false });
+    expect(fresh.aged).toBeCloseTo(1, 9);
   });
 
   it('says when it is beyond what such a pack can have', () => {

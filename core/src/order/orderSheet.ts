@@ -8,6 +8,9 @@ export interface OrderSheet {
   /** Of all lines whose price is known; and the names of those whose is not. */
   readonly cost: number;
   readonly unpriced: readonly OrderLine[];
+  /** Of what is wanted, kg, as far as it is known; and how many lines do not say theirs. */
+  readonly mass: number;
+  readonly unweighed: number;
 }
 
 /** What a team has done about it since. */
@@ -73,5 +76,7 @@ export function orderSheet(
     lines,
     cost: lines.reduce((sum, { cost }) => sum + (cost ?? 0), 0),
     unpriced: lines.filter(({ cost }) => cost === undefined),
+    mass: lines.reduce((sum, { mass = 0, wanted }) => sum + mass * wanted, 0),
+    unweighed: lines.filter(({ mass }) => mass === undefined).length,
   };
 }

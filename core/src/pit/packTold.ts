@@ -12,6 +12,8 @@ export interface PackTold {
   readonly resistance?: number;
   /** That over what it is when new. */
   readonly aged?: number;
+  /** It dips so much deeper than a new one that it is worth a trial: cells age, and plugs wear. */
+  readonly worn?: boolean;
 }
 
 /** The pack as every mechanism has it; `undefined` where the plan does not know it, or has no mechanism yet. */
@@ -21,6 +23,8 @@ export function robotPack(plan: Plan): PackFigures | undefined {
   return path && !path.lacks.pack ? path.pack.figures : undefined;
 }
 
+/** So many times the resistance of a new one. */
+const WORN_FROM = 1.5;
 const HALVINGS = 40;
 
 /**
@@ -52,5 +56,7 @@ export function packTold(
     );
   const resistance = (rest - loaded.voltage) / loaded.current;
   const fresh = packResistance(pack);
-  return { charge, beyond, resistance, aged: fresh > 0 ? resistance / fresh : undefined };
+  if (!(fresh > 0)) return { charge, beyond, resistance };
+  const aged = resistance / fresh;
+  return { charge, beyond, resistance, aged, worn: aged > WORN_FROM };
 }

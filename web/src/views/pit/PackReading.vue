@@ -14,8 +14,6 @@ const loaded = ref<number>();
 const current = ref<number>();
 const MOST_VOLTS = 1000;
 const MOST_AMPERES = 2000;
-/** Deeper than this it is worth a trial: cells age, and plugs wear. */
-const AGED = 1.5;
 
 const told = computed(() => {
   if (!pack.value || rest.value === undefined) return undefined;
@@ -31,7 +29,7 @@ const told = computed(() => {
 });
 const words = computed(() => {
   if (!told.value?.ok) return '';
-  const { charge, beyond, resistance, aged } = told.value;
+  const { charge, beyond, resistance, aged, worn } = told.value;
   const of =
     beyond === 'full'
       ? 'above full: hot off the charger, let it rest'
@@ -41,7 +39,7 @@ const words = computed(() => {
   const age =
     resistance === undefined
       ? ''
-      : `; ${show(resistance, 'resistance', 2)}${aged === undefined ? '' : `, ${digits(aged, 2)} times a new one’s${aged > AGED ? ': aged, or a loose plug' : ''}`}`;
+      : `; ${show(resistance, 'resistance', 2)}${aged === undefined ? '' : `, ${digits(aged, 2)} times a new one’s${worn ? ': aged, or a loose plug' : ''}`}`;
   return `${of}${age}`;
 });
 function keep(): void {

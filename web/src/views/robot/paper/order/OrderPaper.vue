@@ -18,10 +18,6 @@ const { plan } = defineProps<{
 const { say, show } = useDisplay();
 const { sheet, rule, groups, money, moneyText } = provideOrder(() => plan);
 const over = computed(() => money.value.budget !== undefined && sheet.value.cost > money.value.budget);
-const mass = computed(() => ({
-  known: sheet.value.lines.reduce((sum, { mass: each = 0, wanted }) => sum + each * wanted, 0),
-  silent: sheet.value.lines.filter(({ mass: each }) => each === undefined).length,
-}));
 const MOST_NAMED = 4;
 const unpriced = computed(() => {
   const all = sheet.value.unpriced;
@@ -95,12 +91,12 @@ const HEADS = [
         ><template v-if="over">: {{ moneyText(sheet.cost - money.budget!) }} too much</template></span
       >
     </p>
-    <p v-if="mass.known > 0" class="flex flex-wrap justify-between gap-x-4 text-sm">
+    <p v-if="sheet.mass > 0" class="flex flex-wrap justify-between gap-x-4 text-sm">
       <span
-        >what is wanted weighs<template v-if="mass.silent > 0"
-          >, without {{ counted(mass.silent, 'line', 'lines') }}</template
+        >what is wanted weighs<template v-if="sheet.unweighed > 0"
+          >, without {{ counted(sheet.unweighed, 'line', 'lines') }}</template
         ></span
-      ><span class="figures">{{ show(mass.known, 'mass') }}</span>
+      ><span class="figures">{{ show(sheet.mass, 'mass') }}</span>
     </p>
     <p v-if="sheet.unpriced.length > 0" class="text-sm">
       Without a price: {{ unpriced.shown.map((line) => say(line.name)).join('; ')
