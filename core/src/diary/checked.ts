@@ -18,6 +18,10 @@ export const ticksFor = (diary: readonly DiaryEntry[], match: number): ReadonlyM
     ({ check }) => check,
   );
 
+/** Whether a thing was looked at and is well, or new. */
+export const isDone = (tick: Pick<CheckedEntry, 'state'> | undefined): boolean =>
+  tick?.state === 'fine' || tick?.state === 'new part';
+
 /** Faults that nobody has mended: of a thing of which the last word is that. */
 export const openFaults = (diary: readonly DiaryEntry[]): readonly CheckedEntry[] =>
   [

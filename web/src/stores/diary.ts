@@ -27,6 +27,12 @@ function readKept(planId: string): Kept {
   }
 }
 
+/** What was not sent yet, the oldest first, so many at once. */
+function waitingOf({ entries, unsent }: Kept, most: number): readonly DiaryEntry[] {
+  const asked = new Set(unsent);
+  return entries.filter((entry) => asked.has(entry.id)).slice(0, most);
+}
+
 /** Robots of which this browser keeps something that was not sent. */
 const unsentIds = (): readonly string[] =>
   Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '')
@@ -108,8 +114,8 @@ export const useDiary = defineStore('diary', () => {
     clearTimeout(timer);
     if (sending) return later();
     const id = planId.value;
-    const asked = new Set(unsent.value.filter((one) => !notTaken.has(one)));
-    const batch = entries.value.filter((entry) => asked.has(entry.id)).slice(0, oneByOne ? 1 : AT_ONCE);
+    const left = unsent.value.filter((one) => !notTaken.has(one));
+    const batch = waitingOf({ entries: entries.value, unsent: left }, oneByOne ? 1 : AT_ONCE);
     sending = true;
     if (state.value === 'home') state.value = 'sending';
     try {
@@ -120,10 +126,10 @@ export const useDiary = defineStore('diary', () => {
         batch.map((entry) => entry.id),
       );
       if (planId.value !== id) return;
-      const left = unsent.value.filter((one) => !notTaken.has(one)).length;
+      const waits = unsent.value.some((one) => !notTaken.has(one));
       if (notTaken.size === 0) refusal.value = '';
-      state.value = left > 0 ? 'sending' : notTaken.size > 0 ? 'refused' : 'home';
-      if (left > 0) later(0);
+      state.value = waits ? 'sending' : notTaken.size > 0 ? 'refused' : 'home';
+      if (waits) later(0);
       else oneByOne = false;
     } catch (problem) {
       if (planId.value === id) notSent(problem, batch);
@@ -135,9 +141,7 @@ export const useDiary = defineStore('diary', () => {
   /** What was written of other robots while nothing could be sent goes home as well. */
   async function sendOthers(): Promise<void> {
     for (const id of unsentIds().filter((one) => one !== planId.value)) {
-      const kept = readKept(id);
-      const asked = new Set(kept.unsent);
-      const batch = kept.entries.filter((entry) => asked.has(entry.id)).slice(0, AT_ONCE);
+      const batch = waitingOf(readKept(id), AT_ONCE);
       try {
         const home = await api.addToDiary(id, batch);
         keep(

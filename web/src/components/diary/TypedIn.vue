@@ -27,6 +27,9 @@ const by = computed(() => {
     <p v-else-if="state.entry" class="flex items-baseline gap-2">
       <span aria-hidden="true">☑</span><span>typed in {{ by }}</span>
     </p>
+    <p v-if="!state.entry || state.retype.length > 0" class="hidden pt-1 print:block">
+      ☐ typed in &nbsp; by ______________ &nbsp; on __________
+    </p>
     <button
       v-if="access.mayChange && (!state.entry || state.retype.length > 0)"
       type="button"

@@ -15,8 +15,9 @@ const route = useRoute();
 const asked = computed(() => (typeof route.query['card'] === 'string' ? route.query['card'] : ''));
 const open = ref('');
 watch(asked, (id) => (open.value = id), { immediate: true });
+const made = computed(() => setupCards(plan));
 const cards = computed(() =>
-  setupCards(plan).map((card) => ({
+  made.value.map((card) => ({
     card,
     state: typedState(card, diary.entries),
     names: namesFor(diary.entries, card.part),

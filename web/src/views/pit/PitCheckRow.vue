@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Check, EllipsisVertical } from '@lucide/vue';
-import { matchesSinceNew, wornSoFar, type CheckedEntry, type PitCheck, type Plan } from '@rough-gear/core';
+import { isDone, matchesSinceNew, wornSoFar, type CheckedEntry, type PitCheck, type Plan } from '@rough-gear/core';
 import { computed } from 'vue';
 import { whenText } from '../../components/diary/whenText.js';
 import { useDisplay } from '../../composables/useDisplay.js';
@@ -20,7 +20,7 @@ defineEmits<{ fault: [] }>();
 const diary = useDiary();
 const access = useAccess();
 const { say } = useDisplay();
-const done = computed(() => tick?.state === 'fine' || tick?.state === 'new part');
+const done = computed(() => isDone(tick));
 const worn = computed(() => wornSoFar(check, matchesSinceNew(diary.entries, check.id)));
 const by = computed(() =>
   tick && done.value

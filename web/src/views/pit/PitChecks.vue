@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   counted,
+  isDone,
   matchesPlayed,
   nextMatch,
   openFaults,
@@ -36,7 +37,7 @@ const PARTS = [
 const groups = computed(() =>
   PARTS.map(({ when, text }) => {
     const own = checks.value.filter((check) => check.when === when);
-    const done = own.filter(({ id }) => ['fine', 'new part'].includes(ticks.value.get(id)?.state ?? '')).length;
+    const done = own.filter(({ id }) => isDone(ticks.value.get(id))).length;
     return { when, text, checks: own, left: own.length - done };
   }),
 );

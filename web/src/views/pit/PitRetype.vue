@@ -7,8 +7,9 @@ import { useDiary } from '../../stores/diary.js';
 /** Cards that were typed in and are not what the plan says any more. */
 const { plan, planId } = defineProps<{ plan: Plan; planId: string }>();
 const diary = useDiary();
+const cards = computed(() => setupCards(plan));
 const moved = computed(() =>
-  setupCards(plan).flatMap((card) => {
+  cards.value.flatMap((card) => {
     const { retype } = typedState(card, diary.entries);
     return retype.length > 0 ? [{ card, retype }] : [];
   }),

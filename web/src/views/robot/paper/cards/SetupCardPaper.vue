@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { typedState, type SetupCard } from '@rough-gear/core';
+import type { SetupCard } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import TypedIn from '../../../../components/diary/TypedIn.vue';
 import { usePhoneAddress } from '../../../../components/paper/phoneAddress.js';
 import QrCode from '../../../../components/paper/QrCode.vue';
 import { useAccess } from '../../../../stores/access.js';
-import { useDiary } from '../../../../stores/diary.js';
 import SwitchDrawing from '../../../../components/sketches/SwitchDrawing.vue';
 import CardLines from './CardLines.vue';
 import { wrongOf } from './wrongOf.js';
@@ -26,11 +25,9 @@ const {
   bound?: boolean;
 }>();
 const access = useAccess();
-const diary = useDiary();
 const { addressOf } = usePhoneAddress();
 const naming = ref(false);
 const wrong = computed(() => wrongOf(card));
-const typed = computed(() => typedState(card, diary.entries));
 const address = computed(() => addressOf({ name: 'pit', params: { planId, page: 'cards' }, query: { card: card.id } }));
 const KINDS = {
   controller: 'controller',
@@ -73,9 +70,6 @@ const KINDS = {
     </p>
     <div class="mt-3 border-t-2 border-ink pt-1 text-sm">
       <TypedIn :card="card" />
-      <p v-if="!typed.entry || typed.retype.length > 0" class="hidden pt-1 print:block">
-        ☐ typed in &nbsp; by ______________ &nbsp; on __________
-      </p>
     </div>
   </article>
 </template>
