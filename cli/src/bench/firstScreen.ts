@@ -9,6 +9,8 @@ export interface FirstScreen {
   readonly mechanismUsableMs: number;
   readonly robotsBytes: number;
   readonly mechanismBytes: number;
+  /** With what is fetched once the screen stands: the chart's library, the worker. */
+  readonly mechanismInAllBytes: number;
 }
 
 /** Starts the built application and times its first screens in a fresh browser, best of three. */
@@ -34,6 +36,7 @@ export async function firstScreen(): Promise<FirstScreen> {
       mechanismUsableMs: mechanism.ms,
       robotsBytes: robots.bytes,
       mechanismBytes: mechanism.bytes,
+      mechanismInAllBytes: mechanism.inAll,
     };
   } finally {
     await browser.close();
@@ -42,24 +45,36 @@ export async function firstScreen(): Promise<FirstScreen> {
   }
 }
 
+/**
+ * When a screen is usable is marked in the page itself, and what had arrived by then is counted there: a driver on a busy
+ * machine sees it late, when what comes after the screen is already on its way.
+ */
 async function best(
   browser: Awaited<ReturnType<typeof chromium.launch>>,
   url: string,
   usable: string,
-): Promise<{ ms: number; bytes: number }> {
+): Promise<{ ms: number; bytes: number; inAll: number }> {
   const tries = [];
   for (let i = 0; i < 3; i++) {
     const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
-    const started = performance.now();
+    await page.addInitScript((selector) => {
+      const look = () => {
+        if (document.querySelector(selector)) performance.mark('usable');
+        else requestAnimationFrame(look);
+      };
+      requestAnimationFrame(look);
+    }, usable);
     await page.goto(url, { waitUntil: 'commit' });
     await page.waitForSelector(usable);
-    const ms = Math.round(performance.now() - started);
-    const bytes = await page.evaluate(() =>
-      performance
-        .getEntriesByType('resource')
-        .reduce((sum, entry) => sum + (entry as PerformanceResourceTiming).transferSize, 0),
-    );
-    tries.push({ ms, bytes });
+    await page.waitForLoadState('networkidle');
+    const found = await page.evaluate(() => {
+      const ms = performance.getEntriesByName('usable')[0]?.startTime ?? Infinity;
+      const all = performance.getEntriesByType('resource') as PerformanceResourceTiming[];
+      const bytes = (entries: PerformanceResourceTiming[]) =>
+        entries.reduce((sum, { transferSize }) => sum + transferSize, 0);
+      return { ms, bytes: bytes(all.filter(({ responseEnd }) => responseEnd <= ms)), inAll: bytes(all) };
+    });
+    tries.push({ ...found, ms: Math.round(found.ms) });
     await page.context().close();
   }
   return tries.reduce((a, b) => (a.ms <= b.ms ? a : b));

@@ -21,7 +21,7 @@ export function useMarks(
 ): Readonly<Ref<MarksSearch>> {
   const store = usePlan();
   const stop = () => {
-    void coreWorker.stopMarks();
+    void coreWorker().stopMarks();
     search.value = { ...search.value, progress: 1 };
   };
   const search = shallowRef<MarksSearch>({ marks: {}, progress: 1, stop });
@@ -43,7 +43,7 @@ export function useMarks(
         const progress = proxy((share: number) => {
           if (current) search.value = { ...search.value, progress: share };
         });
-        void coreWorker.marks(plan, mechanism, job, progress).then((marks) => {
+        void coreWorker().marks(plan, mechanism, job, progress).then((marks) => {
           if (current && marks) search.value = { marks, progress: 1, stop };
           // Progress comes by another way and may be late: it no longer counts.
           current = false;

@@ -16,7 +16,7 @@ export function useResults(): Readonly<Ref<ReadonlyMap<string, MechanismResult>>
       clearTimeout(timer);
       if (!plan) return;
       timer = setTimeout(() => {
-        void coreWorker.evaluate(plan).then((all) => {
+        void coreWorker().evaluate(plan).then((all) => {
           if (store.document === plan) results.value = new Map(all.map((result) => [result.id, result]));
         });
       }, WAIT_MS);

@@ -24,7 +24,7 @@ export function provideSpread(mechanismId: Ref<string>, jobId: Ref<string>): Spr
 
   function stop(): void {
     asked++;
-    void coreWorker.stopSpread();
+    void coreWorker().stopSpread();
     progress.value = undefined;
   }
 
@@ -36,7 +36,7 @@ export function provideSpread(mechanismId: Ref<string>, jobId: Ref<string>): Spr
     const report = proxy((share: number) => {
       if (mine === asked) progress.value = share;
     });
-    void coreWorker.spread(plan, mechanismId.value, jobId.value, BUILDS, report).then((found) => {
+    void coreWorker().spread(plan, mechanismId.value, jobId.value, BUILDS, report).then((found) => {
       if (mine !== asked) return;
       if (found) spread.value = found;
       progress.value = undefined;

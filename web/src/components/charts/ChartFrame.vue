@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import type { EChartsCoreOption } from 'echarts/core';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, ref } from 'vue';
+import { ChartLater } from './chartLater.js';
 import type { Picked } from './EChart.js';
 
 /** A chart with its heading, its axes in words, and its table for those who would rather read. */
@@ -34,7 +35,6 @@ const {
 
 defineEmits<{ pick: [point: Picked] }>();
 
-const EChart = defineAsyncComponent(() => import('./EChart.js'));
 const asTable = ref(false);
 const box = ref<HTMLElement>();
 const { height } = useElementSize(box);
@@ -58,7 +58,7 @@ const tall = computed(() => height.value > 40);
     </p>
     <div ref="box" class="relative min-h-0 grow basis-40">
       <div v-if="!asTable" class="absolute inset-0" role="img" :aria-label="`${title}. ${summary}`">
-        <EChart v-if="tall" :option="option" @pick="$emit('pick', $event)" />
+        <ChartLater v-if="tall" :option="option" @pick="$emit('pick', $event)" />
       </div>
       <div v-else class="absolute inset-0 overflow-auto" tabindex="0" role="region" :aria-label="`${title} as a table`">
         <table class="figures w-full text-xs">

@@ -23,7 +23,7 @@ watch(
       worth.value = [];
       return;
     }
-    const answer = await coreWorker.worthDoing(toRaw(on), of.id, trial.value.subject.jobId ?? of.jobs[0]!.id);
+    const answer = await coreWorker().worthDoing(toRaw(on), of.id, trial.value.subject.jobId ?? of.jobs[0]!.id);
     if (mine === newest) worth.value = answer;
   },
   { immediate: true },

@@ -53,7 +53,7 @@ watch(
     if (mechanismId === undefined || jobId === undefined || Object.keys(go).length === 0) return;
     const mine = ++newest;
     busy.value = true;
-    const answer = await coreWorker.trace(toRaw(on), mechanismId, [{ jobId, go }, ...more]);
+    const answer = await coreWorker().trace(toRaw(on), mechanismId, [{ jobId, go }, ...more]);
     if (mine !== newest) return;
     traced.value = answer;
     busy.value = false;

@@ -28,7 +28,7 @@ watch(
       judged.value = [];
       return;
     }
-    const answer = await coreWorker.judgedTwice(toRaw(inPlan.value), toRaw(now.after), now.partKey);
+    const answer = await coreWorker().judgedTwice(toRaw(inPlan.value), toRaw(now.after), now.partKey);
     if (mine !== newest) return;
     const { mechanismId } = trial.value.subject;
     judged.value =

@@ -68,7 +68,7 @@ export function provideTrial(): SeenTrial {
       const mine = ++newest;
       if (rowsOf(now) <= AT_ONCE) concluded.value = concludeTrial(now, said);
       else
-        void coreWorker.conclude(now, said).then((answer) => {
+        void coreWorker().conclude(now, said).then((answer) => {
           if (mine === newest) concluded.value = answer;
         });
     },

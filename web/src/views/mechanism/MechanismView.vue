@@ -6,7 +6,6 @@ import { usePlan } from '../../stores/plan.js';
 import { useResults } from '../../composables/useResults.js';
 import MechanismDesk from './desk/MechanismDesk.vue';
 import MechanismList from './desk/MechanismList.vue';
-import RobotDesk from '../robot/RobotDesk.vue';
 import StaleNotice from './desk/StaleNotice.vue';
 import { lazily } from '../../components/widgets/lazily.js';
 import { useEver } from '../../composables/useEver.js';
@@ -15,6 +14,7 @@ import { provideRobotVerdict } from '../../composables/useRobotVerdict.js';
 /** One robot: its mechanisms at the left, beside them the whole robot or the mechanism that is open. */
 const { planId, mechanismId = '' } = defineProps<{ planId: string; mechanismId?: string; link?: string }>();
 
+const RobotDesk = lazily(() => import('../robot/RobotDesk.vue'));
 const AddMechanism = lazily(() => import('./adding/AddMechanism.vue'));
 const WorkingSheet = lazily(() => import('../../components/working/WorkingSheet.vue'));
 

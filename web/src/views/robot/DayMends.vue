@@ -17,7 +17,7 @@ const { plan, script, failsAt, state } = defineProps<{
 const store = usePlan();
 const { say } = useDisplay();
 const mends = shallowRef<readonly DayMend[]>();
-const { running, failure, ask, stop } = useNewest(() => void coreWorker.stopDayMends());
+const { running, failure, ask, stop } = useNewest(() => void coreWorker().stopDayMends());
 function look(): void {
   mends.value = [];
   void ask(
@@ -25,7 +25,7 @@ function look(): void {
       const told = proxy((now: readonly DayMend[]) => {
         if (isOn()) mends.value = now;
       });
-      return coreWorker.dayMends(toRaw(plan), toRaw(script), failsAt, { ...state }, told);
+      return coreWorker().dayMends(toRaw(plan), toRaw(script), failsAt, { ...state }, told);
     },
     (all) => (mends.value = all ?? mends.value),
   );

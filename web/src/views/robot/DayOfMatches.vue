@@ -28,7 +28,7 @@ const asked = computed((): DayPlan => plan.day ?? USUAL_DAY);
 const set = (part: Partial<DayPlan>) => store.commit([{ at: ['day'], to: { ...asked.value, ...part } }]);
 const fresh = computed(() => asked.value.fresh ?? []);
 const day = shallowRef<JudgedDay>();
-const { running, failure, ask, stop } = useNewest(() => void coreWorker.stopDay());
+const { running, failure, ask, stop } = useNewest(() => void coreWorker().stopDay());
 
 function run(): void {
   day.value = undefined;
@@ -37,7 +37,7 @@ function run(): void {
       const told = proxy((found: JudgedDay) => {
         if (isOn()) day.value = found;
       });
-      return coreWorker.day(toRaw(plan), toRaw(script), { ...toRaw(asked.value), ...state }, told);
+      return coreWorker().day(toRaw(plan), toRaw(script), { ...toRaw(asked.value), ...state }, told);
     },
     (found) => (day.value = found),
   );

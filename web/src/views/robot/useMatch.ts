@@ -26,7 +26,7 @@ export function useMatch(plan: ComputedRef<Plan>) {
 
   const judged = shallowRef<JudgedMatch>();
   const progress = ref(0);
-  const { running, stopped, failure, ask, stop } = useNewest(() => void coreWorker.stopMatch());
+  const { running, stopped, failure, ask, stop } = useNewest(() => void coreWorker().stopMatch());
   function run(): Promise<void> {
     progress.value = 0;
     return ask(
@@ -34,7 +34,7 @@ export function useMatch(plan: ComputedRef<Plan>) {
         const told = proxy((share: number) => {
           if (isOn()) progress.value = share;
         });
-        return coreWorker.match(toRaw(plan.value), toRaw(script.value), { ...asked.value }, told);
+        return coreWorker().match(toRaw(plan.value), toRaw(script.value), { ...asked.value }, told);
       },
       (found) => (judged.value = found),
     );

@@ -8,7 +8,7 @@ import type { MatchAsked } from '../../workers/core.worker.js';
 /** The search for changes that mend a match; what was found is of one plan, one match and one limit. */
 export function useRobotMends(target: () => RobotRung | undefined, match: () => JudgedMatch) {
   const found = shallowRef<RobotMendsFound>();
-  const { running, stopped, failure, ask, stop } = useNewest(() => void coreWorker.stopRobotMends());
+  const { running, stopped, failure, ask, stop } = useNewest(() => void coreWorker().stopRobotMends());
   function look(plan: Plan, asked: MatchAsked): void {
     const rung = target();
     if (!rung) return;
@@ -18,7 +18,7 @@ export function useRobotMends(target: () => RobotRung | undefined, match: () => 
         const told = proxy((now: RobotMendsFound) => {
           if (isOn()) found.value = now;
         });
-        return coreWorker.robotMends(toRaw(plan), toRaw(match()), toRaw(rung), { ...asked }, told);
+        return coreWorker().robotMends(toRaw(plan), toRaw(match()), toRaw(rung), { ...asked }, told);
       },
       (all) => (found.value = all ?? found.value),
     );

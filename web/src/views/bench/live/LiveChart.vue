@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { TrialColumn } from '@rough-gear/core';
-import { computed, defineAsyncComponent } from 'vue';
+import { computed } from 'vue';
+import { ChartLater } from '../../../components/charts/chartLater.js';
 import { MONO, SANS, useChartInk } from '../../../composables/useChartInk.js';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import type { LiveSample } from './useLive.js';
@@ -11,7 +12,6 @@ const { samples, columns, marks } = defineProps<{
   columns: readonly TrialColumn[];
   marks: readonly number[];
 }>();
-const EChart = defineAsyncComponent(() => import('../../../components/charts/EChart.js'));
 const ink = useChartInk();
 const { split } = useDisplay();
 /** So many of the last lines are drawn. */
@@ -77,7 +77,7 @@ const option = computed(() => ({
       >
     </figcaption>
     <div class="relative h-28" role="img" aria-label="The live line as it comes">
-      <EChart class="absolute inset-0" :option="option" />
+      <ChartLater class="absolute inset-0" :option="option" />
     </div>
   </figure>
 </template>

@@ -9,7 +9,8 @@ import {
   type RatioPoint,
 } from '@rough-gear/core';
 import { useElementSize } from '@vueuse/core';
-import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { ChartLater } from '../../../components/charts/chartLater.js';
 import { useChartInk } from '../../../composables/useChartInk.js';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
@@ -19,7 +20,6 @@ import RatioTable from './RatioTable.vue';
 import { useRatioSweep } from './useRatioSweep.js';
 
 /** Everything against the total reduction on one chart; the marker is dragged, and the mechanism follows. */
-const EChart = defineAsyncComponent(() => import('../../../components/charts/EChart.js'));
 const { path, mechanism, jobId, commit } = useMechanism();
 const { show } = useDisplay();
 const ink = useChartInk();
@@ -140,7 +140,7 @@ function take(at: number): void {
         role="img"
         :aria-label="`Time, currents, energy, volts and what gives first against the total, ${digits(span[0], 2)} to ${digits(span[1], 3)}`"
       >
-        <EChart v-if="height > 40 && sweep.points.length > 0" :option="option" />
+        <ChartLater v-if="height > 40 && sweep.points.length > 0" :option="option" />
       </div>
       <p
         v-for="(strip, i) in STRIPS"

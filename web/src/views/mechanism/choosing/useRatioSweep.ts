@@ -35,7 +35,7 @@ export function useRatioSweep(
           // The old curve stays until the new one is whole, where there is one.
           if (current && sweep.value.points.length === 0) sweep.value = { points, done: false };
         });
-        void coreWorker.ratioSweep(plan, mechanismId.value, jobId.value, span.value, progress).then((points) => {
+        void coreWorker().ratioSweep(plan, mechanismId.value, jobId.value, span.value, progress).then((points) => {
           if (current && points) sweep.value = { points, done: true };
           // Progress comes by another way and may be late: it no longer counts.
           current = false;
@@ -46,7 +46,7 @@ export function useRatioSweep(
   );
   function stop(): void {
     clearTimeout(timer);
-    void coreWorker.stopRatioSweep();
+    void coreWorker().stopRatioSweep();
     sweep.value = { ...sweep.value, done: true };
   }
   onUnmounted(stop);

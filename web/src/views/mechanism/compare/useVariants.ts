@@ -10,7 +10,7 @@ export function useVariants(variants: Ref<readonly Variant[]>): Readonly<Ref<rea
   watch(
     [plan, variants, jobId],
     ([document, list, job]) => {
-      void coreWorker.compare(document, mechanism.value.id, job, list).then((found) => {
+      void coreWorker().compare(document, mechanism.value.id, job, list).then((found) => {
         if (found) results.value = found;
       });
     },

@@ -6,6 +6,7 @@ import { putPart, type Change, type Part, type PartKind } from '@rough-gear/core
 import { computed, ref } from 'vue';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { lazily } from '../../../components/widgets/lazily.js';
+import { useEver } from '../../../composables/useEver.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
 import { partSummary } from './partSummary.js';
@@ -44,6 +45,7 @@ const blank = computed(() =>
   isSheetKind(kind) && !take ? (blankPart(kind) as Extract<Part, { kind: SheetKind }>) : undefined,
 );
 const pasting = ref(false);
+const everPasting = useEver(() => pasting.value);
 function paste(): void {
   open.value = false;
   pasting.value = true;
@@ -98,5 +100,5 @@ function pick({ id, revision, part }: ShelfPart): void {
       <li v-if="shown.length === 0" class="py-2 text-second">No {{ kind }} on the shelf reads like that.</li>
     </ul>
   </BaseDialog>
-  <PasteSheet v-if="blank" :open="pasting" :part="blank" @close="pasting = false" @take="put" />
+  <PasteSheet v-if="blank && everPasting" :open="pasting" :part="blank" @close="pasting = false" @take="put" />
 </template>

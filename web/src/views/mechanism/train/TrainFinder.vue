@@ -114,7 +114,7 @@ async function search(): Promise<void> {
   };
   running.value = true;
   found.value = undefined;
-  const all = await coreWorker.trains(
+  const all = await coreWorker().trains(
     toRaw(plan.value),
     mechanism.value.id,
     toRaw(stock.value),
@@ -128,7 +128,7 @@ async function search(): Promise<void> {
 }
 
 function stop(): void {
-  void coreWorker.stopTrains();
+  void coreWorker().stopTrains();
   running.value = false;
 }
 onUnmounted(stop);

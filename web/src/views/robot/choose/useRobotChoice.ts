@@ -27,7 +27,7 @@ export function useRobotChoice(plan: ComputedRef<Plan>) {
   const share = ref(0);
   const { running, stopped, failure, ask, stop } = useNewest(() => {
     for (const worker of searchWorkers()) void worker.stopShortlist();
-    void coreWorker.stopChoosing();
+    void coreWorker().stopChoosing();
   });
 
   async function choose(
@@ -47,7 +47,7 @@ export function useRobotChoice(plan: ComputedRef<Plan>) {
           choice.value = now;
           share.value = now.share;
         });
-        return coreWorker.chooseForAll(toRaw(plan.value), { ...toRaw(ways.value), ...question }, told);
+        return coreWorker().chooseForAll(toRaw(plan.value), { ...toRaw(ways.value), ...question }, told);
       },
       (found) => (choice.value = found ?? choice.value),
     );
@@ -94,7 +94,7 @@ export function useRobotChoice(plan: ComputedRef<Plan>) {
     const told = proxy((now: RobotOptions) => {
       if (isOn()) share.value = now.todays.length / document.mechanisms.length;
     });
-    return coreWorker.robotOptions(document, fronts, told);
+    return coreWorker().robotOptions(document, fronts, told);
   }
 
   /** What was found is of one plan. */

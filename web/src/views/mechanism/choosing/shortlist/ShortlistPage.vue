@@ -90,7 +90,7 @@ async function makeInTeeth(): Promise<void> {
   const [wanted, asking] = [chosen.value, searched.value];
   if (!wanted || !asking) return;
   making.value = true;
-  const made = await coreWorker.inTeeth(toRaw(asking.plan), asking.query, wanted, shelf.offered.map(toRaw), {
+  const made = await coreWorker().inTeeth(toRaw(asking.plan), asking.query, wanted, shelf.offered.map(toRaw), {
     kinds: ['teeth', 'chain', 'belt'],
     mostStages: 2,
     leastTeeth: 14,

@@ -17,7 +17,7 @@ async function look(): Promise<void> {
   found.value = undefined;
   share.value = 0;
   const offered: readonly Shelved[] = shelf.offered.map(({ id, revision, part }) => ({ id, revision, part }));
-  const came = await coreWorker.standIns(
+  const came = await coreWorker().standIns(
     plan(),
     line,
     offered,
@@ -27,7 +27,7 @@ async function look(): Promise<void> {
   if (came) found.value = came;
 }
 function stop(): void {
-  void coreWorker.stopStandIns();
+  void coreWorker().stopStandIns();
 }
 </script>
 
