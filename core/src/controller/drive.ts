@@ -24,5 +24,34 @@ export interface Drive {
   readonly greatestDuty: number;
 }
 
+/**
+ * A drive as a run asks it: every drive and every motor in it with the same fields in the same order, absent ones too.
+ * An engine reads what has one shape several times faster, and a run asks hundreds of times.
+ *
+ * @example driveOf(drive).greatestDuty //=> 1
+ */
+export const driveOf = (drive: Drive): Drive => ({
+  motor: constantsOf(drive.motor),
+  motors: drive.motors,
+  rotorInertia: drive.rotorInertia,
+  controllerResistance: drive.controllerResistance,
+  restVoltage: drive.restVoltage,
+  supplyResistance: drive.supplyResistance,
+  statorLimit: drive.statorLimit,
+  supplyLimit: drive.supplyLimit,
+  brakeLimit: drive.brakeLimit,
+  returnLimit: drive.returnLimit,
+  greatestDuty: drive.greatestDuty,
+});
+
+const constantsOf = (motor: MotorConstants): MotorConstants => ({
+  resistance: motor.resistance,
+  torqueConstant: motor.torqueConstant,
+  backEmfConstant: motor.backEmfConstant,
+  freeCurrent: motor.freeCurrent,
+  freeCurrentPerSpeed: motor.freeCurrentPerSpeed,
+  brushDrop: motor.brushDrop,
+});
+
 /** What stops the current from being greater. */
 export type HeldBy = 'voltage' | 'stator' | 'supply' | 'returned';

@@ -1,4 +1,4 @@
-import type { Drive, HeldBy } from '../controller/drive.js';
+import { driveOf, type Drive, type HeldBy } from '../controller/drive.js';
 import { freeSpeedAt } from '../motor/peaks.js';
 import { RUN_NEEDS } from '../motion/needs.js';
 import { spinDown } from '../motion/spinDown.js';
@@ -101,7 +101,7 @@ function fullAt(
   const carried = path.load.traction ?? Infinity;
   const now = way(path, path.drive, speed);
   const limit = limits[now.heldBy];
-  const wider = limit && way(path, { ...path.drive, [limit]: 2 * (path.drive[limit] as number) }, speed);
+  const wider = limit && way(path, driveOf({ ...path.drive, [limit]: 2 * (path.drive[limit] as number) }), speed);
   return {
     ...now,
     force: Math.min(now.force, carried),

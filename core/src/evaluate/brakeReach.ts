@@ -1,4 +1,4 @@
-import type { Drive, HeldBy } from '../controller/drive.js';
+import { driveOf, type Drive, type HeldBy } from '../controller/drive.js';
 import { RUN_NEEDS } from '../motion/needs.js';
 import { coastToStop, type Coast } from '../motion/coast.js';
 import { brakeToStop, type Stop } from '../motion/brakeToStop.js';
@@ -41,7 +41,8 @@ export function brakeReachOf(path: DcPath, count = 80): BrakeReach | undefined {
   const curve = (braking: Drive): readonly BrakeReachPoint[] =>
     Array.from({ length: count + 1 }, (_, i) => forceAt(path, braking, (fastest * i) / count));
   const points = curve(drive);
-  const open = drive.returnLimit === undefined ? undefined : curve({ ...drive, returnLimit: 2 * drive.returnLimit });
+  const open =
+    drive.returnLimit === undefined ? undefined : curve(driveOf({ ...drive, returnLimit: 2 * drive.returnLimit }));
   const system = systemOf(path);
   const from = Math.min(asked.speed, fastest);
   return {

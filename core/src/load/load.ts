@@ -21,6 +21,19 @@ export interface Load {
   readonly places?: readonly number[];
 }
 
+/** A load with every field in one order, absent ones too: see `driveOf`. */
+export const loadOf = (load: Load): Load => ({
+  unit: load.unit,
+  force: load.force,
+  holdForce: load.holdForce,
+  rest: load.rest,
+  inertia: load.inertia,
+  traction: load.traction,
+  potential: load.potential,
+  rope: load.rope,
+  places: load.places,
+});
+
 /** What the job asks, on the load's own coordinate. */
 export interface Asked {
   /** Where it ends; absent where the job ends by time or at a speed. */

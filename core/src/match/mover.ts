@@ -1,11 +1,11 @@
 import { supplyForMotorCurrent } from '../controller/currents.js';
-import type { Drive } from '../controller/drive.js';
+import { driveOf, type Drive } from '../controller/drive.js';
 import { driveInto } from '../controller/drivePoint.js';
 import { brakeAt, coastAt, newPull, pullAt, type Pull } from '../motion/acceleration.js';
 import { dragHeat } from '../motor/constants.js';
 import { flowInto } from '../motion/flowFor.js';
 import type { BrakingCurve } from '../motion/stopThere.js';
-import type { MotionSystem } from '../motion/system.js';
+import { movingOf, type MotionSystem } from '../motion/system.js';
 
 /** What a mover is told to do. Speeds on q. */
 export type Command =
@@ -43,8 +43,8 @@ export class Mover {
 
   /** @param branch Ω in front of one motor's controller that it shares with none but its own */
   constructor(system: MotionSystem, branch: number) {
-    this.drive = { ...system.drive, supplyResistance: branch };
-    this.system = { ...system, drive: this.drive };
+    this.drive = driveOf({ ...system.drive, supplyResistance: branch });
+    this.system = Object.assign(movingOf(system), { drive: this.drive });
     this.returned = (system.drive.returnLimit ?? Infinity) * system.drive.restVoltage;
   }
 

@@ -32,8 +32,7 @@ export class StepRoom {
   private readonly middle = new Float64Array(PARTS);
 
   private readonly pull = newPull();
-  /** What pulls at the end of a step that was tried. */
-  readonly pullAtEnd = newPull();
+  private pullAtEnd = newPull();
 
   constructor(
     private readonly system: MotionSystem,
@@ -67,6 +66,13 @@ export class StepRoom {
         step * (1 / 3 - 1 / 4) * k2[i]! +
         step * (4 / 9 - 1 / 3) * k3[i]! +
         step * (-1 / 8) * k4[i]!;
+  }
+
+  /** What pulls at the end of the step that was tried last, in exchange for one that may be written over. */
+  takePull(instead: Pull): Pull {
+    const pull = this.pullAtEnd;
+    this.pullAtEnd = instead;
+    return pull;
   }
 
   /** Shortens a step that went beyond an end until it ends there: the least step after which `beyond` holds. */

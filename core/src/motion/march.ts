@@ -59,7 +59,8 @@ export function march(system: MotionSystem, watch: Watch, stretch: Stretch): Rea
     time += step;
     state.set(room.next);
     // Where it does not go backwards, the last slope of the step was this very pull.
-    pull = state[V]! >= 0 ? Object.assign(pull, room.pullAtEnd) : rule(state[Q]!, state[V]!, time, pull);
+    if (state[V]! >= 0) pull = room.takePull(pull);
+    else rule(state[Q]!, state[V]!, time, pull);
     if (stuck(state, pull, time)) return { why: 'stuck', state, time };
     watch.see(time, state, pull, rule);
     room.k1.set(room.k4);

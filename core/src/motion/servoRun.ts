@@ -6,7 +6,7 @@ import { fullEffort } from './fullEffort.js';
 import { packCurrentOf } from '../powerpath/operating.js';
 import type { Run, RunSample } from './run.js';
 import { stopThere } from './stopThere.js';
-import type { MotionSystem } from './system.js';
+import { movingOf, type MotionSystem } from './system.js';
 import { trapezoid } from './trapezoid.js';
 
 /**
@@ -53,7 +53,7 @@ export function servoSystem(path: ServoPath): MotionSystem {
     },
     rope: load.rope,
   };
-  return {
+  return movingOf({
     drive: {
       motor: {
         ...motorFromSheet({
@@ -83,7 +83,7 @@ export function servoSystem(path: ServoPath): MotionSystem {
     load: onHorn,
     until: asked.travel === undefined ? { time: asked.time } : { travel: horn },
     lasts: Math.min(asked.time, asked.every),
-  };
+  });
 }
 
 const TABLE = 120;
@@ -93,7 +93,8 @@ export function servoRun(path: ServoPath): Run {
   const { linked } = path;
   const system = servoSystem(path);
   if (path.asked.travel === undefined) return onOutput(path, fullEffort(system));
-  if (linked!.short) return { ...onOutput(path, fullEffort({ ...system, until: { time: 0.01 } })), outcome: 'stalled' };
+  if (linked!.short)
+    return { ...onOutput(path, fullEffort(movingOf({ ...system, until: { time: 0.01 } }))), outcome: 'stalled' };
   return onOutput(
     path,
     path.servo.part.motion === 'continuous' && path.asked.profile === 'moving'

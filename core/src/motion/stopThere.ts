@@ -6,7 +6,7 @@ import { Q, stateOf, V, type State } from './integrate.js';
 import { flowFor, flowInto } from './flowFor.js';
 import { march } from './march.js';
 import type { Run } from './run.js';
-import type { MotionSystem } from './system.js';
+import { movingOf, type MotionSystem } from './system.js';
 import { Watch } from './watch.js';
 
 const CURVE_POINTS = 64;
@@ -138,6 +138,6 @@ function withinReturn(system: MotionSystem, fastest: number): number {
 
 /** The most speed the run can have anywhere: that of full effort all the way, or what falling adds. */
 function topSpeed(system: MotionSystem, travel: number): number {
-  const run = fullEffort({ ...system, until: { travel } }, { tolerance: 1e-3, fewestSteps: 12 });
+  const run = fullEffort(movingOf({ ...system, until: { travel } }), { tolerance: 1e-3, fewestSteps: 12 });
   return 1.05 * Math.max(run.topSpeed, 1e-3 * fastestOf(system));
 }

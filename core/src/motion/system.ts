@@ -1,5 +1,5 @@
-import type { Drive } from '../controller/drive.js';
-import type { Asked, Load } from '../load/load.js';
+import { driveOf, type Drive } from '../controller/drive.js';
+import { loadOf, type Asked, type Load } from '../load/load.js';
 import type { MotorThermal } from '../motor/heat.js';
 import type { DcPath } from '../powerpath/path.js';
 import { holdingCurrent, type Breaker } from '../protection/breaker.js';
@@ -26,13 +26,33 @@ export interface MotionSystem {
 }
 
 /**
+ * What moves, with every field in one order, absent ones too: see `driveOf`.
+ *
+ * @example movingOf({ ...system, total: 12 }).total //=> 12
+ */
+export const movingOf = (system: MotionSystem): MotionSystem => ({
+  drive: driveOf(system.drive),
+  packResistance: system.packResistance,
+  total: system.total,
+  efficiency: system.efficiency,
+  backEfficiency: system.backEfficiency,
+  radius: system.radius,
+  load: loadOf(system.load),
+  until: system.until,
+  lasts: system.lasts,
+  rampTime: system.rampTime,
+  thermal: system.thermal,
+  breaker: system.breaker,
+});
+
+/**
  * The system of a resolved path. Its lacks must have been looked at: it computes with what is there.
  *
  * @example systemOf(path).total //=> 9
  */
 export function systemOf(path: DcPath): MotionSystem {
   const { drive, train, radius, load, asked, motor, branch } = path;
-  return {
+  return movingOf({
     drive,
     packResistance: path.pack.resistance,
     total: train.total,
@@ -48,7 +68,7 @@ export function systemOf(path: DcPath): MotionSystem {
       branch.breaker && !path.lacks['branch breaker']
         ? breakerState(branch.breaker, branch.together ? drive.motors : 1)
         : undefined,
-  };
+  });
 }
 
 function untilOf({ travel, target, time }: Asked): MotionSystem['until'] {

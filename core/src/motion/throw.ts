@@ -1,6 +1,6 @@
 import { exitSpeed, throwImpulse, type ThrowFigures } from '../load/throw.js';
 import { fullEffort } from './fullEffort.js';
-import type { MotionSystem } from './system.js';
+import { movingOf, type MotionSystem } from './system.js';
 
 /** What one throw does to the wheels. */
 export interface Throw {
@@ -23,7 +23,7 @@ export function throwAt(system: MotionSystem, figures: ThrowFigures, target: num
   const speed = exitSpeed(figures, target);
   const turning = load.inertia(0) + drive.motors * drive.rotorInertia * total ** 2;
   const after = Math.max(0, target - throwImpulse(figures, speed) / turning);
-  const back = fullEffort({ ...system, until: { speed: target } }, { fromSpeed: after, longest: 30 });
+  const back = fullEffort(movingOf({ ...system, until: { speed: target } }), { fromSpeed: after, longest: 30 });
   return {
     exitSpeed: speed,
     energy: (figures.pieceMass * speed ** 2) / 2,

@@ -4,6 +4,7 @@ import type { Place } from '../plan/place.js';
 import { draggedAlong, withDragged, type Dragged } from '../load/dragged.js';
 import { advanced } from '../motor/advanced.js';
 import type { MotorConstants } from '../motor/constants.js';
+import { driveOf } from '../controller/drive.js';
 import { LEAST_ERPM } from '../controller/leastSpeed.js';
 import type { ControllerPart, MotorPart, StartStyle } from '../plan/part.js';
 import type { DcDrive, Plan } from '../plan/plan.js';
@@ -70,7 +71,7 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
     },
     figures: collect.figures(),
     lacks: collect.lacks(),
-    drive: {
+    drive: driveOf({
       motor: advanced(motor.constants, control.timing),
       motors,
       rotorInertia: motor.rotorInertia,
@@ -82,7 +83,7 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
       supplyLimit,
       brakeLimit,
       returnLimit,
-    },
+    }),
     pack: supply.pack,
     restVoltage: supply.restVoltage,
     main: supply.main,

@@ -1,6 +1,6 @@
 import { runBy } from '../motion/runOf.js';
 import { stepRun } from '../motion/stepRun.js';
-import { systemOf } from '../motion/system.js';
+import { movingOf, systemOf } from '../motion/system.js';
 import { mostRate, rateOf } from '../limits/checks/step/pulseRate.js';
 import { withTotal, type DcPath } from '../powerpath/path.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
@@ -62,7 +62,7 @@ function sweepOf(path: AnyPath): ((total: number) => SweepPoint) | undefined {
 function dcSweep(path: DcPath): (total: number) => SweepPoint {
   const system = systemOf(path);
   return (total) => {
-    const run = runBy(path, { ...system, total }, { tolerance: 1e-4, longest: 30, fewestSteps: 20 });
+    const run = runBy(path, movingOf({ ...system, total }), { tolerance: 1e-4, longest: 30, fewestSteps: 20 });
     return {
       total,
       arrives: run.outcome === 'arrived' && (run.follows?.multiple ?? 1) >= 1,
