@@ -88,13 +88,15 @@ function piecesOf(path: DcPath, run: Run): readonly Segment[] {
     supplySquared: 0,
   }));
   for (let i = 1; i < run.samples.length; i++) {
-    const [from, to] = [run.samples[i - 1]!, run.samples[i]!];
+    const from = run.samples[i - 1]!;
+    const to = run.samples[i]!;
     const step = to.time - from.time;
     if (step <= 0) continue;
     const sum = sums[Math.min(PIECES - 1, Math.floor((PIECES * (from.time + step / 2)) / total))]!;
     const omega = (((from.speed + to.speed) / 2) * train.total) / radius;
     const current = (from.motorCurrent + to.motorCurrent) / 2;
-    const [a, b] = [Math.max(0, from.supplyCurrent) / drive.motors, Math.max(0, to.supplyCurrent) / drive.motors];
+    const a = Math.max(0, from.supplyCurrent) / drive.motors;
+    const b = Math.max(0, to.supplyCurrent) / drive.motors;
     sum.seconds += step;
     const hottest = brushless && from.speed === 0 && to.speed === 0 ? AT_REST_BRUSHLESS : 1;
     sum.squared += (hottest * step * (from.motorCurrent ** 2 + to.motorCurrent ** 2)) / 2;

@@ -1,5 +1,6 @@
 import { BURNT, lumpsOver, type MotorThermal } from '../motor/heat.js';
 import type { Run } from '../motion/run.js';
+import { oncePer } from '../powerpath/memory.js';
 import type { PathProtection, DcPath } from '../powerpath/path.js';
 import { holdingCurrent as breakerHolds } from '../protection/breaker.js';
 import { cycleOf, type Cycle, type Segment } from './cycle.js';
@@ -40,20 +41,12 @@ const MOST_LOOKS = 6;
 /** More goes than this in a match are taken together, so that a tiny time between them costs no more. */
 const MOST_GOES = 400;
 
-const known = new WeakMap<DcPath, Day>();
-
 /**
  * The day of a path, worked out once for each path.
  *
  * @example dayOf(path, judgement.run).goes //=> 10
  */
-export function dayOf(path: DcPath, run: Run): Day {
-  const found = known.get(path);
-  if (found) return found;
-  const day = integrateDay(path, cycleOf(path, run));
-  known.set(path, day);
-  return day;
-}
+export const dayOf = oncePer((path: DcPath, run: Run): Day => integrateDay(path, cycleOf(path, run)));
 
 /**
  * Goes through every match, go by go, and every rest between two.

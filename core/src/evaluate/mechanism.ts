@@ -10,6 +10,7 @@ import type { Run } from '../motion/run.js';
 import type { JobKind } from '../plan/job.js';
 import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
 import { lacksOf } from '../powerpath/path.js';
+import { oncePer } from '../powerpath/memory.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
 import type { Link } from './links/link.js';
@@ -59,7 +60,7 @@ export interface MechanismResult {
   readonly jobs: readonly JobResult[];
 }
 
-const runs = new WeakMap<AnyPath, Run>();
+const runs = oncePer((path: AnyPath): Run => machineOf(path).run(path));
 
 /**
  * The run of a path by its profile, made once; `undefined` where a figure is missing.
@@ -67,11 +68,7 @@ const runs = new WeakMap<AnyPath, Run>();
  * @example runOf(path).time //=> 1.509
  */
 export function runOf(path: AnyPath): Run | undefined {
-  const machine = machineOf(path);
-  if (lacksOf(path, machine.runNeeds).length > 0) return undefined;
-  let run = runs.get(path);
-  if (!run) runs.set(path, (run = machine.run(path)));
-  return run;
+  return lacksOf(path, machineOf(path).runNeeds).length > 0 ? undefined : runs(path);
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { Need } from '../figures/figure.js';
+import { oncePer } from '../powerpath/memory.js';
 import {
   heldForce,
   motorSpeed,
@@ -43,7 +44,7 @@ export const SITUATION_NEEDS: Readonly<Record<SituationId, readonly Need[]>> = {
   holding: ['load', 'output'],
 };
 
-const known = new WeakMap<PowerPath, Partial<Record<SituationId, Situation>>>();
+const situationsOf = oncePer((_path: PowerPath): Partial<Record<SituationId, Situation>> => ({}));
 
 /**
  * D, v and a of one situation. Worked out once for a path: every limit, link and check asks.
@@ -51,9 +52,7 @@ const known = new WeakMap<PowerPath, Partial<Record<SituationId, Situation>>>();
  * @example situationOf(path, 'working') //=> { id: 'working', demand: 208.1, speed: 0.8438, motorSpeed: 345.2, acceleration: 0, seconds: 1.6, back: false }
  */
 export function situationOf(path: PowerPath, id: SituationId): Situation {
-  let of = known.get(path);
-  if (!of) known.set(path, (of = {}));
-  return (of[id] ??= workedOut(path, id));
+  return (situationsOf(path)[id] ??= workedOut(path, id));
 }
 
 function workedOut(path: PowerPath, id: SituationId): Situation {

@@ -31,8 +31,20 @@ const NEGLIGIBLE_START = 1e-5;
  * @example fullEffort(system).time //=> 1.509
  */
 export function fullEffort(system: MotionSystem, options: RunOptions = {}): Run {
+  return watched(system, options, new Watch(system));
+}
+
+/**
+ * The greatest speed on the way of such a run.
+ *
+ * @example topSpeedOf(system) //=> 1.183
+ */
+export function topSpeedOf(system: MotionSystem, options: RunOptions = {}): number {
+  return watched(system, options, new Watch(system, true)).topSpeed;
+}
+
+function watched(system: MotionSystem, options: RunOptions, watch: Watch): Run {
   const { longest = 60, fewestSteps = 60, fromSpeed = 0 } = options;
-  const watch = new Watch(system);
   const ends = endsOf(system, longest);
   const start = stateOf(0, fromSpeed);
   const first = pullAt(system, 0, fromSpeed);
@@ -61,7 +73,7 @@ export function fullEffort(system: MotionSystem, options: RunOptions = {}): Run 
 export interface Ends {
   readonly end: number;
   readonly distance: number;
-  beyond(state: State): boolean;
+  past(state: State): number;
   readonly timed: boolean;
 }
 
@@ -70,19 +82,19 @@ export function endsOf(system: MotionSystem, longest: number): Ends {
   const { until } = system;
   const fastest = fastestOf(system);
   if ('travel' in until)
-    return { end: longest, distance: until.travel, beyond: (state) => state[Q]! >= until.travel, timed: false };
+    return { end: longest, distance: until.travel, past: (state) => state[Q]! - until.travel, timed: false };
   if ('speed' in until) {
     const acceleration = pullAt(system, 0, 0).acceleration;
     const distance = acceleration > 0 ? until.speed ** 2 / acceleration : until.speed;
-    return { end: longest, distance, beyond: (state) => state[V]! >= until.speed, timed: false };
+    return { end: longest, distance, past: (state) => state[V]! - until.speed, timed: false };
   }
-  return { end: Math.min(longest, until.time), distance: fastest * until.time, beyond: () => false, timed: true };
+  return { end: Math.min(longest, until.time), distance: fastest * until.time, past: () => -1, timed: true };
 }
 
 /** Full effort as a stretch: stuck where it stands still once the ramp is over. */
 export function effortStretch(
   system: MotionSystem,
-  { end, distance, beyond }: Ends,
+  { end, distance, past }: Ends,
   from: State,
   firstAcceleration: number,
   { tolerance = 1e-5, fewestSteps = 60 }: RunOptions,
@@ -94,7 +106,7 @@ export function effortStretch(
     from,
     since: 0,
     end,
-    beyond,
+    past,
     stuck: (state, pull, time) => time >= rampTime && state[V]! <= 0 && pull.acceleration <= 0,
     distance,
     speed: fastest,

@@ -21,6 +21,12 @@ export function slopeInto(into: State, { drive, packResistance }: MotionSystem, 
   into[I2] = pull.motorCurrent * pull.motorCurrent;
 }
 
+/** An end is found to this share of a step: far below what the step itself errs. */
+const NEAR_THE_END = 2 ** -24;
+const LOOKS_BY_LINE = 10;
+/** Halving from there on, the whole step at worst. */
+const MOST_LOOKS = LOOKS_BY_LINE + 24;
+
 /** The room a step needs: its slopes, where it comes to, and by how much it may be off. */
 export class StepRoom {
   readonly k1 = new Float64Array(PARTS);
@@ -75,24 +81,34 @@ export class StepRoom {
     return pull;
   }
 
-  /** Shortens a step that went beyond an end until it ends there: the least step after which `beyond` holds. */
-  endOf(
-    state: State,
-    time: number,
-    longest: number,
-    beyond: (state: State) => boolean,
-  ): { step: number; state: State } {
+  /**
+   * Shortens a step that went past an end until it ends there: the least step after which `past` is not under 0. Where a
+   * line between the two ends puts it, and by halving where that does not come nearer.
+   */
+  endOf(state: State, time: number, longest: number, past: (state: State) => number): { step: number; state: State } {
+    const near = longest * NEAR_THE_END;
     let [low, high] = [0, longest];
+    let under = past(state);
     this.advance(state, time, high);
+    let over = past(this.next);
     const reached = Float64Array.from(this.next);
-    // To a part in ten million of a step: far below what the step itself errs.
-    for (let i = 0; i < 24; i++) {
-      const middle = (low + high) / 2;
-      this.advance(state, time, middle);
-      if (beyond(this.next)) {
-        high = middle;
+    for (let i = 0; i < MOST_LOOKS && high - low > near; i++) {
+      const line = low - (under * (high - low)) / (over - under);
+      const step =
+        i < LOOKS_BY_LINE && Number.isFinite(line)
+          ? Math.min(high - near / 2, Math.max(low + near / 2, line))
+          : (low + high) / 2;
+      this.advance(state, time, step);
+      const there = past(this.next);
+      if (there >= 0) {
+        // An end that stays where it is draws the line to the other side: half its weight brings that nearer too.
+        if (over < there * 2) under /= 2;
+        [high, over] = [step, there];
         reached.set(this.next);
-      } else low = middle;
+      } else {
+        if (-under < -there * 2) over /= 2;
+        [low, under] = [step, there];
+      }
     }
     return { step: high, state: reached };
   }

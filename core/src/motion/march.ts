@@ -10,8 +10,8 @@ export interface Stretch {
   readonly since: number;
   /** Gives up at this time. */
   readonly end: number;
-  /** Whether the stretch is over in a state. */
-  beyond(state: State): boolean;
+  /** How far a state is past the end of the stretch, in whatever is asked: from 0 on it is over. */
+  past(state: State): number;
   /** Whether it has come to nothing. */
   stuck(state: State, pull: Pull, time: number): boolean;
   /** What errors are measured against. */
@@ -34,7 +34,7 @@ const SMALLEST = 1e-5;
 
 /** Goes along a stretch in steps of controlled error; where it ends is found by halving the last step. */
 export function march(system: MotionSystem, watch: Watch, stretch: Stretch): Reached {
-  const { rule, end, beyond, stuck, distance, speed, tolerance, longestStep } = stretch;
+  const { rule, end, past, stuck, distance, speed, tolerance, longestStep } = stretch;
   const state = Float64Array.from(stretch.from);
   let [time, step] = [stretch.since, Math.min(longestStep, stretch.firstStep)];
   const room = new StepRoom(system, rule);
@@ -50,8 +50,8 @@ export function march(system: MotionSystem, watch: Watch, stretch: Stretch): Rea
       step = nextStep(step, error);
       continue;
     }
-    if (beyond(room.next)) {
-      const last = room.endOf(state, time, step, beyond);
+    if (past(room.next) >= 0) {
+      const last = room.endOf(state, time, step, past);
       const at = time + last.step;
       watch.see(at, last.state, rule(last.state[Q]!, last.state[V]!, at, pull), rule);
       return { why: 'beyond', state: last.state, time: at };

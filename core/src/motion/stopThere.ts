@@ -1,7 +1,7 @@
 import { brakeAt, newPull, pullAt } from './acceleration.js';
 import { fastestOf } from './alongSettled.js';
 import { brakingStretch } from './brakeToStop.js';
-import { effortStretch, endsOf, fullEffort, type RunOptions } from './fullEffort.js';
+import { effortStretch, endsOf, fullEffort, topSpeedOf, type RunOptions } from './fullEffort.js';
 import { Q, stateOf, V, type State } from './integrate.js';
 import { flowFor, flowInto } from './flowFor.js';
 import { march } from './march.js';
@@ -40,7 +40,7 @@ export function stopThere(system: MotionSystem, options: RunOptions = {}): Run {
   const { placeFor, fastest } = curve;
   const sped = march(system, watch, {
     ...effortStretch(system, ends, start, first.acceleration, { fewestSteps: FEWEST_STEPS, ...options }),
-    beyond: (state) => state[V]! >= fastest || state[Q]! >= placeFor(state[V]!),
+    past: (state) => Math.max(state[V]! - fastest, state[Q]! - placeFor(state[V]!)),
   });
   // What is at its speed that soon stops as soon: standing at the end takes no time that shows.
   if (sped.why === 'many steps') return fullEffort(system, options);
@@ -65,7 +65,7 @@ function cruise(system: MotionSystem, watch: Watch, from: State, since: number, 
     from,
     since,
     end: since + 2 * seconds,
-    beyond: (state) => state[Q]! >= place,
+    past: (state) => state[Q]! - place,
     stuck: () => false,
     distance,
     speed,
@@ -138,6 +138,6 @@ function withinReturn(system: MotionSystem, fastest: number): number {
 
 /** The most speed the run can have anywhere: that of full effort all the way, or what falling adds. */
 function topSpeed(system: MotionSystem, travel: number): number {
-  const run = fullEffort(movingOf({ ...system, until: { travel } }), { tolerance: 1e-3, fewestSteps: 12 });
-  return 1.05 * Math.max(run.topSpeed, 1e-3 * fastestOf(system));
+  const top = topSpeedOf(movingOf({ ...system, until: { travel } }), { tolerance: 1e-3, fewestSteps: 12 });
+  return 1.05 * Math.max(top, 1e-3 * fastestOf(system));
 }

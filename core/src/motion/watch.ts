@@ -18,14 +18,22 @@ export class Watch {
   private readonly warmth: Warmth;
   private readonly between = newPull();
 
-  constructor(private readonly system: MotionSystem) {
+  /** @param speedAlone where nothing but the top speed is asked for: samples and warmth cost as much as the motion */
+  constructor(
+    private readonly system: MotionSystem,
+    private readonly speedAlone = false,
+  ) {
     this.warmth = new Warmth(system);
   }
 
   /** `rule` answers a pull at a speed between this sample and the one before. */
   see(time: number, state: State, pull: Pull, rule?: PullRule): void {
-    const before = this.samples.at(-1);
     const speed = state[V]!;
+    if (this.speedAlone) {
+      if (speed > this.topSpeed) this.topSpeed = speed;
+      return;
+    }
+    const before = this.samples.at(-1);
     if (rule && before && before.heldBy !== pull.heldBy) this.seeChange(before, speed, time, rule);
     this.note(pull, speed);
     if (before) this.warmth.pass(time - before.time, before, pull, speed);

@@ -12,6 +12,7 @@ import type { Job } from '../plan/job.js';
 import type { Stage } from '../plan/stage.js';
 import type { Breaker } from '../protection/breaker.js';
 import type { Train } from '../reduction/train.js';
+import type { PathMemory } from './memory.js';
 import type { StageParts } from './stageParts.js';
 
 export interface PathPack {
@@ -59,6 +60,8 @@ export type MachineKind = 'dc' | 'step' | 'servo';
 
 /** One job of one mechanism with every figure resolved: what every machine's path holds. */
 export interface PowerPath {
+  /** What was worked out on this very path: see `oncePer`. */
+  readonly memory: PathMemory;
   readonly machine: MachineKind;
   readonly mechanismId: string;
   readonly mechanismKind: MechanismKind;
@@ -218,7 +221,8 @@ export const motorSpeed = (path: PowerPath, speed: number): number => (speed * p
  */
 export function lacksOf({ lacks }: PowerPath, needs: readonly Need[]): readonly Lack[] {
   // Asked for every limit and check of every keystroke, and nearly always there is none.
-  return needs.some((need) => lacks[need]) ? needs.flatMap((need) => lacks[need] ?? []) : NONE;
+  for (const need of needs) if (lacks[need]) return needs.flatMap((one) => lacks[one] ?? []);
+  return NONE;
 }
 
 const NONE: readonly Lack[] = [];
@@ -229,5 +233,5 @@ const NONE: readonly Lack[] = [];
  * @example withTotal(path, 12).train.total //=> 12
  */
 export function withTotal<P extends PowerPath>(path: P, total: number): P {
-  return { ...path, train: { ...path.train, total } };
+  return { ...path, memory: new Map(), train: { ...path.train, total } };
 }

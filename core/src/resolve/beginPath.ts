@@ -68,6 +68,7 @@ export function resolveLoadSide({ plan, mechanism, choice, job, collect, choiceA
   const { match = {} } = plan;
   const { wet, dirt } = job;
   return {
+    memory: new Map(),
     mechanismId: mechanism.id,
     mechanismKind: mechanism.kind,
     job,

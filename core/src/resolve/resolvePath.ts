@@ -8,7 +8,21 @@ import type { AnyPath } from '../powerpath/anyPath.js';
 
 export type { Adjust } from './beginPath.js';
 
-const resolved = new WeakMap<Plan, Map<string, AnyPath>>();
+/**
+ * The paths of the plans asked last, newest at the end: a keystroke or a mend makes a plan that is soon forgotten, and
+ * the page asks for its own again and again.
+ */
+const resolved = new Map<Plan, Map<string, AnyPath>>();
+const MOST_PLANS = 8;
+
+function pathsOf(plan: Plan): Map<string, AnyPath> {
+  const of = resolved.get(plan) ?? new Map<string, AnyPath>();
+  resolved.delete(plan);
+  resolved.set(plan, of);
+  const [oldest] = resolved.keys();
+  if (resolved.size > MOST_PLANS) resolved.delete(oldest!);
+  return of;
+}
 
 /**
  * Puts one job of a mechanism's current choice together, whatever turns it: once for a plan, so that result, fields,
@@ -18,8 +32,7 @@ const resolved = new WeakMap<Plan, Map<string, AnyPath>>();
  */
 export function resolvePath(plan: Plan, mechanism: Mechanism, jobId: string, adjust?: Adjust): AnyPath {
   if (adjust || !plan.mechanisms.includes(mechanism)) return putTogether(plan, mechanism, jobId, adjust);
-  let of = resolved.get(plan);
-  if (!of) resolved.set(plan, (of = new Map<string, AnyPath>()));
+  const of = pathsOf(plan);
   const key = `${mechanism.id}\n${jobId}`;
   let path = of.get(key);
   if (!path) of.set(key, (path = putTogether(plan, mechanism, jobId)));

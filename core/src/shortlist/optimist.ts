@@ -21,7 +21,7 @@ export function atBest(trial: Trial, total: number, jobId: string, multiple: num
   return {
     ...stock,
     time: path.machine === 'dc' ? leastTime(path) : 0,
-    current: 0,
+    current: path.machine === 'dc' ? leastCurrent(path) : 0,
     margin: multiple,
     slow,
   };
@@ -50,6 +50,25 @@ export function leastTime(path: DcPath): number {
   const untilFast = fastest / acceleration;
   const least =
     0.5 * fastest * untilFast < travel ? travel / fastest + 0.5 * untilFast : Math.sqrt((2 * travel) / acceleration);
+  return Number.isFinite(least) ? least : 0;
+}
+
+/** Samples of a run straddle a speed: what flows at it may be missed by so much. */
+const BETWEEN_SAMPLES = 0.98;
+
+/**
+ * A current that the pack gives at least once in a run that is in time: full effort starts at rest, and passes every
+ * speed up to the mean one that the travel needs. 0 where the motion is commanded slower than the drive would go.
+ *
+ * @example leastCurrent(path) //=> 26.8
+ */
+export function leastCurrent({ asked, control, drive, train, radius }: DcPath): number {
+  const { travel, time, profile } = asked;
+  if (travel === undefined || profile === 'trapezoid' || control.rampTime > 0) return 0;
+  const mean = travel / time;
+  const at = (speed: number): number =>
+    drive.motors * drivePoint(drive, (speed * train.total) / radius).supplyCurrent * BETWEEN_SAMPLES;
+  const least = Math.max(at(0), at(mean / 2), at(mean));
   return Number.isFinite(least) ? least : 0;
 }
 

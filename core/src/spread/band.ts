@@ -11,11 +11,12 @@ export interface Band {
  * @example bandOf([1, 2, 3, 4, 5]) //=> { low: 1.2, middle: 3, high: 4.8 }
  */
 export function bandOf(values: readonly number[]): Band {
-  const sorted = [...values].sort((a, b) => a - b);
+  // Numbers alone are sorted much faster than whatever else a list may hold.
+  const sorted = Float64Array.from(values).sort();
   return { low: quantile(sorted, 0.05), middle: quantile(sorted, 0.5), high: quantile(sorted, 0.95) };
 }
 
-function quantile(sorted: readonly number[], share: number): number {
+function quantile(sorted: Float64Array, share: number): number {
   const at = share * (sorted.length - 1);
   const [below, above] = [sorted[Math.floor(at)]!, sorted[Math.ceil(at)]!];
   return below + (at - Math.floor(at)) * (above - below);

@@ -30,17 +30,19 @@ interface ElectricSpec extends Omit<Limit<DcPath>, 'electric' | 'needs' | 'capac
 const BASE: readonly Need[] = ['motor', 'pack', 'wiring', 'controller', 'train', 'output', 'load'];
 
 /** Starting takes the rotor along; moving ones know their speed from the job. */
-function needsOf(situation: SituationId, also: readonly Need[]): readonly Need[] {
-  if (situation === 'starting') return [...BASE, 'rotor', 'job', ...also];
-  return situation === 'working' ? [...BASE, 'job', ...also] : [...BASE, ...also];
-}
+const needsWith = (also: readonly Need[]): Readonly<Record<SituationId, readonly Need[]>> => ({
+  starting: [...BASE, 'rotor', 'job', ...also],
+  working: [...BASE, 'job', ...also],
+  holding: [...BASE, ...also],
+});
 
 /** Makes a rung of a motor current: §"what gives first", the same force formula for all of them. */
 export function electricLimit({ also = [], motorCurrent, currentWorking, ...spec }: ElectricSpec): Limit<DcPath> {
+  const needs = needsWith(also);
   return {
     ...spec,
     electric: true,
-    needs: (situation) => needsOf(situation, also),
+    needs: (situation) => needs[situation],
     capacity: (path, situation) => forceOf(path, situation, motorCurrent(path, situation)),
     working: (path, situation) => forceWorking(path, situation, currentWorking(path, situation)),
   };
