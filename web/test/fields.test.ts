@@ -13,8 +13,7 @@ import {
 import { describe, expect, it } from 'vitest';
 import { lengthAt, shareOf } from '../src/components/sketches/span.js';
 import { roundLength, wholeDegrees } from '../src/composables/useFigureDrag.js';
-import { JOB_FIELDS } from '../src/views/mechanism/panels/jobFields.js';
-import { OUTPUT_FIELDS } from '../src/views/mechanism/panels/outputFields.js';
+import { JOB_FIELDS, OUTPUT_FIELDS } from '../src/views/mechanism/panels/loadFields.js';
 
 const read = (path: string) =>
   JSON.parse(readFileSync(new URL(`../../contract/demo/${path}`, import.meta.url), 'utf8'));

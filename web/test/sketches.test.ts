@@ -7,8 +7,7 @@ import {
   heldByColours,
   outputUnits,
 } from '../src/components/charts/forceChart.js';
-import { JOB_FIELDS } from '../src/views/mechanism/panels/jobFields.js';
-import { OUTPUT_ALLOW, OUTPUT_FIELDS } from '../src/views/mechanism/panels/outputFields.js';
+import { JOB_FIELDS, OUTPUT_ALLOW, OUTPUT_FIELDS } from '../src/views/mechanism/panels/loadFields.js';
 
 describe('charts of force over speed', () => {
   it('measure turns where the output turns', () => {

@@ -1,5 +1,6 @@
 import { CELLS } from '../pack/cells.js';
-import { currentChoice, type Mechanism, type MechanismKind, type Plan } from '../plan/plan.js';
+import type { MechanismKind } from '../plan/load.js';
+import { currentChoice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { Stage } from '../plan/stage.js';
 import type { DcPath } from '../powerpath/path.js';
 import { amount, say } from '../words/phrase.js';

@@ -1,6 +1,6 @@
 import type { Change } from '../plan/change.js';
 import { freshId } from '../plan/freshId.js';
-import type { Job, JobKind } from '../plan/job.js';
+import type { Job, JobKind } from '../plan/load.js';
 import { MOST } from '../plan/most.js';
 import { mechanismAt, mechanismById } from '../plan/place.js';
 import type { Mechanism, Plan } from '../plan/plan.js';

@@ -1,7 +1,7 @@
 import type { FigureCollector } from '../figures/collector.js';
 import type { Place } from '../plan/place.js';
 import type { Asked } from '../load/load.js';
-import type { Job, Profile } from '../plan/job.js';
+import type { Job, Profile } from '../plan/load.js';
 
 /** What every job asks in time. */
 export function readTiming(job: Job, at: Place, collect: FigureCollector) {

@@ -1,14 +1,25 @@
-import { say } from '../words/phrase.js';
-import { GRAVITY } from '../load/gravity.js';
 import { roller } from '../load/roller.js';
-import type { ConveyJob } from '../plan/job.js';
-import type { RollerOutput } from '../plan/plan.js';
+import type { ConveyJob, RollerOutput } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { add, mul, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
 import type { JobKindSpec } from './kind.js';
 import { diameterText, figureText } from './words.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
+import {
+  EVERY,
+  FAR,
+  MASS,
+  TIME,
+  type WishKind,
+  type WishPlan,
+  type WishValues,
+  millimetres,
+  need,
+  timing,
+} from './wish.js';
 
 /** A roller or conveyor that pulls something along, and may jam. */
 
@@ -52,4 +63,29 @@ export const convey: JobKindSpec<ConveyJob, RollerOutput> = {
     inertia: (path) => figureOf(path, 'job.conveyMass'),
     travel: (path) => figureOf(path, 'job.distance'),
   },
+};
+
+const ROLLER = 0.025;
+
+function conveying(values: WishValues): WishPlan {
+  const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
+  const speed = distance.si / need(values, 'time').si;
+  return {
+    jobs: [{ id: 'convey', kind: 'convey', name: 'Pull in', mass, distance, ...timing(values) }],
+    output: { kind: 'roller', radius: millimetres(ROLLER) },
+    behind: [],
+    shaftSpeed: (1.5 * speed) / ROLLER,
+    power: 0.5 * mass.si * GRAVITY * 1.5 * speed,
+    motors: 1,
+  };
+}
+
+/** A roller as it is asked for. */
+export const rollerWish: WishKind = {
+  title: 'Roller, conveyor',
+  says: 'pulls pieces along',
+  name: 'Roller',
+  fields: [MASS('what: one piece', [amount(1.2, 'mass')]), FAR([amount(0.35, 'length')]), TIME('0.5 s'), EVERY],
+  machine: 'dc',
+  plan: conveying,
 };

@@ -1,6 +1,6 @@
 import type { FigureCollector } from '../figures/collector.js';
 import type { Place } from '../plan/place.js';
-import type { Lifted } from '../plan/plan.js';
+import type { Lifted } from '../plan/load.js';
 import type { Falls } from '../powerpath/resolvedJob.js';
 
 /** What an output that lifts says of falling. */

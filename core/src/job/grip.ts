@@ -1,13 +1,13 @@
-import { say } from '../words/phrase.js';
-import { grip as gripLoad, gripForceFor } from '../load/grip.js';
-import type { GripJob } from '../plan/job.js';
-import type { GripOutput } from '../plan/plan.js';
+import type { GripJob, GripOutput } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { mul, num, type Expression } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
+import { amount, say } from '../words/phrase.js';
+import { grip as gripLoad, gripForceFor } from '../load/grip.js';
+import { EVERY, MASS, TIME, type WishKind, type WishPlan, type WishValues, need, timing, typicalOf } from './wish.js';
 
 /** Fingers that close on an object and hold it. */
 
@@ -53,4 +53,35 @@ export const grip: JobKindSpec<GripJob, GripOutput> = {
     inertia: (path) => figureOf(path, 'output.gripInertia'),
     travel: (path) => figureOf(path, 'job.angle'),
   },
+};
+
+const CLOSING = 40;
+
+function gripping(values: WishValues): WishPlan {
+  const [mass, fingerLength] = [need(values, 'mass'), need(values, 'length')];
+  const angle = (CLOSING * Math.PI) / 180;
+  const speed = angle / need(values, 'time').si;
+  return {
+    jobs: [{ id: 'grip', kind: 'grip', name: 'Hold', mass, angle: typicalOf(angle, `${CLOSING}°`), ...timing(values) }],
+    output: { kind: 'grip', fingerLength },
+    behind: [],
+    shaftSpeed: 1.5 * speed,
+    power: gripForceFor(mass.si, 5, 2, 0.6) * fingerLength.si * speed,
+    motors: 1,
+  };
+}
+
+/** A grip as it is asked for. */
+export const gripWish: WishKind = {
+  title: 'Grip',
+  says: 'fingers that hold',
+  name: 'Grip',
+  fields: [
+    MASS('what: is held', [amount(1.5, 'mass')]),
+    { key: 'length', label: 'finger length', dimension: 'length', hint: [amount(0.12, 'length')] },
+    TIME('0.4 s'),
+    EVERY,
+  ],
+  machine: 'dc',
+  plan: gripping,
 };

@@ -1,9 +1,6 @@
-import { say } from '../words/phrase.js';
 import type { FigureCollector } from '../figures/collector.js';
-import { GRAVITY } from '../load/gravity.js';
 import { lift, lowering } from '../load/lift.js';
-import type { HaulJob, RaiseJob } from '../plan/job.js';
-import type { DrumOutput } from '../plan/plan.js';
+import type { DrumOutput, HaulJob, RaiseJob } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { spoolRadius } from '../reduction/spool.js';
 import { add, div, found, mul, neg, pow, sin, sub, type Expression } from '../worked/expression.js';
@@ -12,6 +9,22 @@ import { readAsked } from './asked.js';
 import { readFalls } from './falls.js';
 import type { JobKindSpec, JobTerms, Places } from './kind.js';
 import { diameterText, figureText } from './words.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
+import {
+  EVERY,
+  FAR,
+  MASS,
+  TIME,
+  type WishKind,
+  type WishPlan,
+  type WishValues,
+  heavier,
+  millimetres,
+  need,
+  timing,
+  typicalOf,
+} from './wish.js';
 
 /** What hangs on a rope and a drum: the straight lift, up and down, and the climb. */
 
@@ -118,4 +131,46 @@ export const haul: JobKindSpec<HaulJob, DrumOutput> = {
   },
   detail: (path) => say`haul ${figureText(path, 'job.mass', 'mass')} by ${figureText(path, 'job.distance', 'length')}`,
   terms,
+};
+
+const ONCE_A_MATCH = typicalOf(150, '150 s');
+
+function lifting(values: WishValues, kind: 'raise' | 'haul', name: string, radius: number): WishPlan {
+  const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
+  const speed = distance.si / need(values, 'time').si;
+  return {
+    jobs: [
+      { id: kind, kind, name, mass, distance, ...(kind === 'haul' ? { every: ONCE_A_MATCH } : {}), ...timing(values) },
+    ],
+    output: { kind: 'drum', radius: millimetres(radius), holder: 'nothing' },
+    behind: [],
+    shaftSpeed: speed / radius,
+    power: mass.si * GRAVITY * speed,
+    motors: 1,
+  };
+}
+
+/** A straight lift as it is asked for. */
+export const liftWish: WishKind = {
+  title: 'Straight lift',
+  says: 'raises a load on a rope or slide',
+  name: 'Lift',
+  fields: [MASS('what: the load', [amount(20, 'mass')]), FAR([amount(1.35, 'length')]), TIME('1.6 s'), EVERY],
+  machine: 'dc',
+  plan: (values) => lifting(values, 'raise', 'Raise', heavier(values) ? 0.022 : 0.012),
+};
+
+/** A climb or winch as it is asked for. */
+export const climbWish: WishKind = {
+  title: 'Climb, winch',
+  says: 'hauls on a rope',
+  name: 'Climb',
+  fields: [
+    MASS('what: hangs on it', [amount(50, 'mass')]),
+    FAR([amount(0.7, 'length')]),
+    TIME('4 s'),
+    { ...EVERY, hint: 'once a match, typical' },
+  ],
+  machine: 'dc',
+  plan: (values) => lifting(values, 'haul', 'Haul', heavier(values) ? 0.02 : 0.01),
 };

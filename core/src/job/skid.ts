@@ -1,7 +1,6 @@
 import { say } from '../words/phrase.js';
 import { headingPerTurn, meanReach, scrubOf, skid } from '../load/skid.js';
-import type { SkidJob } from '../plan/job.js';
-import type { WheelsOutput } from '../plan/plan.js';
+import type { SkidJob, WheelsOutput } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { add, cos, div, found, mul, num, pow, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';

@@ -1,8 +1,5 @@
-import { say } from '../words/phrase.js';
-import { GRAVITY } from '../load/gravity.js';
 import { carriage } from '../load/carriage.js';
-import type { SlideJob } from '../plan/job.js';
-import type { CarriageOutput } from '../plan/plan.js';
+import type { CarriageOutput, SlideJob } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { END_FACTOR, WHIRL_FACTOR } from '../reduction/screwLoad.js';
 import { add, mul, num, sin, type Expression } from '../worked/expression.js';
@@ -11,6 +8,22 @@ import { readAsked } from './asked.js';
 import { readFalls } from './falls.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
+import {
+  EVERY,
+  FAR,
+  MASS,
+  TIME,
+  type WishKind,
+  type WishPlan,
+  type WishValues,
+  millimetres,
+  need,
+  timing,
+  typicalOf,
+} from './wish.js';
+import type { ScrewStage } from '../plan/stage.js';
 
 /** A carriage on a lead screw. The screw is a stage: turns become metres there, so that radius is 1. */
 
@@ -69,4 +82,39 @@ export const slide: JobKindSpec<SlideJob, CarriageOutput> = {
     inertia: (path) => figureOf(path, 'job.mass'),
     travel: (path) => figureOf(path, 'job.distance'),
   },
+};
+
+const LEAD = 0.008;
+const SCREW = 0.008;
+
+/** The screw of a carriage that has none yet, 8 mm of lead on 9 mm. */
+export const usualScrew = (): ScrewStage => ({
+  id: 's2',
+  kind: 'screw',
+  lead: millimetres(LEAD),
+  pitchDiameter: millimetres(SCREW + 0.001),
+  friction: typicalOf(0.15, '0.15'),
+});
+
+function sliding(values: WishValues): WishPlan {
+  const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
+  const speed = distance.si / need(values, 'time').si;
+  return {
+    jobs: [{ id: 'slide', kind: 'slide', name: 'Move along', mass, distance, profile: 'stop', ...timing(values) }],
+    output: { kind: 'carriage', screwDiameter: millimetres(SCREW), freeLength: distance, holder: 'nothing' },
+    behind: [usualScrew()],
+    shaftSpeed: (1.5 * 2 * Math.PI * speed) / LEAD,
+    power: 3 * (0.05 * mass.si * GRAVITY + (mass.si * 2 * distance.si) / need(values, 'time').si ** 2) * speed,
+    motors: 1,
+  };
+}
+
+/** A carriage on a screw as it is asked for. */
+export const carriageWish: WishKind = {
+  title: 'Screw carriage',
+  says: 'a nut on a lead screw',
+  name: 'Carriage',
+  fields: [MASS('what: moves', [amount(2, 'mass')]), FAR([amount(0.3, 'length')]), TIME('2 s'), EVERY],
+  machine: 'dc',
+  plan: sliding,
 };

@@ -1,13 +1,14 @@
-import { say } from '../words/phrase.js';
 import { leg } from '../load/leg.js';
-import type { StrideJob } from '../plan/job.js';
-import type { LegOutput } from '../plan/plan.js';
+import type { LegOutput, StrideJob } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { div, mul, num, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
+import { ANGLE, MASS, TIME, type WishKind, type WishPlan, type WishValues, need, timing, typicalOf } from './wish.js';
 
 /** A leg that carries its share of the robot. */
 
@@ -42,4 +43,47 @@ export const stride: JobKindSpec<StrideJob, LegOutput> = {
     inertia: (path) => figureOf(path, 'output.legInertia'),
     travel: (path) => figureOf(path, 'job.angle'),
   },
+};
+
+const STANDING = 3;
+
+function stepping(values: WishValues): WishPlan {
+  const [mass, lever, angle] = [need(values, 'mass'), need(values, 'length'), need(values, 'angle')];
+  const speed = angle.si / need(values, 'time').si;
+  const torque = ((mass.si * GRAVITY) / STANDING) * lever.si;
+  return {
+    jobs: [
+      {
+        id: 'stride',
+        kind: 'stride',
+        name: 'Step',
+        mass,
+        angle,
+        every: typicalOf(1, '1 s'),
+        held: typicalOf(60, '60 s'),
+        shock: typicalOf(3, '3'),
+        ...timing(values),
+      },
+    ],
+    output: { kind: 'leg', lever },
+    behind: [],
+    shaftSpeed: speed,
+    power: torque * speed,
+    motors: 1,
+  };
+}
+
+/** A leg joint as it is asked for. */
+export const legWish: WishKind = {
+  title: 'Leg joint',
+  says: 'carries its share of a walker',
+  name: 'Leg',
+  fields: [
+    MASS('what: the whole walker', [amount(1.4, 'mass')]),
+    { key: 'length', label: 'foot to joint, level', dimension: 'length', hint: [amount(0.06, 'length')] },
+    ANGLE('40°'),
+    TIME('0.3 s'),
+  ],
+  machine: 'servo',
+  plan: stepping,
 };

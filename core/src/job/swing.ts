@@ -1,8 +1,5 @@
-import { say } from '../words/phrase.js';
 import { arm } from '../load/arm.js';
-import { GRAVITY } from '../load/gravity.js';
-import type { SwingJob } from '../plan/job.js';
-import type { ArmOutput } from '../plan/plan.js';
+import type { ArmOutput, SwingJob } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { add, cos, max, mul, named, neg, num, pow, sub, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
@@ -10,10 +7,27 @@ import { readAsked } from './asked.js';
 import { readFalls } from './falls.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
+import { digits } from '../words/show.js';
+import {
+  ANGLE,
+  EVERY,
+  MASS,
+  TIME,
+  type WishKind,
+  type WishPlan,
+  type WishValues,
+  need,
+  timing,
+  typicalOf,
+} from './wish.js';
 
 /** An arm swung from one angle to another. */
 
-const HANGING = -Math.PI / 6;
+/** An arm that hangs down starts so far under level, where nothing is said: degrees. */
+const HANGING_DEGREES = -30;
+const HANGING = (HANGING_DEGREES * Math.PI) / 180;
 const FRICTION_SHARE = 0.02;
 
 const sense = (path: PowerPath): 1 | -1 =>
@@ -112,4 +126,46 @@ export const swing: JobKindSpec<SwingJob, ArmOutput> = {
         ? sub(figureOf(path, 'job.to'), figureOf(path, 'job.from'))
         : sub(figureOf(path, 'job.from'), figureOf(path, 'job.to')),
   },
+};
+
+function swinging(values: WishValues): WishPlan {
+  const [mass, length, angle] = [need(values, 'mass'), need(values, 'length'), need(values, 'angle')];
+  const degrees = (angle.si * 180) / Math.PI;
+  const from = typicalOf(HANGING, `${HANGING_DEGREES}°`);
+  const end = HANGING_DEGREES + degrees;
+  const speed = angle.si / need(values, 'time').si;
+  return {
+    jobs: [
+      {
+        id: 'swing',
+        kind: 'swing',
+        name: 'Swing up',
+        from,
+        to: typicalOf((end * Math.PI) / 180, `${digits(end)}°`),
+        profile: 'stop',
+        ...timing(values),
+      },
+    ],
+    output: { kind: 'arm', mass, length, holder: 'nothing' },
+    behind: [],
+    shaftSpeed: 1.5 * speed,
+    power: (mass.si * GRAVITY * length.si * speed) / 2,
+    motors: 1,
+  };
+}
+
+/** An arm as it is asked for. */
+export const armWish: WishKind = {
+  title: 'Arm',
+  says: 'swings about a pivot',
+  name: 'Arm',
+  fields: [
+    MASS('what: arm and load', [amount(4, 'mass')]),
+    { key: 'length', label: 'reaches', dimension: 'length', hint: [amount(0.9, 'length')] },
+    ANGLE('110°'),
+    TIME('1.2 s'),
+    EVERY,
+  ],
+  machine: 'dc',
+  plan: swinging,
 };

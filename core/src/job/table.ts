@@ -1,18 +1,18 @@
 import type { FigureCollector } from '../figures/collector.js';
-import type { Job, JobKind } from '../plan/job.js';
-import type { MechanismKind, Output } from '../plan/plan.js';
-import { grip } from './grip.js';
-import { convey } from './convey.js';
+import type { Job, JobKind, MechanismKind, Output } from '../plan/load.js';
+import { grip, gripWish } from './grip.js';
+import { convey, rollerWish } from './convey.js';
 import type { JobKindSpec, Places } from './kind.js';
 import type { ResolvedJob } from '../powerpath/resolvedJob.js';
-import { haul, raise } from './rope.js';
-import { throwPiece } from './throw.js';
-import { slide } from './slide.js';
-import { stride } from './stride.js';
-import { swing } from './swing.js';
-import { turn } from './turn.js';
+import { climbWish, haul, liftWish, raise } from './rope.js';
+import { throwerWish, throwPiece } from './throw.js';
+import { carriageWish, slide } from './slide.js';
+import { legWish, stride } from './stride.js';
+import { armWish, swing } from './swing.js';
+import { turn, turntableWish } from './turn.js';
 import { skidTurn } from './skid.js';
-import { push, sprint } from './wheels.js';
+import { driveBaseWish, push, sprint } from './wheels.js';
+import type { WishKind } from './wish.js';
 
 /** Every kind of job. A new one is one new file and one line here. */
 const KINDS = {
@@ -72,3 +72,17 @@ export function resolveJob(job: Job, output: Output, at: Places, collect: Figure
   if (output.kind !== kind.output) throw new Error(`this job needs ${kind.output} at its output, not ${output.kind}`);
   return kind.read(job, output, at, collect);
 }
+
+/** Every kind of mechanism, as the dialog offers them. */
+export const WISHES: Readonly<Record<MechanismKind, WishKind>> = {
+  'drive-base': driveBaseWish,
+  lift: liftWish,
+  arm: armWish,
+  climb: climbWish,
+  thrower: throwerWish,
+  roller: rollerWish,
+  turntable: turntableWish,
+  carriage: carriageWish,
+  grip: gripWish,
+  leg: legWish,
+};

@@ -1,14 +1,15 @@
-import { say, amount } from '../words/phrase.js';
 import { flywheel } from '../load/flywheel.js';
-import { HOODED, throwImpulse, wheelSpeedFor, type ThrowFigures } from '../load/throw.js';
-import type { ThrowJob } from '../plan/job.js';
-import type { FlywheelOutput } from '../plan/plan.js';
+import type { FlywheelOutput, ThrowJob } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { add, div, mul, named, num, pow, type Expression } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
 import { readTiming } from './asked.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
+import { amount, say } from '../words/phrase.js';
+import { HOODED, type ThrowFigures, throwImpulse, wheelSpeedFor } from '../load/throw.js';
+import { show } from '../words/show.js';
+import { MASS, type WishKind, type WishPlan, type WishValues, millimetres, need, typicalOf } from './wish.js';
 
 /** A flywheel that is spun up, throws, and comes back to speed. */
 
@@ -97,4 +98,43 @@ export const throwPiece: JobKindSpec<ThrowJob, FlywheelOutput> = {
     },
   },
   workingSeconds: (path) => figureOf(path, 'job.recover'),
+};
+
+const WHEEL = 0.05;
+const SLIP = 0.9;
+const SPIN_UP = 2;
+const WHEEL_INERTIA = 0.004;
+
+function throwing(values: WishValues): WishPlan {
+  const [pieceMass, exitSpeed, every] = [need(values, 'mass'), need(values, 'exitSpeed'), need(values, 'every')];
+  const target = exitSpeed.si / (HOODED * SLIP * WHEEL);
+  const impulse = WHEEL * pieceMass.si * exitSpeed.si;
+  return {
+    jobs: [{ id: 'throw', kind: 'throw', name: 'Throw', pieceMass, exitSpeed, every, time: typicalOf(SPIN_UP, '2 s') }],
+    output: {
+      kind: 'flywheel',
+      radius: millimetres(WHEEL),
+      inertia: typicalOf(WHEEL_INERTIA, show(WHEEL_INERTIA, 'inertia')),
+      wheels: 'one',
+      ball: 'hollow',
+    },
+    behind: [],
+    shaftSpeed: 1.15 * target,
+    power: Math.max((WHEEL_INERTIA * target ** 2) / SPIN_UP, (2 * impulse * target) / every.si),
+    motors: 1,
+  };
+}
+
+/** A thrower as it is asked for. */
+export const throwerWish: WishKind = {
+  title: 'Thrower',
+  says: 'a flywheel throws pieces',
+  name: 'Thrower',
+  fields: [
+    MASS('what: one piece', [amount(0.25, 'mass')]),
+    { key: 'exitSpeed', label: 'leaves at', dimension: 'velocity', hint: [amount(9, 'velocity')] },
+    { key: 'every', label: 'one every', dimension: 'time', hint: '1.5 s' },
+  ],
+  machine: 'dc',
+  plan: throwing,
 };

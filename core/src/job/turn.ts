@@ -1,12 +1,14 @@
-import { say } from '../words/phrase.js';
 import { turntable } from '../load/turntable.js';
-import type { TurnJob } from '../plan/job.js';
-import type { TurntableOutput } from '../plan/plan.js';
+import type { TurnJob, TurntableOutput } from '../plan/load.js';
 import { num } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
+import { amount, say } from '../words/phrase.js';
+import { quantityOf } from '../plan/quantityOf.js';
+import { show } from '../words/show.js';
+import { ANGLE, EVERY, MASS, TIME, type WishKind, type WishPlan, type WishValues, need, timing } from './wish.js';
 
 /** A turntable turned by an angle. */
 export const turn: JobKindSpec<TurnJob, TurntableOutput> = {
@@ -51,4 +53,35 @@ export const turn: JobKindSpec<TurnJob, TurntableOutput> = {
     inertia: (path) => figureOf(path, 'output.tableInertia'),
     travel: (path) => figureOf(path, 'job.angle'),
   },
+};
+
+function turning(values: WishValues): WishPlan {
+  const [mass, across, angle] = [need(values, 'mass'), need(values, 'across'), need(values, 'angle')];
+  const time = need(values, 'time').si;
+  const inertia = (mass.si * (across.si / 2) ** 2) / 2;
+  const top = (2 * angle.si) / time;
+  return {
+    jobs: [{ id: 'turn', kind: 'turn', name: 'Turn', angle, profile: 'stop', ...timing(values) }],
+    output: { kind: 'turntable', inertia: quantityOf(inertia, show(inertia, 'inertia'), 'estimated') },
+    behind: [],
+    shaftSpeed: 1.2 * top,
+    power: (inertia * top ** 2 * 2) / time + 0.1 * top,
+    motors: 1,
+  };
+}
+
+/** A turntable as it is asked for. */
+export const turntableWish: WishKind = {
+  title: 'Turntable',
+  says: 'turns a part of the robot',
+  name: 'Turntable',
+  fields: [
+    MASS('what: turns', [amount(6, 'mass')]),
+    { key: 'across', label: 'across', dimension: 'length', hint: [amount(0.4, 'length')] },
+    ANGLE('180°'),
+    TIME('1 s'),
+    EVERY,
+  ],
+  machine: 'dc',
+  plan: turning,
 };

@@ -1,14 +1,28 @@
-import { say } from '../words/phrase.js';
 import type { Estimate, FigureCollector } from '../figures/collector.js';
 import { driveBase } from '../load/driveBase.js';
-import type { PushJob, SkidJob, SprintJob } from '../plan/job.js';
-import type { WheelsOutput } from '../plan/plan.js';
+import type { PushJob, SkidJob, SprintJob, WheelsOutput } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { add, cos, div, mul, pow, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked, readTiming } from './asked.js';
 import type { JobKindSpec, JobTerms, Places } from './kind.js';
 import { diameterText, figureText } from './words.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
+import {
+  EVERY,
+  FAR,
+  MASS,
+  TIME,
+  type WishKind,
+  type WishPlan,
+  type WishValues,
+  heavier,
+  millimetres,
+  need,
+  timing,
+  typicalOf,
+} from './wish.js';
 
 /** The two jobs of a drive base that go straight on: sprint and push; and what all its jobs read. */
 
@@ -125,4 +139,51 @@ export const push: JobKindSpec<PushJob, WheelsOutput> = {
   },
   detail: (path) => say`push ${figureText(path, 'job.push', 'force')}`,
   terms: { ...terms, resisting: (path) => add(uphill(path), rolling(path), figureOf(path, 'job.push')) },
+};
+
+const ROLLING = 0.02;
+const PUSH_SHARE = 0.4;
+
+function driving(values: WishValues): WishPlan {
+  const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
+  const time = need(values, 'time').si;
+  const heavy = heavier(values);
+  const radius = heavy ? 0.075 : 0.04;
+  const speed = distance.si / time;
+  const push = Number((PUSH_SHARE * mass.si * GRAVITY).toPrecision(2));
+  return {
+    jobs: [
+      { id: 'sprint', kind: 'sprint', name: 'Sprint', distance, ...timing(values) },
+      {
+        id: 'push',
+        kind: 'push',
+        name: 'Push',
+        push: values['push'] ?? typicalOf(push, `${push} N`),
+        time: typicalOf(3, '3 s'),
+        every: typicalOf(40, '40 s'),
+      },
+    ],
+    output: { kind: 'wheels', radius: millimetres(radius), mass },
+    behind: [],
+    shaftSpeed: (1.5 * speed) / radius,
+    // Speeding up all the way and rolling: twice the mean speed at the end.
+    power: mass.si * ((2 * distance.si) / time ** 2 + ROLLING * GRAVITY) * speed,
+    motors: heavy ? 4 : 2,
+  };
+}
+
+/** A drive base as it is asked for. */
+export const driveBaseWish: WishKind = {
+  title: 'Drive base',
+  says: 'the robot on its wheels',
+  name: 'Drive base',
+  fields: [
+    MASS('what: the whole robot', [amount(50, 'mass')]),
+    FAR([amount(6, 'length')]),
+    TIME('2.6 s'),
+    EVERY,
+    { key: 'push', label: 'push with', dimension: 'force', hint: '0.4 of its weight, typical', optional: true },
+  ],
+  machine: 'dc',
+  plan: driving,
 };

@@ -1,4 +1,4 @@
-import type { Profile } from '../plan/job.js';
+import type { Profile } from '../plan/load.js';
 
 /** A load on one coordinate q (m or rad): what motion and limits see of it. */
 export interface Load {

@@ -37,9 +37,9 @@ export function fullEffort(system: MotionSystem, options: RunOptions = {}): Run 
 /**
  * The greatest speed on the way of such a run.
  *
- * @example topSpeedOf(system) //=> 1.183
+ * @example topSpeedAlong(system) //=> 0.9939
  */
-export function topSpeedOf(system: MotionSystem, options: RunOptions = {}): number {
+export function topSpeedAlong(system: MotionSystem, options: RunOptions = {}): number {
   return watched(system, options, new Watch(system, true)).topSpeed;
 }
 

@@ -1,7 +1,7 @@
 import { brakeAt, newPull, pullAt } from './acceleration.js';
 import { fastestOf } from './alongSettled.js';
 import { brakingStretch } from './brakeToStop.js';
-import { effortStretch, endsOf, fullEffort, topSpeedOf, type RunOptions } from './fullEffort.js';
+import { effortStretch, endsOf, fullEffort, topSpeedAlong, type RunOptions } from './fullEffort.js';
 import { Q, stateOf, V, type State } from './integrate.js';
 import { flowFor, flowInto } from './flowFor.js';
 import { march } from './march.js';
@@ -138,6 +138,6 @@ function withinReturn(system: MotionSystem, fastest: number): number {
 
 /** The most speed the run can have anywhere: that of full effort all the way, or what falling adds. */
 function topSpeed(system: MotionSystem, travel: number): number {
-  const top = topSpeedOf(movingOf({ ...system, until: { travel } }), { tolerance: 1e-3, fewestSteps: 12 });
+  const top = topSpeedAlong(movingOf({ ...system, until: { travel } }), { tolerance: 1e-3, fewestSteps: 12 });
   return 1.05 * Math.max(top, 1e-3 * fastestOf(system));
 }

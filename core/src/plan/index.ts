@@ -1,6 +1,6 @@
 export * from './branchOf.js';
 export * from './change.js';
-export * from './job.js';
+export * from './load.js';
 export * from './most.js';
 export * from './part.js';
 export * from './packPart.js';

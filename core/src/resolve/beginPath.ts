@@ -3,7 +3,7 @@ import { Memory } from '../figures/memory.js';
 import { choiceAt, jobAt, type Place } from '../plan/place.js';
 import type { FigureName } from '../figures/table.js';
 import { resolveJob } from '../job/table.js';
-import type { Job } from '../plan/job.js';
+import type { Job } from '../plan/load.js';
 import { apartOf, currentChoice, partIdsOf, type Choice, type Mechanism, type Plan } from '../plan/plan.js';
 import type { Load } from '../load/load.js';
 import type { ResolvedJob } from '../powerpath/resolvedJob.js';

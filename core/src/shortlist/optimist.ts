@@ -60,7 +60,7 @@ const BETWEEN_SAMPLES = 0.98;
  * A current that the pack gives at least once in a run that is in time: full effort starts at rest, and passes every
  * speed up to the mean one that the travel needs. 0 where the motion is commanded slower than the drive would go.
  *
- * @example leastCurrent(path) //=> 26.8
+ * @example leastCurrent(path) //=> 39.2
  */
 export function leastCurrent({ asked, control, drive, train, radius }: DcPath): number {
   const { travel, time, profile } = asked;

@@ -1,13 +1,14 @@
 import { freshId } from '../plan/freshId.js';
-import type { WishMachine } from './wishMachine.js';
+import type { WishMachine } from '../job/wish.js';
 import type { Change } from '../plan/change.js';
 import type { BreakerPart, PackPart, Part } from '../plan/part.js';
 import { MOST } from '../plan/most.js';
-import type { MechanismKind, Plan } from '../plan/plan.js';
+import type { MechanismKind } from '../plan/load.js';
+import type { Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { thinnestWire } from '../protection/wire.js';
 import type { ServoUseId } from './servoGuide.js';
-import type { WishValues } from './wish.js';
+import type { WishValues } from '../job/wish.js';
 
 /** A kind of mechanism and the numbers that decide, as the person gave them. */
 export interface Wish {

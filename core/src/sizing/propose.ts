@@ -5,10 +5,10 @@ import { proposeServo } from './proposeServo.js';
 import { proposeStep } from './proposeStep.js';
 import type { Proposal, Shelved, Wish } from './proposal.js';
 import { SERVO_USES } from './servoGuide.js';
-import { WISHES, type WishPlan } from './wish.js';
+import { WISHES } from '../job/table.js';
+import type { WishPlan } from '../job/wish.js';
 
 export type { Proposal, Shelved, Wish } from './proposal.js';
-export type { WishMachine } from './wishMachine.js';
 
 /**
  * A first path for a wish, all marked typical, so that the gauge can answer at once. Throws where the shelf has

@@ -6,9 +6,9 @@ import { MOST } from '../plan/most.js';
 import { currentChoice, type Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
 import type { Shelved } from './proposal.js';
-import type { WishMachine } from './wishMachine.js';
+import type { WishMachine } from '../job/wish.js';
 import { proposeFor } from './propose.js';
-import { usualScrew } from './wish.js';
+import { usualScrew } from '../job/slide.js';
 
 /**
  * Another way to turn a mechanism that is there, tried at once: put beside the others, and in force.

@@ -7,7 +7,7 @@ import type { ControllerPart, MotorPart, Part } from '../plan/part.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
-import type { WishPlan } from './wish.js';
+import type { WishPlan } from '../job/wish.js';
 
 /** Share of a motor's peak power that a sound design works at. */
 const WORKING_SHARE = 0.4;

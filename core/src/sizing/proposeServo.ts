@@ -4,10 +4,11 @@ import { evaluateMechanism } from '../evaluate/mechanism.js';
 import { CELLS, cellsOf } from '../pack/cells.js';
 import { applyChanges, type Change } from '../plan/change.js';
 import type { ServoPart } from '../plan/part.js';
-import type { Mechanism, MechanismKind, Plan } from '../plan/plan.js';
+import type { MechanismKind } from '../plan/load.js';
+import type { Mechanism, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
-import type { WishPlan } from './wish.js';
+import type { WishPlan } from '../job/wish.js';
 
 const RAIL_VOLTS = 6;
 const RAIL_STEADY = 5;

@@ -9,7 +9,7 @@ import type { BoardPart, DriverPart, StepperPart, StepServoPart } from '../plan/
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
-import type { WishPlan } from './wish.js';
+import type { WishPlan } from '../job/wish.js';
 
 /** Reductions tried, the plainest first: on the shaft itself, then one pair of pulleys. */
 const TOTALS = [1, 2, 3, 4, 5] as const;

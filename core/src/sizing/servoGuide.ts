@@ -2,8 +2,9 @@ import { amount } from '../words/phrase.js';
 import { show } from '../words/show.js';
 import { GRAVITY } from '../load/gravity.js';
 import { gripForceFor } from '../load/grip.js';
-import type { MechanismKind } from '../plan/plan.js';
+import type { MechanismKind } from '../plan/load.js';
 import { quantityOf } from '../plan/quantityOf.js';
+import { WISHES } from '../job/table.js';
 import {
   ANGLE,
   EVERY,
@@ -12,11 +13,10 @@ import {
   TIME,
   timing,
   typicalOf,
-  WISHES,
   type WishKind,
   type WishPlan,
   type WishValues,
-} from './wish.js';
+} from '../job/wish.js';
 
 /** A use of a servo, and the kind of mechanism it becomes. */
 export interface ServoUse extends Omit<WishKind, 'machine'> {

@@ -1,6 +1,6 @@
 import { amount, say } from '../../words/phrase.js';
 import { fallEnergy } from '../../load/fall.js';
-import type { Holder } from '../../plan/plan.js';
+import type { Holder } from '../../plan/load.js';
 import { showMultiple } from '../../words/show.js';
 import { worstHoldingPlace, type PowerPath } from '../../powerpath/path.js';
 import type { AnyPath } from '../../powerpath/anyPath.js';

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue';
 import { toast } from 'vue-sonner';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
-import { JOB_FIELDS } from './jobFields.js';
+import { JOB_FIELDS } from './loadFields.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 
 /** Another job for the same mechanism: empty and full, up and down. It starts as a copy of the open one. */

@@ -5,7 +5,7 @@ import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import FigureField from '../../../components/fields/FigureField.vue';
 import LoadSketch from '../../../components/sketches/LoadSketch.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
-import { JOB_ALLOW, JOB_FIELDS, PROFILE_OPTIONS } from './jobFields.js';
+import { JOB_ALLOW, JOB_FIELDS, PROFILE_OPTIONS } from './loadFields.js';
 import JobTools from './JobTools.vue';
 import MatchFields from './MatchFields.vue';
 import PanelHead from './PanelHead.vue';

@@ -5,7 +5,7 @@ import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import FigureField from '../../../components/fields/FigureField.vue';
 import LoadSketch from '../../../components/sketches/LoadSketch.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
-import { OUTPUT_ALLOW, OUTPUT_FIELDS } from './outputFields.js';
+import { OUTPUT_ALLOW, OUTPUT_FIELDS } from './loadFields.js';
 import PanelHead from './PanelHead.vue';
 
 /** What the last shaft turns, with its drawing. */

@@ -160,3 +160,133 @@ export type Job =
   | SlideJob
   | GripJob;
 export type JobKind = Job['kind'];
+
+/** What keeps a lifted load up when the power goes. */
+export type Holder = 'nothing' | 'brake' | 'ratchet' | 'stage';
+
+/** Of an output that lifts: what keeps it up when the power goes, and what may come down all the same. */
+export interface Lifted {
+  readonly holder?: Holder;
+  /** Energy up to which a fall is only noted. */
+  readonly harmlessFall?: Quantity;
+  /** Why it may come down when the power goes, in the person's own words; absent where it must not. */
+  readonly mayFall?: string;
+}
+
+export interface WheelsOutput {
+  readonly kind: 'wheels';
+  readonly radius?: Quantity;
+  /** Mass of the whole robot on these wheels. */
+  readonly mass?: Quantity;
+  readonly grip?: Quantity;
+  /** Share of the weight that rests on driven wheels, 0…1; driven wheels over all of them where absent. */
+  readonly drivenShare?: Quantity;
+  /** Wheels that carry the robot, and how many of them are driven: all where absent, one a motor where each has its own. */
+  readonly wheels?: number;
+  readonly driven?: number;
+  readonly rollingResistance?: Quantity;
+  /** From the wheels of one side to those of the other, and from the first axle that stands on the ground to the last. */
+  readonly track?: Quantity;
+  readonly base?: Quantity;
+  /** Grip of a tyre that is dragged sideways. */
+  readonly scrub?: Quantity;
+  /** Of the whole robot about its upright axis. */
+  readonly yawInertia?: Quantity;
+  /** Of all wheels together, about their axles. */
+  readonly wheelInertia?: Quantity;
+  /** Motors of the drive's kind that sit on the same wheels and only turn along: dead, or left unpowered. */
+  readonly dragged?: number;
+}
+
+export interface DrumOutput extends Lifted {
+  readonly kind: 'drum';
+  readonly radius?: Quantity;
+  /** Metres of load per metre of rope: 1 for a plain rope, 2 for a two-stage cascade. */
+  readonly loadPerRope?: Quantity;
+  /** Share of the rope's pull left after the drum and its pulleys, 0…1. */
+  readonly efficiency?: Quantity;
+  readonly ropeStrength?: Quantity;
+  readonly knotted?: boolean;
+  /** With the drum's width it says how many layers of rope lie on the drum at the end. */
+  readonly ropeDiameter?: Quantity;
+  readonly drumWidth?: Quantity;
+}
+
+/** An arm about a pivot. */
+export interface ArmOutput extends Lifted {
+  readonly kind: 'arm';
+  readonly length?: Quantity;
+  readonly mass?: Quantity;
+  /** From the pivot to the arm's own centre of mass. */
+  readonly centre?: Quantity;
+  /** About its centre of mass. */
+  readonly inertia?: Quantity;
+  readonly friction?: Quantity;
+  /** Torque per radian of a spring that lifts below its neutral angle. */
+  readonly springRate?: Quantity;
+  readonly springZero?: Quantity;
+}
+
+/** One wheel and a hood, or two wheels. */
+export interface FlywheelOutput {
+  readonly kind: 'flywheel';
+  readonly radius?: Quantity;
+  /** Of all wheels together. */
+  readonly inertia?: Quantity;
+  readonly wheels?: 'one' | 'two';
+  readonly ball?: 'solid' | 'hollow';
+  readonly slip?: Quantity;
+  readonly friction?: Quantity;
+  readonly airDrag?: Quantity;
+}
+
+export interface RollerOutput {
+  readonly kind: 'roller';
+  readonly radius?: Quantity;
+}
+
+export interface TurntableOutput {
+  readonly kind: 'turntable';
+  readonly inertia?: Quantity;
+  readonly friction?: Quantity;
+  /** Steps of the sensor per turn of the motor; absent where the table itself is measured. */
+  readonly counts?: Quantity;
+  readonly backlash?: Quantity;
+}
+
+/** A carriage on a lead screw; the screw's lead is a stage. */
+export interface CarriageOutput extends Lifted {
+  readonly kind: 'carriage';
+  /** Root diameter and free length of the screw: what buckles. */
+  readonly screwDiameter?: Quantity;
+  readonly freeLength?: Quantity;
+  /** How the screw's ends are held. */
+  readonly ends?: 'fixed-free' | 'supported' | 'fixed-supported' | 'fixed';
+}
+
+export interface GripOutput {
+  readonly kind: 'grip';
+  readonly fingerLength?: Quantity;
+  readonly inertia?: Quantity;
+}
+
+/** A leg that stands: the foot's distance from its joint, level. */
+export interface LegOutput {
+  readonly kind: 'leg';
+  readonly lever?: Quantity;
+  readonly inertia?: Quantity;
+}
+
+export type Output =
+  | LegOutput
+  | WheelsOutput
+  | DrumOutput
+  | ArmOutput
+  | FlywheelOutput
+  | RollerOutput
+  | TurntableOutput
+  | CarriageOutput
+  | GripOutput;
+
+export type MechanismKind =
+  'drive-base' | 'lift' | 'arm' | 'climb' | 'thrower' | 'roller' | 'turntable' | 'carriage' | 'grip' | 'leg';
