@@ -26,7 +26,7 @@ import {
 } from '../src/index.js';
 import { Fallen } from '../src/shortlist/fallen.js';
 import { judgeAt } from '../src/shortlist/found.js';
-import { atBest, leastTime, othersFail, runCompared } from '../src/shortlist/optimist.js';
+import { atBest, leastCurrent, leastTime, othersFail, runCompared } from '../src/shortlist/optimist.js';
 import { glance, neverBecause, pathAt, trialOf } from '../src/shortlist/trial.js';
 import { stockFigures } from '../src/wants/measure.js';
 import { demoPlan, mechanismOf } from './demo.js';
@@ -132,6 +132,24 @@ describe('The bounds of a search', () => {
       { numRuns: 900 },
     );
     expect(compared).toBeGreaterThan(20);
+  });
+
+  it('of current are reached in every run that is in time', () => {
+    let compared = 0;
+    fc.assert(
+      fc.property(candidate, (one) => {
+        const { trial } = trialFor(one);
+        for (const job of trial.jobs) {
+          const path = pathAt(job, trial, one.total);
+          const run = path.machine === 'dc' ? runOf(path) : undefined;
+          if (path.machine !== 'dc' || run?.outcome !== 'arrived' || run.time > path.asked.time) continue;
+          if (leastCurrent(path) > 0) compared++;
+          expect(leastCurrent(path)).toBeLessThanOrEqual(run.peakSupplyCurrent);
+        }
+      }),
+      { numRuns: 400 },
+    );
+    expect(compared).toBeGreaterThan(30);
   });
 
   it('of time are under every run, whether it holds or not', () => {

@@ -7,6 +7,9 @@ import type { AnyPath } from '../powerpath/anyPath.js';
 import type { Idle, Ladder, Rung } from './rung.js';
 import { verdictOf, worseOf, type Verdict } from './verdict.js';
 
+/** A rung that was just made, and is not yet shown to anybody. */
+type Marked = { -readonly [K in keyof Rung]: Rung[K] };
+
 /**
  * Computes the ladder of one situation.
  *
@@ -21,10 +24,16 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
   if (idle) return { situation: id, demand, speed, rungs: [], idle, verdict: 'enough', lacks: [] };
 
   const machine = machineOf(path);
-  const found: Rung[] = [];
-  for (const limit of machine.limits)
-    if (limit.situations.includes(id) && limit.applies(path)) found.push(rungOf(path, limit, situation));
-  const rungs = markOutOfReach(found, machine).sort((a, b) => (a.multiple ?? Infinity) - (b.multiple ?? Infinity));
+  const rungs: Rung[] = [];
+  const electric: Marked[] = [];
+  for (const limit of machine.limits) {
+    if (!limit.situations.includes(id) || !limit.applies(path)) continue;
+    const rung: Marked = rungOf(path, limit, situation);
+    rungs.push(rung);
+    if (limit.electric) electric.push(rung);
+  }
+  markOutOfReach(electric, rungs, machine);
+  rungs.sort((a, b) => (a.multiple ?? Infinity) - (b.multiple ?? Infinity));
   const motorUnknown = rungs.find((rung) => rung.verdict === 'not known' && machine.leading.includes(rung.id));
   // What gives first is not known while the machine itself is not: it might be the machine.
   const first = motorUnknown ? undefined : rungs.find((rung) => !rung.outOfReach && rung.multiple !== undefined);
@@ -98,14 +107,12 @@ export function idleBecause(path: PowerPath, { id, demand, back }: Situation): I
 }
 
 /** An electric rung above what the machine itself gives is never first. */
-function markOutOfReach(rungs: Rung[], { limits, ceiling }: Machine<AnyPath>): Rung[] {
+function markOutOfReach(electric: readonly Marked[], rungs: readonly Rung[], { ceiling }: Machine<AnyPath>): void {
   const most = ceiling && rungs.find((rung) => rung.id === ceiling.limit)?.capacity;
-  if (most === undefined) return rungs;
-  return rungs.map((rung) =>
-    (rung.capacity ?? 0) > most &&
-    rung.id !== ceiling!.limit &&
-    limits.some((limit) => limit.id === rung.id && limit.electric)
-      ? { ...rung, outOfReach: true, verdict: 'enough' }
-      : rung,
-  );
+  if (most === undefined) return;
+  for (const rung of electric) {
+    if (!((rung.capacity ?? 0) > most) || rung.id === ceiling!.limit) continue;
+    rung.outOfReach = true;
+    rung.verdict = 'enough';
+  }
 }

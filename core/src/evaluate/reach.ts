@@ -40,11 +40,10 @@ interface Envelope {
  * @example reachOf(path).points.length //=> 85
  */
 export function reachOf(path: AnyPath, count = 80): Reach | undefined {
-  if (lacksOf(path, [...FLOW_NEEDS, 'traction']).length > 0) return undefined;
-  // A linkage that does not get to the end of the way has no envelope along it.
-  if (path.machine === 'servo' && (path.linked === undefined || path.linked.short)) return undefined;
+  const envelope = envelopeOf(path);
+  if (!envelope) return undefined;
   const { load, asked } = path;
-  const { at: forceAt, fastest } = envelopeOf(path);
+  const { at: forceAt, fastest } = envelope;
   const points: ReachPoint[] = [];
   for (let i = 0; i <= count; i++) {
     const next = forceAt((fastest * i) / count);
@@ -67,7 +66,22 @@ export function reachOf(path: AnyPath, count = 80): Reach | undefined {
   };
 }
 
-function envelopeOf(path: AnyPath): Envelope {
+/**
+ * The force alone at one speed after the other, nothing beyond the fastest; `undefined` where a figure is missing.
+ *
+ * @example forceReach(path)(0.8) //=> 257.6
+ */
+export function forceReach(path: AnyPath): ((speed: number) => number) | undefined {
+  const envelope = envelopeOf(path);
+  return envelope && ((speed) => (speed > envelope.fastest ? 0 : Math.max(0, envelope.at(speed).force)));
+}
+
+const REACH_NEEDS = [...FLOW_NEEDS, 'traction'] as const;
+
+function envelopeOf(path: AnyPath): Envelope | undefined {
+  if (lacksOf(path, REACH_NEEDS).length > 0) return undefined;
+  // A linkage that does not get to the end of the way has no envelope along it.
+  if (path.machine === 'servo' && (path.linked === undefined || path.linked.short)) return undefined;
   switch (path.machine) {
     case 'dc':
       return dcEnvelope(path);

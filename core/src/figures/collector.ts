@@ -23,6 +23,9 @@ export class FigureCollector {
   private readonly inOrder: Figure[] = [];
   private readonly names: FigureName[] = [];
 
+  /** The figures that the same reading gave before, in order: they are shown as they are, whatever is moved inside. */
+  private again: { readonly figures: readonly Figure[]; next: number } | undefined;
+
   /** `adjust` moves a value after it was found: a build that is not quite the drawing's. */
   constructor(private readonly adjust?: (name: FigureName, value: number) => number) {}
 
@@ -44,7 +47,10 @@ export class FigureCollector {
       return before.value as T;
     }
     const already = this.inOrder.length;
+    const { again } = this;
+    this.again = before && { figures: before.figures, next: 0 };
     const value = read();
+    this.again = again;
     // Figures that are moved a little are not the plan's.
     if (!this.adjust)
       memory.keep({ from, figures: this.inOrder.slice(already), names: this.names.slice(already), value });
@@ -69,6 +75,18 @@ export class FigureCollector {
     return value === undefined || !this.adjust ? value : this.adjust(name, value);
   }
 
+  /** The figure that was read here before, where it still says the same. */
+  private readBefore(key: string, quantity: Quantity | undefined, estimate?: Estimate): Figure | undefined {
+    const { again } = this;
+    const figure = again?.figures[again.next];
+    if (!figure || figure.key !== key) return undefined;
+    const same = quantity
+      ? figure.value === quantity.si
+      : !estimate || (figure.value === estimate.value && figure.from === (estimate.why ?? estimate.lacking));
+    if (same) again!.next++;
+    return same ? figure : undefined;
+  }
+
   private record(
     name: FigureName,
     quantity: Quantity | undefined,
@@ -76,6 +94,11 @@ export class FigureCollector {
     key: string,
     estimate?: Estimate,
   ): number | undefined {
+    const before = this.readBefore(key, quantity, estimate);
+    if (before) {
+      this.put(before, name);
+      return before.value;
+    }
     // Written out in full, and not spread together: this is what every keystroke does most of.
     const meta = figureMeta(name);
     const { fallback } = meta;

@@ -1,6 +1,7 @@
 import { judge, type Judgement } from '../evaluate/mechanism.js';
-import { reachOf } from '../evaluate/reach.js';
-import { SITUATIONS } from '../limits/situation.js';
+import { forceReach, reachOf } from '../evaluate/reach.js';
+import { SITUATIONS, type SituationId } from '../limits/situation.js';
+import type { Verdict } from '../evaluate/verdict.js';
 import type { RunSample } from '../motion/run.js';
 import type { Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
@@ -90,11 +91,9 @@ export function* spreadBuilds(
     const result = judge(path);
     const arrived = result.run?.outcome === 'arrived' ? result.run : undefined;
     seen.push({ build, margin: tally.count(result), time: arrived?.time, peak: result.run?.peakSupplyCurrent });
-    if (arrived && span.time > 0) {
-      speeds.forEach((list, j) => list.push(speedAt(arrived.samples, (span.time * j) / GRID)));
-    }
-    const curve = span.speed > 0 ? reachOf(path, GRID) : undefined;
-    if (curve) forces.forEach((list, j) => list.push(forceAt(curve.points, (span.speed * j) / GRID)));
+    if (arrived && span.time > 0) alongTimes(arrived.samples, span.time / GRID, speeds);
+    const forceAt = span.speed > 0 ? forceReach(path) : undefined;
+    if (forceAt) forces.forEach((list, j) => list.push(forceAt((span.speed * j) / GRID)));
     yield i + 1;
   }
 
@@ -133,9 +132,20 @@ function ranked(seen: readonly Seen[]): Spread['matters'] {
   })).sort((a, b) => b.margin + b.time - a.margin - a.time);
 }
 
+interface Row {
+  readonly id: string;
+  readonly name: string;
+  passes: number;
+  enough: number;
+  readonly multiples: number[];
+}
+
+const newRow = (id: string, name: string): Row => ({ id, name, passes: 0, enough: 0, multiples: [] });
+
 /** Counts over all builds how each rung and check fared. */
 class Tally {
-  private readonly rows = new Map<string, { name: string; passes: number; enough: number; multiples: number[] }>();
+  /** By situation (a check has none) and id: nothing is joined into a key 40 times a build. */
+  private readonly rows = new Map<SituationId | 'check', Map<string, Row>>();
   clean = 0;
 
   /** Counts one build and returns its least margin: multiple over what is wanted. */
@@ -147,17 +157,17 @@ class Tally {
         if (rung.multiple === undefined) continue;
         // Out of reach in this build: it cannot give way there.
         if (rung.outOfReach) {
-          this.row(`${situation}:${rung.id}`, `${rung.name}, ${situation}`, 'enough', undefined);
+          this.add(situation, rung, 'enough', undefined);
           continue;
         }
-        this.row(`${situation}:${rung.id}`, `${rung.name}, ${situation}`, rung.verdict, rung.multiple);
+        this.add(situation, rung, rung.verdict, rung.multiple);
         least = Math.min(least, rung.multiple / rung.wants);
         gives ||= rung.verdict === 'gives way';
       }
     }
     for (const check of result.checks) {
       if (check.verdict === 'not known') continue;
-      this.row(check.id, check.name, check.verdict, check.multiple);
+      this.add('check', check, check.verdict, check.multiple);
       if (check.multiple !== undefined && check.id === 'in-time') least = Math.min(least, check.multiple);
       gives ||= check.verdict === 'gives way';
     }
@@ -165,17 +175,26 @@ class Tally {
     return least;
   }
 
-  private row(id: string, name: string, verdict: string, multiple: number | undefined): void {
-    const row = this.rows.get(id) ?? { name, passes: 0, enough: 0, multiples: [] };
+  private add(
+    where: SituationId | 'check',
+    { id, name }: { readonly id: string; readonly name: string },
+    verdict: Verdict,
+    multiple: number | undefined,
+  ): void {
+    let rows = this.rows.get(where);
+    if (!rows) this.rows.set(where, (rows = new Map<string, Row>()));
+    let row = rows.get(id);
+    if (!row)
+      rows.set(id, (row = where === 'check' ? newRow(id, name) : newRow(`${where}:${id}`, `${name}, ${where}`)));
     if (verdict !== 'gives way') row.passes++;
     if (verdict === 'enough') row.enough++;
     if (multiple !== undefined) row.multiples.push(multiple);
-    this.rows.set(id, row);
   }
 
   result(): readonly Passing[] {
-    return [...this.rows]
-      .map(([id, { name, passes, enough, multiples }]) => ({
+    return [...this.rows.values()]
+      .flatMap((rows) => [...rows.values()])
+      .map(({ id, name, passes, enough, multiples }) => ({
         id,
         name,
         passes,
@@ -186,20 +205,18 @@ class Tally {
   }
 }
 
-/** How fast a run goes at a time; as at its end afterwards. */
-function speedAt(samples: readonly RunSample[], time: number): number {
-  const i = samples.findIndex((sample) => sample.time >= time);
-  if (i < 0) return samples.at(-1)!.speed;
-  if (i === 0) return samples[0]!.speed;
-  const [a, b] = [samples[i - 1]!, samples[i]!];
-  return a.speed + ((b.speed - a.speed) * (time - a.time)) / Math.max(b.time - a.time, 1e-12);
-}
-
-function forceAt(points: readonly { speed: number; force: number }[], speed: number): number {
-  const i = points.findIndex((point) => point.speed >= speed);
-  if (i < 0) return 0;
-  if (i === 0) return points[0]!.force;
-  const [a, b] = [points[i - 1]!, points[i]!];
-  const share = b.speed === a.speed ? 0 : (speed - a.speed) / (b.speed - a.speed);
-  return Math.max(0, a.force + share * (b.force - a.force));
+/** Adds to each list how fast a run goes at its time, one step after the other; as at its end afterwards. */
+function alongTimes(samples: readonly RunSample[], step: number, lists: readonly number[][]): void {
+  let i = 0;
+  lists.forEach((list, j) => {
+    const time = step * j;
+    while (i < samples.length && samples[i]!.time < time) i++;
+    const b = samples[i] ?? samples.at(-1)!;
+    const a = samples[i - 1];
+    list.push(
+      a && i < samples.length
+        ? a.speed + ((b.speed - a.speed) * (time - a.time)) / Math.max(b.time - a.time, 1e-12)
+        : b.speed,
+    );
+  });
 }
