@@ -1,7 +1,7 @@
 import { controllerHeat } from '../controller/heat.js';
 import { FLOW_NEEDS } from '../motion/needs.js';
-import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
-import { operatingAt } from '../powerpath/operating.js';
+import { SITUATION_NEEDS } from '../limits/situation.js';
+import { workingFlow } from '../limits/workingFlow.js';
 import { lacksOf, type DcPath } from '../powerpath/path.js';
 
 /**
@@ -13,8 +13,7 @@ export function controllerLossOf(
   path: DcPath,
 ): { readonly current: number; readonly conduction: number; readonly switching: number } | undefined {
   if (lacksOf(path, [...SITUATION_NEEDS.working, ...FLOW_NEEDS]).length > 0) return undefined;
-  const { demand, speed } = situationOf(path, 'working');
-  const { motorCurrent } = operatingAt(path, demand, speed);
+  const { motorCurrent } = workingFlow(path);
   const { resistance, switching } = path.controller;
   return {
     current: motorCurrent,

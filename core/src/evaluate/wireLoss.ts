@@ -1,6 +1,6 @@
 import { FLOW_NEEDS } from '../motion/needs.js';
-import { situationOf, SITUATION_NEEDS } from '../limits/situation.js';
-import { operatingAt } from '../powerpath/operating.js';
+import { SITUATION_NEEDS } from '../limits/situation.js';
+import { workingFlow } from '../limits/workingFlow.js';
 import { lacksOf } from '../powerpath/path.js';
 import type { AnyPath } from '../powerpath/anyPath.js';
 
@@ -11,8 +11,7 @@ import type { AnyPath } from '../powerpath/anyPath.js';
  */
 export function wireLossOf(path: AnyPath): { readonly drop: number; readonly heat: number } | undefined {
   if (lacksOf(path, [...SITUATION_NEEDS.working, ...FLOW_NEEDS]).length > 0) return undefined;
-  const { demand, speed } = situationOf(path, 'working');
-  const { supplyCurrent } = operatingAt(path, demand, speed);
+  const { supplyCurrent } = workingFlow(path);
   if (supplyCurrent === undefined) return undefined;
   const { wireResistance, together } = path.branch;
   const through = (together ? path.motors : 1) * supplyCurrent;

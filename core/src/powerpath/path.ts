@@ -165,29 +165,59 @@ export interface DcPath extends PowerPath {
   };
 }
 
+/** Where a load is worst for what is asked of it. */
+interface WorstPlaces {
+  readonly asked: Asked;
+  working?: number;
+  starting?: number;
+  holding?: number;
+  driven?: number;
+}
+
+/** By load: every total of every drive asks for the same ones, and none of them depends on what drives it. */
+const worstKnown = new WeakMap<Load, WorstPlaces>();
+
+function worstOf({ load, asked }: PowerPath): WorstPlaces {
+  let places = worstKnown.get(load);
+  if (places?.asked !== asked) worstKnown.set(load, (places = { asked }));
+  return places!;
+}
+
 /**
  * The place of q at which the load resists most while working.
  *
  * @example worstWorkingPlace(path) //=> 0
  */
-export const worstWorkingPlace = ({ asked, load }: PowerPath): number =>
-  worstPlace(asked.travel, load, (q) => load.force(q, asked.speed));
+export const worstWorkingPlace = (path: PowerPath): number => {
+  const { asked, load } = path;
+  return (worstOf(path).working ??= worstPlace(asked.travel, load, (q) => load.force(q, asked.speed)));
+};
 
 /**
  * The place of q at which starting is hardest.
  *
  * @example worstStartingPlace(path) //=> 0
  */
-export const worstStartingPlace = ({ asked, load }: PowerPath): number =>
-  worstPlace(asked.travel, load, (q) => load.force(q, 0) + load.inertia(q) * asked.acceleration);
+export const worstStartingPlace = (path: PowerPath): number => {
+  const { asked, load } = path;
+  return (worstOf(path).starting ??= worstPlace(
+    asked.travel,
+    load,
+    (q) => load.force(q, 0) + load.inertia(q) * asked.acceleration,
+  ));
+};
 
 /**
  * The place of q at which holding is hardest, or the one it is held at.
  *
  * @example worstHoldingPlace(path) //=> 0
  */
-export const worstHoldingPlace = ({ asked, load }: PowerPath): number =>
-  asked.holdPlace ?? worstPlace(asked.travel, load, (q) => Math.abs(load.holdForce(q)));
+export const worstHoldingPlace = (path: PowerPath): number => {
+  const { asked, load } = path;
+  return (
+    asked.holdPlace ?? (worstOf(path).holding ??= worstPlace(asked.travel, load, (q) => Math.abs(load.holdForce(q))))
+  );
+};
 
 /**
  * What has to be held at rest, friction left out, whichever way it pulls: N or N·m. 0 where friction holds it anyway.
@@ -204,8 +234,10 @@ export function heldForce(path: PowerPath): number {
  *
  * @example worstDrivenPlace(path) //=> 0
  */
-export const worstDrivenPlace = ({ asked, load }: PowerPath): number =>
-  worstPlace(asked.travel, load, (q) => -load.force(q, 0));
+export const worstDrivenPlace = (path: PowerPath): number => {
+  const { asked, load } = path;
+  return (worstOf(path).driven ??= worstPlace(asked.travel, load, (q) => -load.force(q, 0)));
+};
 
 /**
  * Motor speed for a speed of q.

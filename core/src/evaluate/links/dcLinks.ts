@@ -1,6 +1,7 @@
 import { amount, say } from '../../words/phrase.js';
-import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
-import { operatingAt, type Operating } from '../../powerpath/operating.js';
+import { SITUATION_NEEDS } from '../../limits/situation.js';
+import type { Operating } from '../../powerpath/operating.js';
+import { workingFlow } from '../../limits/workingFlow.js';
 import { lacksOf, type DcPath } from '../../powerpath/path.js';
 import { amperes, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
 
@@ -53,6 +54,5 @@ export function dcLinks(path: DcPath, by: Judged): readonly Link[] {
 function flowOf(path: DcPath): Operating | undefined {
   const lacks = lacksOf(path, [...SITUATION_NEEDS.working, 'throw', 'motor', 'pack', 'wiring', 'controller', 'train']);
   if (lacks.length > 0) return undefined;
-  const working = situationOf(path, 'working');
-  return operatingAt(path, working.demand, working.speed);
+  return workingFlow(path);
 }

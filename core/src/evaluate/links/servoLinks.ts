@@ -1,7 +1,8 @@
 import { amount, say } from '../../words/phrase.js';
 import { digits } from '../../words/show.js';
-import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
-import { operatingAt, type Operating } from '../../powerpath/operating.js';
+import { SITUATION_NEEDS } from '../../limits/situation.js';
+import type { Operating } from '../../powerpath/operating.js';
+import { workingFlow } from '../../limits/workingFlow.js';
 import { lacksOf } from '../../powerpath/path.js';
 import type { ServoPath } from '../../powerpath/servoPath.js';
 import { amperes, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
@@ -67,6 +68,5 @@ export function servoLinks(path: ServoPath, by: Judged): readonly Link[] {
 function flowOf(path: ServoPath): Operating | undefined {
   const needs = [...SITUATION_NEEDS.working, 'motor', 'rail', 'linkage', 'pack', 'wiring', 'train'] as const;
   if (lacksOf(path, needs).length > 0 || !path.linked) return undefined;
-  const working = situationOf(path, 'working');
-  return operatingAt(path, working.demand, working.speed);
+  return workingFlow(path);
 }

@@ -1,6 +1,7 @@
-import { SITUATION_NEEDS, situationOf } from '../../limits/situation.js';
+import { SITUATION_NEEDS } from '../../limits/situation.js';
 import { counted } from '../../words/show.js';
-import { operatingAt, type Operating } from '../../powerpath/operating.js';
+import type { Operating } from '../../powerpath/operating.js';
+import { workingFlow } from '../../limits/workingFlow.js';
 import { lacksOf, motorSpeed } from '../../powerpath/path.js';
 import { pulsesPerTurn, type StepPath } from '../../powerpath/stepPath.js';
 import { amperes, loadLinks, supplyLinks, type Judged, type Link } from './link.js';
@@ -44,6 +45,5 @@ export function stepLinks(path: StepPath, by: Judged): readonly Link[] {
 function flowOf(path: StepPath): Operating | undefined {
   const needs = [...SITUATION_NEEDS.working, 'motor', 'driver', 'pack', 'wiring', 'train'] as const;
   if (lacksOf(path, needs).length > 0) return undefined;
-  const working = situationOf(path, 'working');
-  return operatingAt(path, working.demand, working.speed);
+  return workingFlow(path);
 }

@@ -1,17 +1,15 @@
 import { amount, say } from '../../words/phrase.js';
-import { operatingAt } from '../../powerpath/operating.js';
+import { workingFlow } from '../workingFlow.js';
 import type { AnyPath } from '../../powerpath/anyPath.js';
 import { add, div, found, mul, named, num, type Expression } from '../../worked/expression.js';
 import { flowingSupplyCurrent } from '../../terms/flow.js';
 import { figureOf, motorsOf } from '../../terms/pathTerms.js';
 import type { CheckRule } from '../check.js';
 import { FLOW_NEEDS } from '../../motion/needs.js';
-import { situationOf } from '../situation.js';
 
 /** What runs through the plugs while working: n motors and the others on the main, else one branch. */
 function through(path: AnyPath, where: 'main' | 'branch'): number | undefined {
-  const { demand, speed } = situationOf(path, 'working');
-  const { supplyCurrent } = operatingAt(path, demand, speed);
+  const { supplyCurrent } = workingFlow(path);
   if (supplyCurrent === undefined) return undefined;
   if (where === 'main') return path.motors * supplyCurrent + path.pack.others;
   return (path.branch.together ? path.motors : 1) * supplyCurrent;
@@ -20,8 +18,7 @@ function through(path: AnyPath, where: 'main' | 'branch'): number | undefined {
 /** What one motor takes; flows are of all that pass the plug. */
 function oneCurrent(path: AnyPath, flows: number): Expression {
   if (path.machine === 'dc') return flowingSupplyCurrent(path);
-  const { demand, speed } = situationOf(path, 'working');
-  const { supplyCurrent = flows } = operatingAt(path, demand, speed);
+  const { supplyCurrent = flows } = workingFlow(path);
   return found(
     'I_b',
     'taken from the supply while working',

@@ -1,10 +1,10 @@
-import { operatingAt } from '../../powerpath/operating.js';
+import { workingFlow } from '../workingFlow.js';
 import type { PathProtection, DcPath } from '../../powerpath/path.js';
 import { holdingCurrent, tripCurrent, type Breaker } from '../../protection/breaker.js';
 import { div, exp, max, mul, named, neg, num, sqrt, sub, found, type Expression } from '../../worked/expression.js';
 import { figureOf, motorsOf, workingSecondsOf } from '../../terms/pathTerms.js';
 import type { Limit } from '../limit.js';
-import { SITUATIONS, situationOf, type Situation } from '../situation.js';
+import { SITUATIONS, type Situation } from '../situation.js';
 import { supplySideLimit } from './electricLimit.js';
 
 /** What runs through a breaker: `share` times one motor's supply current, and the others' beside. */
@@ -26,11 +26,10 @@ function watched(path: DcPath, where: 'main' | 'branch'): Watched | undefined {
  * working, over its share of the time.
  */
 function heatBefore(path: DcPath, { breaker, share, others }: Watched): number {
-  const working = situationOf(path, 'working');
   const { drive } = path;
   // A job beyond the pack's greatest power draws what that power takes, not more.
   const most = drive.restVoltage / (2 * drive.supplyResistance);
-  const { supplyCurrent: supply = most } = operatingAt(path, working.demand, working.speed);
+  const { supplyCurrent: supply = most } = workingFlow(path);
   const through = share * supply + others;
   return Math.min(1, path.asked.dutyShare * (through / holdingCurrent(breaker)) ** 2);
 }
