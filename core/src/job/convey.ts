@@ -3,11 +3,11 @@ import type { ConveyJob, RollerOutput } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { add, mul, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
 import { readAsked } from './asked.js';
 import type { JobKindSpec } from './kind.js';
 import { diameterText, figureText } from './words.js';
-import { amount, say } from '../words/phrase.js';
-import { GRAVITY } from '../load/gravity.js';
 import {
   EVERY,
   FAR,

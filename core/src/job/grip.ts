@@ -2,11 +2,11 @@ import type { GripJob, GripOutput } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { mul, num, type Expression } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
+import { amount, say } from '../words/phrase.js';
+import { grip as gripLoad, gripForceFor } from '../load/grip.js';
 import { readAsked } from './asked.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
-import { amount, say } from '../words/phrase.js';
-import { grip as gripLoad, gripForceFor } from '../load/grip.js';
 import { EVERY, MASS, TIME, type WishKind, type WishPlan, type WishValues, need, timing, typicalOf } from './wish.js';
 
 /** Fingers that close on an object and hold it. */

@@ -5,12 +5,12 @@ import type { PowerPath } from '../powerpath/path.js';
 import { spoolRadius } from '../reduction/spool.js';
 import { add, div, found, mul, neg, pow, sin, sub, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
 import { readAsked } from './asked.js';
 import { readFalls } from './falls.js';
 import type { JobKindSpec, JobTerms, Places } from './kind.js';
 import { diameterText, figureText } from './words.js';
-import { amount, say } from '../words/phrase.js';
-import { GRAVITY } from '../load/gravity.js';
 import {
   EVERY,
   FAR,

@@ -4,12 +4,13 @@ import type { PowerPath } from '../powerpath/path.js';
 import { END_FACTOR, WHIRL_FACTOR } from '../reduction/screwLoad.js';
 import { add, mul, num, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
+import type { ScrewStage } from '../plan/stage.js';
 import { readAsked } from './asked.js';
 import { readFalls } from './falls.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
-import { amount, say } from '../words/phrase.js';
-import { GRAVITY } from '../load/gravity.js';
 import {
   EVERY,
   FAR,
@@ -23,7 +24,6 @@ import {
   timing,
   typicalOf,
 } from './wish.js';
-import type { ScrewStage } from '../plan/stage.js';
 
 /** A carriage on a lead screw. The screw is a stage: turns become metres there, so that radius is 1. */
 

@@ -3,11 +3,11 @@ import type { LegOutput, StrideJob } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { div, mul, num, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
 import { readAsked } from './asked.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
-import { amount, say } from '../words/phrase.js';
-import { GRAVITY } from '../load/gravity.js';
 import { ANGLE, MASS, TIME, type WishKind, type WishPlan, type WishValues, need, timing, typicalOf } from './wish.js';
 
 /** A leg that carries its share of the robot. */

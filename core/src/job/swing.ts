@@ -3,13 +3,13 @@ import type { ArmOutput, SwingJob } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { add, cos, max, mul, named, neg, num, pow, sub, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
+import { digits } from '../words/show.js';
 import { readAsked } from './asked.js';
 import { readFalls } from './falls.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
-import { amount, say } from '../words/phrase.js';
-import { GRAVITY } from '../load/gravity.js';
-import { digits } from '../words/show.js';
 import {
   ANGLE,
   EVERY,

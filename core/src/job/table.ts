@@ -1,9 +1,9 @@
 import type { FigureCollector } from '../figures/collector.js';
 import type { Job, JobKind, MechanismKind, Output } from '../plan/load.js';
+import type { ResolvedJob } from '../powerpath/resolvedJob.js';
 import { grip, gripWish } from './grip.js';
 import { convey, rollerWish } from './convey.js';
 import type { JobKindSpec, Places } from './kind.js';
-import type { ResolvedJob } from '../powerpath/resolvedJob.js';
 import { climbWish, haul, liftWish, raise } from './rope.js';
 import { throwerWish, throwPiece } from './throw.js';
 import { carriageWish, slide } from './slide.js';

@@ -3,12 +3,12 @@ import type { FlywheelOutput, ThrowJob } from '../plan/load.js';
 import type { PowerPath } from '../powerpath/path.js';
 import { add, div, mul, named, num, pow, type Expression } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
-import { readTiming } from './asked.js';
-import type { JobKindSpec } from './kind.js';
-import { figureText } from './words.js';
 import { amount, say } from '../words/phrase.js';
 import { HOODED, type ThrowFigures, throwImpulse, wheelSpeedFor } from '../load/throw.js';
 import { show } from '../words/show.js';
+import { readTiming } from './asked.js';
+import type { JobKindSpec } from './kind.js';
+import { figureText } from './words.js';
 import { MASS, type WishKind, type WishPlan, type WishValues, millimetres, need, typicalOf } from './wish.js';
 
 /** A flywheel that is spun up, throws, and comes back to speed. */

@@ -2,12 +2,12 @@ import { turntable } from '../load/turntable.js';
 import type { TurnJob, TurntableOutput } from '../plan/load.js';
 import { num } from '../worked/expression.js';
 import { figureOf } from '../worked/leaf.js';
-import { readAsked } from './asked.js';
-import type { JobKindSpec } from './kind.js';
-import { figureText } from './words.js';
 import { amount, say } from '../words/phrase.js';
 import { quantityOf } from '../plan/quantityOf.js';
 import { show } from '../words/show.js';
+import { readAsked } from './asked.js';
+import type { JobKindSpec } from './kind.js';
+import { figureText } from './words.js';
 import { ANGLE, EVERY, MASS, TIME, type WishKind, type WishPlan, type WishValues, need, timing } from './wish.js';
 
 /** A turntable turned by an angle. */

@@ -4,11 +4,11 @@ import type { PushJob, SkidJob, SprintJob, WheelsOutput } from '../plan/load.js'
 import type { PowerPath } from '../powerpath/path.js';
 import { add, cos, div, mul, pow, sin, type Expression } from '../worked/expression.js';
 import { figureOf, weightOf } from '../worked/leaf.js';
+import { amount, say } from '../words/phrase.js';
+import { GRAVITY } from '../load/gravity.js';
 import { readAsked, readTiming } from './asked.js';
 import type { JobKindSpec, JobTerms, Places } from './kind.js';
 import { diameterText, figureText } from './words.js';
-import { amount, say } from '../words/phrase.js';
-import { GRAVITY } from '../load/gravity.js';
 import {
   EVERY,
   FAR,

@@ -1,12 +1,12 @@
 import { MOST } from '../plan/most.js';
 import type { Plan } from '../plan/plan.js';
+import { WISHES } from '../job/table.js';
+import type { WishPlan } from '../job/wish.js';
 import { proposeDc } from './proposeDc.js';
 import { proposeServo } from './proposeServo.js';
 import { proposeStep } from './proposeStep.js';
 import type { Proposal, Shelved, Wish } from './proposal.js';
 import { SERVO_USES } from './servoGuide.js';
-import { WISHES } from '../job/table.js';
-import type { WishPlan } from '../job/wish.js';
 
 export type { Proposal, Shelved, Wish } from './proposal.js';
 

@@ -5,10 +5,10 @@ import { applyChanges, type Change } from '../plan/change.js';
 import { MOST } from '../plan/most.js';
 import { currentChoice, type Plan } from '../plan/plan.js';
 import { resolvePath } from '../resolve/resolvePath.js';
-import type { Shelved } from './proposal.js';
 import type { WishMachine } from '../job/wish.js';
-import { proposeFor } from './propose.js';
 import { usualScrew } from '../job/slide.js';
+import type { Shelved } from './proposal.js';
+import { proposeFor } from './propose.js';
 
 /**
  * Another way to turn a mechanism that is there, tried at once: put beside the others, and in force.

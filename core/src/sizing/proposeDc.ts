@@ -1,13 +1,13 @@
 import { freshId } from '../plan/freshId.js';
 import { digits } from '../words/show.js';
-import { constantsOf } from './constantsOf.js';
 import { freeSpeedAt, peakPower } from '../motor/peaks.js';
 import { CELLS, cellsOf } from '../pack/cells.js';
 import type { ControllerPart, MotorPart, Part } from '../plan/part.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
 import type { WishPlan } from '../job/wish.js';
+import { constantsOf } from './constantsOf.js';
+import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
 
 /** Share of a motor's peak power that a sound design works at. */
 const WORKING_SHARE = 0.4;

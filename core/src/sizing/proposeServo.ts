@@ -7,8 +7,8 @@ import type { ServoPart } from '../plan/part.js';
 import type { MechanismKind } from '../plan/load.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
 import type { WishPlan } from '../job/wish.js';
+import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
 
 const RAIL_VOLTS = 6;
 const RAIL_STEADY = 5;

@@ -8,8 +8,8 @@ import { applyChanges, type Change } from '../plan/change.js';
 import type { BoardPart, DriverPart, StepperPart, StepServoPart } from '../plan/part.js';
 import type { Mechanism, Plan } from '../plan/plan.js';
 import { quantityOf } from '../plan/quantityOf.js';
-import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
 import type { WishPlan } from '../job/wish.js';
+import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
 
 /** Reductions tried, the plainest first: on the shaft itself, then one pair of pulleys. */
 const TOTALS = [1, 2, 3, 4, 5] as const;
