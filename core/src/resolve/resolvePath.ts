@@ -15,13 +15,19 @@ export type { Adjust } from './beginPath.js';
 const resolved = new Map<Plan, Map<string, AnyPath>>();
 const MOST_PLANS = 8;
 
+let newest: { readonly plan: Plan; readonly paths: Map<string, AnyPath> } | undefined;
+
 function pathsOf(plan: Plan): Map<string, AnyPath> {
-  const of = resolved.get(plan) ?? new Map<string, AnyPath>();
+  if (newest?.plan === plan) return newest.paths;
+  const paths = resolved.get(plan) ?? new Map<string, AnyPath>();
   resolved.delete(plan);
-  resolved.set(plan, of);
-  const [oldest] = resolved.keys();
-  if (resolved.size > MOST_PLANS) resolved.delete(oldest!);
-  return of;
+  resolved.set(plan, paths);
+  if (resolved.size > MOST_PLANS) {
+    const [oldest] = resolved.keys();
+    resolved.delete(oldest!);
+  }
+  newest = { plan, paths };
+  return paths;
 }
 
 /**
