@@ -7,7 +7,7 @@ const unitmath = fileURLToPath(new URL('node_modules/unitmath/src/Unit.js', impo
 /** What takes long: servers that are started and killed, searches held against trying everything, thousands of samples. */
 const SLOW = [
   'server/test/attack.test.ts',
-  'server/test/judgeThread.test.ts',
+  'server/test/threads.test.ts',
   'server/test/fullDisk.test.ts',
   'server/test/tinyDisk.test.ts',
   'server/test/start.test.ts',

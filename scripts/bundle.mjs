@@ -26,7 +26,14 @@ const APART = ['@playwright/test', 'better-sqlite3', 'pino', 'pino-http', 'typeo
 export async function bundleServer() {
   await build({
     ...COMMON,
-    entryPoints: ['main', 'judging/judgeWorker', 'bin/backup', 'bin/restore', 'bin/passphrase'].map((name) => ({
+    entryPoints: [
+      'main',
+      'judging/judgeWorker',
+      'trials/foundWorker',
+      'bin/backup',
+      'bin/restore',
+      'bin/passphrase',
+    ].map((name) => ({
       in: `server/src/${name}.ts`,
       out: name.split('/').at(-1),
     })),

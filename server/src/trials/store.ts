@@ -6,10 +6,11 @@ import {
   type TrialsBrought,
   type TrialSummary,
 } from '@rough-gear/contract';
-import { concludeTrial, rowsOf, type Taking, type Trial } from '@rough-gear/core';
+import { rowsOf, type Taking, type Trial } from '@rough-gear/core';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { TrialEntity, type TrialRow } from '../db/entities.js';
+import { foundApart } from './found.js';
 
 /** What a change of a trial came to. */
 export type TrialSaved =
@@ -47,18 +48,21 @@ export class TrialStore {
     });
   }
 
+  // What a trial found is worked out before the write begins: others write meanwhile.
   async add(trial: Trial): Promise<StoredTrial> {
+    const found = await foundApart(trial);
     return this.data.write(async (manager) => {
       if ((await manager.count(TrialEntity)) >= MOST_TRIALS) throw new BookFull();
-      const row = this.rowOf(randomUUID(), 1, trial);
+      const row = this.rowOf(randomUUID(), 1, trial, found);
       await manager.insert(TrialEntity, row);
       return storedOf(row);
     });
   }
 
   async save(id: string, basedOn: number, trial: Trial): Promise<TrialSaved> {
+    const found = await foundApart(trial);
     return this.changing(id, basedOn, async (manager, row) => {
-      const next = { ...this.rowOf(id, row.revision + 1, trial), takings: row.takings };
+      const next = { ...this.rowOf(id, row.revision + 1, trial, found), takings: row.takings };
       await manager.update(TrialEntity, { id }, next);
       return next;
     });
@@ -90,6 +94,8 @@ export class TrialStore {
   async bring(
     all: readonly { readonly id: string; readonly trial: Trial; readonly takings: readonly Taking[] }[],
   ): Promise<TrialsBrought> {
+    const found = new Map<string, readonly FoundSummary[]>();
+    for (const { id, trial } of all) found.set(id, await foundApart(trial));
     return this.data.write(async (manager) => {
       let [added, there] = [0, 0];
       const refused: string[] = [];
@@ -98,7 +104,10 @@ export class TrialStore {
         else if ((await manager.count(TrialEntity)) >= MOST_TRIALS)
           refused.push(`${trial.subject.name}: the book is full`);
         else {
-          await manager.insert(TrialEntity, { ...this.rowOf(id, 1, trial), takings: JSON.stringify(takings) });
+          await manager.insert(TrialEntity, {
+            ...this.rowOf(id, 1, trial, found.get(id) ?? []),
+            takings: JSON.stringify(takings),
+          });
           added++;
         }
       }
@@ -128,7 +137,7 @@ export class TrialStore {
     });
   }
 
-  private rowOf(id: string, revision: number, trial: Trial): TrialRow {
+  private rowOf(id: string, revision: number, trial: Trial, found: readonly FoundSummary[]): TrialRow {
     const { readings: _readings, struck: _struck, ...head } = trial;
     return {
       id,
@@ -136,24 +145,11 @@ export class TrialStore {
       savedAt: this.now(),
       startedAt: trial.startedAt,
       closedAt: trial.closedAt ?? null,
-      head: JSON.stringify({ ...head, rows: rowsOf(trial), found: foundOf(trial) }),
+      head: JSON.stringify({ ...head, rows: rowsOf(trial), found }),
       document: JSON.stringify(trial),
       takings: '[]',
     };
   }
-}
-
-/**
- * What it found, without regard to any sheet: once it is closed. While it is gone on with it is saved again and again, and a
- * long log takes seconds to fit.
- */
-function foundOf(trial: Trial): readonly FoundSummary[] {
-  if (trial.closedAt === undefined) return [];
-  const concluded = concludeTrial(trial, {});
-  if (!concluded.ok) return [];
-  return concluded.conclusion.figures.map(({ key, measured: { value, error } }) =>
-    Number.isFinite(error) ? { key, value, error } : { key, value },
-  );
 }
 
 const storedOf = ({ id, revision, savedAt, document, takings }: TrialRow): StoredTrial => ({

@@ -43,11 +43,13 @@ export function useMarks(
         const progress = proxy((share: number) => {
           if (current) search.value = { ...search.value, progress: share };
         });
-        void coreWorker().marks(plan, mechanism, job, progress).then((marks) => {
-          if (current && marks) search.value = { marks, progress: 1, stop };
-          // Progress comes by another way and may be late: it no longer counts.
-          current = false;
-        });
+        void coreWorker()
+          .marks(plan, mechanism, job, progress)
+          .then((marks) => {
+            if (current && marks) search.value = { marks, progress: 1, stop };
+            // Progress comes by another way and may be late: it no longer counts.
+            current = false;
+          });
       }, WAIT_MS);
     },
     { immediate: true },

@@ -34,11 +34,13 @@ export function useMends(mechanismId: Ref<string>, target: Ref<Target | undefine
         const progress = proxy((mends: readonly Mend[]) => {
           if (current) search.value = { mends, done: false };
         });
-        void coreWorker().mends(plan, mechanismId.value, wanted, progress).then((found) => {
-          if (current && found) search.value = { mends: found.mends, done: true, unfinished: !found.finished };
-          // Progress comes by another way and may be late: it no longer counts.
-          current = false;
-        });
+        void coreWorker()
+          .mends(plan, mechanismId.value, wanted, progress)
+          .then((found) => {
+            if (current && found) search.value = { mends: found.mends, done: true, unfinished: !found.finished };
+            // Progress comes by another way and may be late: it no longer counts.
+            current = false;
+          });
       }, WAIT_MS);
     },
     { immediate: true },

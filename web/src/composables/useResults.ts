@@ -16,9 +16,11 @@ export function useResults(): Readonly<Ref<ReadonlyMap<string, MechanismResult>>
       clearTimeout(timer);
       if (!plan) return;
       timer = setTimeout(() => {
-        void coreWorker().evaluate(plan).then((all) => {
-          if (store.document === plan) results.value = new Map(all.map((result) => [result.id, result]));
-        });
+        void coreWorker()
+          .evaluate(plan)
+          .then((all) => {
+            if (store.document === plan) results.value = new Map(all.map((result) => [result.id, result]));
+          });
       }, WAIT_MS);
     },
     { immediate: true },

@@ -36,11 +36,13 @@ export function provideSpread(mechanismId: Ref<string>, jobId: Ref<string>): Spr
     const report = proxy((share: number) => {
       if (mine === asked) progress.value = share;
     });
-    void coreWorker().spread(plan, mechanismId.value, jobId.value, BUILDS, report).then((found) => {
-      if (mine !== asked) return;
-      if (found) spread.value = found;
-      progress.value = undefined;
-    });
+    void coreWorker()
+      .spread(plan, mechanismId.value, jobId.value, BUILDS, report)
+      .then((found) => {
+        if (mine !== asked) return;
+        if (found) spread.value = found;
+        progress.value = undefined;
+      });
   }
 
   watch([() => store.document, mechanismId, jobId], () => {

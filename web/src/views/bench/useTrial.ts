@@ -68,9 +68,11 @@ export function provideTrial(): SeenTrial {
       const mine = ++newest;
       if (rowsOf(now) <= AT_ONCE) concluded.value = concludeTrial(now, said);
       else
-        void coreWorker().conclude(now, said).then((answer) => {
-          if (mine === newest) concluded.value = answer;
-        });
+        void coreWorker()
+          .conclude(now, said)
+          .then((answer) => {
+            if (mine === newest) concluded.value = answer;
+          });
     },
     { immediate: true },
   );

@@ -27,11 +27,13 @@ export function useGearFor(
       if (wanted === undefined || mechanism !== before[1] || which !== before[3]) found.value = undefined;
       if (!plan || wanted === undefined) return;
       timer = setTimeout(() => {
-        void coreWorker().gearFor(plan, mechanism, job, which, wanted).then((answer) => {
-          if (!answer || !current) return;
-          found.value = answer;
-          waiting.value = false;
-        });
+        void coreWorker()
+          .gearFor(plan, mechanism, job, which, wanted)
+          .then((answer) => {
+            if (!answer || !current) return;
+            found.value = answer;
+            waiting.value = false;
+          });
       }, WAIT_MS);
     },
     { immediate: true },

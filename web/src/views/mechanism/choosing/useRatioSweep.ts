@@ -35,11 +35,13 @@ export function useRatioSweep(
           // The old curve stays until the new one is whole, where there is one.
           if (current && sweep.value.points.length === 0) sweep.value = { points, done: false };
         });
-        void coreWorker().ratioSweep(plan, mechanismId.value, jobId.value, span.value, progress).then((points) => {
-          if (current && points) sweep.value = { points, done: true };
-          // Progress comes by another way and may be late: it no longer counts.
-          current = false;
-        });
+        void coreWorker()
+          .ratioSweep(plan, mechanismId.value, jobId.value, span.value, progress)
+          .then((points) => {
+            if (current && points) sweep.value = { points, done: true };
+            // Progress comes by another way and may be late: it no longer counts.
+            current = false;
+          });
       }, WAIT_MS);
     },
     { immediate: true },

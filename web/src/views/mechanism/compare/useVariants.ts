@@ -10,9 +10,11 @@ export function useVariants(variants: Ref<readonly Variant[]>): Readonly<Ref<rea
   watch(
     [plan, variants, jobId],
     ([document, list, job]) => {
-      void coreWorker().compare(document, mechanism.value.id, job, list).then((found) => {
-        if (found) results.value = found;
-      });
+      void coreWorker()
+        .compare(document, mechanism.value.id, job, list)
+        .then((found) => {
+          if (found) results.value = found;
+        });
     },
     { immediate: true },
   );

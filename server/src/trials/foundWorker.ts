@@ -1,0 +1,6 @@
+import { parentPort } from 'node:worker_threads';
+import type { Trial } from '@rough-gear/core';
+import { foundOf } from './found.js';
+
+/** A thread of its own: a long log keeps nobody waiting but who closed it. */
+parentPort?.once('message', (trial: Trial) => parentPort?.postMessage(foundOf(trial)));
