@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks';
-import { beside } from './beside.js';
+import { shortlistsBeside, spreadBeside } from './beside.js';
 import { firstScreen } from './firstScreen.js';
 import { bareMs, keystrokes, times } from './keystrokes.js';
 import { round } from './least.js';
@@ -15,9 +15,9 @@ export async function everything(file: string) {
     bareMs: round(bareMs),
     times,
     keystrokes,
-    spread: await beside(file, 'spread'),
+    spread: await spreadBeside(file),
     trains: trains(),
-    shortlists: await beside(file, 'shortlists'),
+    shortlists: await shortlistsBeside(file),
     matches: matches(),
     days: days(),
     transferredGzipBytes: transferred(),
