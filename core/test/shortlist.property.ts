@@ -147,7 +147,7 @@ describe('The bounds of a search', () => {
           expect(leastCurrent(path)).toBeLessThanOrEqual(run.peakSupplyCurrent);
         }
       }),
-      { numRuns: 400 },
+      { numRuns: 600 },
     );
     expect(compared).toBeGreaterThan(30);
   });

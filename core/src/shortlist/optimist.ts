@@ -60,15 +60,18 @@ const BETWEEN_SAMPLES = 0.98;
  * A current that the pack gives at least once in a run that is in time: full effort starts at rest, and passes every
  * speed up to the mean one that the travel needs. 0 where the motion is commanded slower than the drive would go.
  *
- * @example leastCurrent(path) //=> 39.2
+ * @example leastCurrent(path) //=> 40
  */
 export function leastCurrent({ asked, control, drive, train, radius }: DcPath): number {
   const { travel, time, profile } = asked;
   if (travel === undefined || profile === 'trapezoid' || control.rampTime > 0) return 0;
   const mean = travel / time;
-  const at = (speed: number): number =>
-    drive.motors * drivePoint(drive, (speed * train.total) / radius).supplyCurrent * BETWEEN_SAMPLES;
-  const least = Math.max(at(0), at(mean / 2), at(mean));
+  const at = (speed: number): number => {
+    const { supplyCurrent, heldBy } = drivePoint(drive, (speed * train.total) / radius);
+    // A limit that holds over a stretch of speeds is met by some sample, or found between two.
+    return drive.motors * supplyCurrent * (heldBy === 'supply' ? 1 : BETWEEN_SAMPLES);
+  };
+  const least = Math.max(drive.motors * drivePoint(drive, 0).supplyCurrent, at(mean / 2), at(mean));
   return Number.isFinite(least) ? least : 0;
 }
 
