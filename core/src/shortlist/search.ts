@@ -52,8 +52,8 @@ const ROUNDS = 5;
 interface Hopeful {
   readonly trial: Trial;
   readonly total: number;
-  readonly stock: Figures;
-  readonly multiple: number;
+  /** No figure of it judged in full is better. */
+  readonly best: Figures;
   readonly costs: readonly number[];
 }
 
@@ -128,8 +128,8 @@ export function* searchShortlist(
   });
 
   const hopefulAt = (trial: Trial, stock: Figures, total: number, multiple: number): Hopeful => {
-    const costs = costsOf(wants, atBest(trial, total, jobId, multiple, stock));
-    return { trial, stock, total, multiple, costs };
+    const best = atBest(trial, total, jobId, multiple, stock);
+    return { trial, total, best, costs: costsOf(wants, best) };
   };
 
   /** Looks at all totals of a drive by its bounds; gives back what may hold. */
@@ -158,7 +158,7 @@ export function* searchShortlist(
   };
 
   /** Decides what may hold: beaten at its very best, beaten or failing once run, or judged in full. */
-  const decide = ({ trial, total, stock, multiple, costs }: Hopeful): Decided => {
+  const decide = ({ trial, total, best, costs }: Hopeful): Decided => {
     const fell = ({ gives, multiple: nearly }: Fails): Decided => {
       fallen.add(gives, trial.option.key, 1);
       return { fellAt: nearly };
@@ -169,8 +169,7 @@ export function* searchShortlist(
     }
     const ran = runCompared(trial, total, jobId);
     if ('gives' in ran) return fell(ran);
-    const best = { ...atBest(trial, total, jobId, multiple, stock), ...ran.figures };
-    if (front.beats(costsOf(wants, best), trial.option.group)) {
+    if (front.beats(costsOf(wants, { ...best, ...ran.figures }), trial.option.group)) {
       beaten++;
       return 'holds or is beaten';
     }
