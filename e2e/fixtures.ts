@@ -20,6 +20,11 @@ export class Heron {
     await this.page.locator('#gauge').getByTestId('gauge').waitFor();
   }
 
+  /** Until the chart, the worker and the whole robot have come too: they follow the first answer. */
+  async allThere(): Promise<void> {
+    await this.page.waitForLoadState('networkidle');
+  }
+
   /** What the server holds. */
   async stored(): Promise<StoredPlan> {
     return (await (await fetch(`${this.server.url}/api/plans/${this.id}`)).json()) as StoredPlan;

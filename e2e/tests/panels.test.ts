@@ -133,6 +133,7 @@ test('while the server is away the start page offers what this browser has kept'
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.reload();
   await page.getByTestId('gauge').waitFor();
+  await heron.allThere();
   await server.stop();
   await page.getByRole('link', { name: 'Robots' }).click();
   await expect(page.getByRole('alert')).toContainText('The server cannot be reached');

@@ -10,6 +10,7 @@ test('with the server stopped an edit is kept, survives a reload, and is sent wh
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.reload();
   await page.getByTestId('gauge').waitFor();
+  await heron.allThere();
   await server.stop();
 
   await page.getByRole('textbox', { name: 'load', exact: true }).fill('17 kg');
@@ -24,6 +25,23 @@ test('with the server stopped an edit is kept, survives a reload, and is sent wh
   await heron.saved();
   const job = (await heron.stored()).document.mechanisms[1]!.jobs[0]!;
   expect(job.kind === 'raise' && job.mass?.as).toBe('17 kg');
+});
+
+test('with the server stopped the whole robot opens from the mechanism that was open', async ({
+  heron,
+  page,
+  server,
+}) => {
+  const fetched = page.waitForEvent('requestfinished', (request) => request.url().includes('/assets/RobotDesk-'));
+  await heron.open('lift', 'load');
+  await fetched;
+  await heron.allThere();
+  await server.stop();
+  await page
+    .getByRole('navigation', { name: 'Mechanisms' })
+    .getByRole('link', { name: /Whole robot/ })
+    .click();
+  await expect(page.getByTestId('robot-answer')).toContainText('Mast lift: in time gives first', { timeout: 30_000 });
 });
 
 /** A second tab on the plan, behind whose back the first has saved 18 kg. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { firstToGive, type Expression, type MechanismResult, type RobotRung } from '@rough-gear/core';
+import { until } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../../stores/plan.js';
@@ -10,15 +11,23 @@ import StaleNotice from './desk/StaleNotice.vue';
 import { lazily } from '../../components/widgets/lazily.js';
 import { useEver } from '../../composables/useEver.js';
 import { provideRobotVerdict } from '../../composables/useRobotVerdict.js';
+import { whenIdle } from '../../workers/idle.js';
 
 /** One robot: its mechanisms at the left, beside them the whole robot or the mechanism that is open. */
 const { planId, mechanismId = '' } = defineProps<{ planId: string; mechanismId?: string; link?: string }>();
 
-const RobotDesk = lazily(() => import('../robot/RobotDesk.vue'));
+const loadRobot = () => import('../robot/RobotDesk.vue');
+const RobotDesk = lazily(loadRobot);
 const AddMechanism = lazily(() => import('./adding/AddMechanism.vue'));
 const WorkingSheet = lazily(() => import('../../components/working/WorkingSheet.vue'));
 
 const plan = usePlan();
+// It comes after the mechanism that is open, and not only when it is asked for: by then the network may be gone.
+until(() => plan.document)
+  .toBeTruthy()
+  .then(whenIdle)
+  .then(loadRobot)
+  .catch(() => undefined);
 const router = useRouter();
 const results = useResults();
 const verdict = provideRobotVerdict();
