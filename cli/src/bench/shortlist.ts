@@ -20,7 +20,7 @@ export function shortlist(bareMs: number, id: string) {
   let firstAnswerMs = Infinity;
   const lots = Array.from({ length: LOTS }, (_, index) => {
     let found!: Shortlist;
-    const milliseconds = leastMs(4, () => {
+    const milliseconds = leastMs(8, () => {
       const before = performance.now();
       const search = searchShortlist(plan, query, shelf.parts, { index, of: LOTS });
       let next = search.next();
