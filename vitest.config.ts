@@ -4,7 +4,7 @@ import { defineConfig } from 'vitest/config';
 
 const unitmath = fileURLToPath(new URL('node_modules/unitmath/src/Unit.js', import.meta.url));
 
-/** What takes long: servers that are started and killed, searches held against trying everything, thousands of samples. */
+/** What takes long: servers that are started, killed and guessed at, searches held against trying everything, thousands of samples. */
 const SLOW = [
   'server/test/attack.test.ts',
   'server/test/threads.test.ts',
@@ -12,6 +12,9 @@ const SLOW = [
   'server/test/tinyDisk.test.ts',
   'server/test/start.test.ts',
   'server/test/unreadable.test.ts',
+  'server/test/access.test.ts',
+  'server/test/settings.test.ts',
+  'server/test/backups.test.ts',
   'contract/test/machinesTried.property.ts',
   'web/test/planModel.property.ts',
   'core/test/shortlist.test.ts',
@@ -21,8 +24,11 @@ const SLOW = [
   'core/test/missing.test.ts',
   'core/test/worked.test.ts',
   'core/test/trains.test.ts',
+  'core/test/traced.test.ts',
+  'core/test/robotChoice.test.ts',
   'core/test/reduction.property.ts',
   'cli/test/shell.test.ts',
+  'cli/test/rig.test.ts',
 ];
 
 const common = {
