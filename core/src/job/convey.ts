@@ -17,7 +17,7 @@ import {
   type WishPlan,
   type WishValues,
   millimetres,
-  need,
+  straight,
   timing,
 } from './wish.js';
 
@@ -68,8 +68,7 @@ export const convey: JobKindSpec<ConveyJob, RollerOutput> = {
 const ROLLER = 0.025;
 
 function conveying(values: WishValues): WishPlan {
-  const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
-  const speed = distance.si / need(values, 'time').si;
+  const { mass, distance, speed } = straight(values);
   return {
     jobs: [{ id: 'convey', kind: 'convey', name: 'Pull in', mass, distance, ...timing(values) }],
     output: { kind: 'roller', radius: millimetres(ROLLER) },

@@ -21,7 +21,7 @@ import {
   type WishValues,
   heavier,
   millimetres,
-  need,
+  straight,
   timing,
   typicalOf,
 } from './wish.js';
@@ -136,8 +136,7 @@ export const haul: JobKindSpec<HaulJob, DrumOutput> = {
 const ONCE_A_MATCH = typicalOf(150, '150 s');
 
 function lifting(values: WishValues, kind: 'raise' | 'haul', name: string, radius: number): WishPlan {
-  const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
-  const speed = distance.si / need(values, 'time').si;
+  const { mass, distance, speed } = straight(values);
   return {
     jobs: [
       { id: kind, kind, name, mass, distance, ...(kind === 'haul' ? { every: ONCE_A_MATCH } : {}), ...timing(values) },

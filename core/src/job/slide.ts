@@ -21,6 +21,7 @@ import {
   type WishValues,
   millimetres,
   need,
+  straight,
   timing,
   typicalOf,
 } from './wish.js';
@@ -97,8 +98,7 @@ export const usualScrew = (): ScrewStage => ({
 });
 
 function sliding(values: WishValues): WishPlan {
-  const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
-  const speed = distance.si / need(values, 'time').si;
+  const { mass, distance, speed } = straight(values);
   return {
     jobs: [{ id: 'slide', kind: 'slide', name: 'Move along', mass, distance, profile: 'stop', ...timing(values) }],
     output: { kind: 'carriage', screwDiameter: millimetres(SCREW), freeLength: distance, holder: 'nothing' },

@@ -20,6 +20,7 @@ import {
   heavier,
   millimetres,
   need,
+  straight,
   timing,
   typicalOf,
 } from './wish.js';
@@ -145,11 +146,10 @@ const ROLLING = 0.02;
 const PUSH_SHARE = 0.4;
 
 function driving(values: WishValues): WishPlan {
-  const [mass, distance] = [need(values, 'mass'), need(values, 'distance')];
+  const { mass, distance, speed } = straight(values);
   const time = need(values, 'time').si;
   const heavy = heavier(values);
   const radius = heavy ? 0.075 : 0.04;
-  const speed = distance.si / time;
   const push = Number((PUSH_SHARE * mass.si * GRAVITY).toPrecision(2));
   return {
     jobs: [

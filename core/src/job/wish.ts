@@ -76,4 +76,10 @@ export const timing = (values: WishValues) => ({
   ...(values['every'] ? { every: values['every'] } : {}),
 });
 
+/** A mass moved straight: how much, how far, and its mean speed, m/s. */
+export function straight(values: WishValues) {
+  const [mass, distance, time] = [need(values, 'mass'), need(values, 'distance'), need(values, 'time')];
+  return { mass, distance, speed: distance.si / time.si };
+}
+
 export const heavier = (values: WishValues): boolean => need(values, 'mass').si > HEAVY;
