@@ -82,7 +82,7 @@ export class FigureCollector {
     if (!figure || figure.key !== key) return undefined;
     const same = quantity
       ? figure.value === quantity.si
-      : !estimate || (figure.value === estimate.value && figure.from === (estimate.why ?? estimate.lacking));
+      : !estimate || (figure.value === estimate.value && figure.from === estimate.why);
     if (same) again!.next++;
     return same ? figure : undefined;
   }

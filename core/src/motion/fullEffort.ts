@@ -24,7 +24,7 @@ const NEGLIGIBLE_START = 1e-5;
 
 /**
  * Full effort from rest to the end (a place, a speed, or a time), arriving on the move: Bogacki–Shampine
- * steps of controlled error, the end found by halving the last step. A load that cannot be moved stays,
+ * steps of controlled error, the end found within the last step. A load that cannot be moved stays,
  * and the result says `stalled` and where. Where speed follows force almost at once (next to no moved
  * mass), the run goes along the speed at which force and load balance.
  *

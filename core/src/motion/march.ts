@@ -32,7 +32,7 @@ export interface Reached {
 /** The smallest step over the longest. */
 const SMALLEST = 1e-5;
 
-/** Goes along a stretch in steps of controlled error; where it ends is found by halving the last step. */
+/** Goes along a stretch in steps of controlled error; where it ends is found within the last step. */
 export function march(system: MotionSystem, watch: Watch, stretch: Stretch): Reached {
   const { rule, end, past, stuck, distance, speed, tolerance, longestStep } = stretch;
   const state = Float64Array.from(stretch.from);

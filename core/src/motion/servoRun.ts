@@ -1,6 +1,7 @@
 import { firstReaching } from '../servo/firstReaching.js';
 import { motorFromSheet } from '../motor/fromSheet.js';
-import type { Load } from '../load/load.js';
+import { driveOf } from '../controller/drive.js';
+import { loadOf, type Load } from '../load/load.js';
 import type { ServoPath } from '../powerpath/servoPath.js';
 import { fullEffort } from './fullEffort.js';
 import { packCurrentOf } from '../powerpath/operating.js';
@@ -54,7 +55,7 @@ export function servoSystem(path: ServoPath): MotionSystem {
     rope: load.rope,
   };
   return movingOf({
-    drive: {
+    drive: driveOf({
       motor: {
         ...motorFromSheet({
           ratedVoltage: voltage,
@@ -73,14 +74,14 @@ export function servoSystem(path: ServoPath): MotionSystem {
       supplyResistance: 0,
       greatestDuty: 1,
       brakeLimit: rating.stallCurrent,
-    },
+    }),
     // The run is reckoned at the rail, whose drop is in its volts; what that takes from the pack is told afterwards.
     packResistance: 0,
     total: 1,
     efficiency: train.efficiency,
     backEfficiency: train.backEfficiency,
     radius: 1,
-    load: onHorn,
+    load: loadOf(onHorn),
     until: asked.travel === undefined ? { time: asked.time } : { travel: horn },
     lasts: Math.min(asked.time, asked.every),
   });

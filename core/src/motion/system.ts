@@ -1,4 +1,4 @@
-import { driveOf, type Drive } from '../controller/drive.js';
+import type { Drive } from '../controller/drive.js';
 import { loadOf, type Asked, type Load } from '../load/load.js';
 import type { MotorThermal } from '../motor/heat.js';
 import type { DcPath } from '../powerpath/path.js';
@@ -26,18 +26,18 @@ export interface MotionSystem {
 }
 
 /**
- * What moves, with every field in one order, absent ones too: see `driveOf`.
+ * What moves, with every field in one order, absent ones too: see `driveOf`. Its drive and load have their shape already.
  *
  * @example movingOf({ ...system, total: 12 }).total //=> 12
  */
 export const movingOf = (system: MotionSystem): MotionSystem => ({
-  drive: driveOf(system.drive),
+  drive: system.drive,
   packResistance: system.packResistance,
   total: system.total,
   efficiency: system.efficiency,
   backEfficiency: system.backEfficiency,
   radius: system.radius,
-  load: loadOf(system.load),
+  load: system.load,
   until: system.until,
   lasts: system.lasts,
   rampTime: system.rampTime,
@@ -59,7 +59,7 @@ export function systemOf(path: DcPath): MotionSystem {
     efficiency: train.efficiency,
     backEfficiency: train.backEfficiency,
     radius,
-    load,
+    load: loadOf(load),
     until: untilOf(asked),
     lasts: Math.min(asked.time, asked.every),
     rampTime: path.control.rampTime > 0 ? path.control.rampTime : undefined,
