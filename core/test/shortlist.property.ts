@@ -85,6 +85,16 @@ function trialFor({ id, pick, mass, time }: { id: (typeof ASKED)[number]; pick: 
   const mechanism = mechanismOf(plan, id);
   return { trial: trialOf(plan, mechanism, queryFor(id), list[pick % list.length]!), used: usedElsewhere(plan, id) };
 }
+
+/** Jobs of plain motors whose run gets there at a candidate's total. */
+const arrivals = (one: Parameters<typeof trialFor>[0] & { readonly total: number }) => {
+  const { trial } = trialFor(one);
+  return trial.jobs.flatMap((job) => {
+    const path = pathAt(job, trial, one.total);
+    const run = path.machine === 'dc' ? runOf(path) : undefined;
+    return path.machine === 'dc' && run?.outcome === 'arrived' ? [{ path, run }] : [];
+  });
+};
 const none = commonOn([]);
 
 describe('The bounds of a search', () => {
@@ -138,11 +148,8 @@ describe('The bounds of a search', () => {
     let compared = 0;
     fc.assert(
       fc.property(candidate, (one) => {
-        const { trial } = trialFor(one);
-        for (const job of trial.jobs) {
-          const path = pathAt(job, trial, one.total);
-          const run = path.machine === 'dc' ? runOf(path) : undefined;
-          if (path.machine !== 'dc' || run?.outcome !== 'arrived' || run.time > path.asked.time) continue;
+        for (const { path, run } of arrivals(one)) {
+          if (run.time > path.asked.time) continue;
           if (leastCurrent(path) > 0) compared++;
           expect(leastCurrent(path)).toBeLessThanOrEqual(run.peakSupplyCurrent);
         }
@@ -155,13 +162,7 @@ describe('The bounds of a search', () => {
   it('of time are under every run, whether it holds or not', () => {
     fc.assert(
       fc.property(candidate, (one) => {
-        const { trial } = trialFor(one);
-        for (const job of trial.jobs) {
-          const path = pathAt(job, trial, one.total);
-          const run = path.machine === 'dc' ? runOf(path) : undefined;
-          if (path.machine !== 'dc' || run?.outcome !== 'arrived') continue;
-          expect(leastTime(path)).toBeLessThanOrEqual(run.time * (1 + 1e-6));
-        }
+        for (const { path, run } of arrivals(one)) expect(leastTime(path)).toBeLessThanOrEqual(run.time * (1 + 1e-6));
       }),
       { numRuns: 300 },
     );
