@@ -5,10 +5,15 @@ import { describe, expect, it } from 'vitest';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 /** The folders whose numbers are a model's. */
-const MODELS =
-  'motor load stepper servo signal protection controller reduction resolve powerpath job duty limits match robot robotMends robotChoice wiring bench pit'.split(
-    ' ',
-  );
+const MODELS = [
+  'models',
+  ...['powerpath', 'resolve', 'job', 'wiring'].map((folder) => `path/${folder}`),
+  ...['duty', 'limits', 'ledger'].map((folder) => `judge/${folder}`),
+  'bench/trials',
+  'match',
+  'choose/robotChoice',
+  'workshop/pit',
+];
 
 const CONSTANT =
   /^(?:export )?const ([A-Z][A-Z_0-9]+)(?:: number)? = (-?[0-9][0-9_.e]*(?:e-?\d+)?(?: [*/] [\w.]+)*);/gm;
@@ -29,7 +34,7 @@ const inDocs = [...readFileSync(join(root, 'docs/constants.md'), 'utf8').matchAl
 
 describe('constants that tune a model', () => {
   it('are found in the code at all', () => {
-    expect(inCode).toContain('motor/heat.ts COPPER_ALPHA = 0.00393');
+    expect(inCode).toContain('models/motor/heat.ts COPPER_ALPHA = 0.00393');
     expect(inCode.length).toBeGreaterThan(60);
   });
 

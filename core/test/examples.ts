@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { judge, resolveDcPath, systemOf } from '../src/index.js';
 import type { Breaker, Drive, MotorConstants, PackFigures, Plan, RatingPoint, StepperFigures } from '../src/index.js';
-import type { StepServoFigures } from '../src/stepper/stepServo.js';
-import type { ThrowFigures } from '../src/load/throw.js';
+import type { StepServoFigures } from '../src/models/stepper/stepServo.js';
+import type { ThrowFigures } from '../src/models/load/throw.js';
 
 /** The things that the examples in the core's doc comments speak of. */
 

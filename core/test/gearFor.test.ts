@@ -14,7 +14,7 @@ import {
   type DcPath,
 } from '@rough-gear/core';
 import { describe, expect, it } from 'vitest';
-import { pullAt } from '../src/motion/acceleration.js';
+import { pullAt } from '../src/judge/motion/acceleration.js';
 import { demoPlan } from './demo.js';
 
 const plan = demoPlan('heron');

@@ -22,7 +22,7 @@ import {
   worstWorkingPlace,
   jobKindOf,
 } from '../src/index.js';
-import { lowering } from '../src/load/lift.js';
+import { lowering } from '../src/models/load/lift.js';
 import { nansIn, typed, withChange } from './demo.js';
 import { allKindsPlan, MECHANISM_KINDS } from './kinds.js';
 

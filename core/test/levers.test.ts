@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { dcDriveOf, applyChanges, evaluateMechanism, resolveDcPath, type LeverId, type Plan } from '../src/index.js';
-import { LEVERS } from '../src/mends/levers.js';
-import { SERVO_LEVERS } from '../src/mends/servoLevers.js';
-import { STEP_LEVERS } from '../src/mends/stepLevers.js';
-import type { LeverContext, LeverSetting } from '../src/mends/lever.js';
+import { LEVERS } from '../src/judge/mends/levers.js';
+import { SERVO_LEVERS } from '../src/judge/mends/servoLevers.js';
+import { STEP_LEVERS } from '../src/judge/mends/stepLevers.js';
+import type { LeverContext, LeverSetting } from '../src/judge/mends/lever.js';
 import { plainPlan, mechanismOf, nansIn, typed, withChange, said } from './demo.js';
 
 const heron = plainPlan('heron');

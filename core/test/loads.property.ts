@@ -25,7 +25,7 @@ import {
   type Load,
   type DcPath,
 } from '../src/index.js';
-import { lowering } from '../src/load/lift.js';
+import { lowering } from '../src/models/load/lift.js';
 import { typed } from './demo.js';
 import { allKindsPlan, MECHANISM_KINDS } from './kinds.js';
 

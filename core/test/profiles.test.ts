@@ -23,7 +23,7 @@ import {
   type Drive,
   type MotionSystem,
 } from '../src/index.js';
-import { lowering } from '../src/load/lift.js';
+import { lowering } from '../src/models/load/lift.js';
 import { plainPlan, mechanismOf, sampleDrive, typed, withChange } from './demo.js';
 
 const braking: Drive = { ...sampleDrive, statorLimit: 60, supplyLimit: 40, brakeLimit: 60, returnLimit: 20 };

@@ -12,7 +12,7 @@ import {
   withTotal,
   type RatioPoint,
 } from '../src/index.js';
-import { forceOf } from '../src/limits/electric/electricLimit.js';
+import { forceOf } from '../src/judge/limits/electric/electricLimit.js';
 import { demoPlan, mechanismOf, nansIn } from './demo.js';
 
 const heron = demoPlan('heron');

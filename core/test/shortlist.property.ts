@@ -24,11 +24,11 @@ import {
   type ShortlistQuery,
   type WantId,
 } from '../src/index.js';
-import { Fallen } from '../src/shortlist/fallen.js';
-import { judgeAt } from '../src/shortlist/found.js';
-import { atBest, leastCurrent, leastTime, othersFail, runCompared } from '../src/shortlist/optimist.js';
-import { glance, neverBecause, pathAt, trialOf } from '../src/shortlist/trial.js';
-import { stockFigures } from '../src/wants/measure.js';
+import { Fallen } from '../src/choose/shortlist/fallen.js';
+import { judgeAt } from '../src/choose/shortlist/found.js';
+import { atBest, leastCurrent, leastTime, othersFail, runCompared } from '../src/choose/shortlist/optimist.js';
+import { glance, neverBecause, pathAt, trialOf } from '../src/choose/shortlist/trial.js';
+import { stockFigures } from '../src/judge/evaluate/measure.js';
 import { demoPlan, mechanismOf } from './demo.js';
 
 const heron = demoPlan('heron');

@@ -14,7 +14,7 @@ import {
   type Plan,
   type Spread,
 } from '../src/index.js';
-import { adjustFor } from '../src/spread/factors.js';
+import { adjustFor } from '../src/judge/spread/factors.js';
 import { plainPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
 
 const heron = plainPlan('heron');

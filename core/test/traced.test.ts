@@ -12,7 +12,7 @@ import {
   type CauseId,
   type GoOfJob,
 } from '../src/index.js';
-import { bell } from '../src/rig/truth.js';
+import { bell } from '../src/bench/rig/truth.js';
 import { mechanismOf, plainPlan, typed, withChange } from './demo.js';
 
 /** A plan with one figure wrong by three standard deviations, measured up and down: the tracing must say which. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { thermalFromMass, tripTime, windingTemperature, type MotionSystem } from '../src/index.js';
-import { Warmth } from '../src/motion/warmth.js';
+import { Warmth } from '../src/judge/motion/warmth.js';
 import { sampleDrive } from './demo.js';
 
 // At rest nothing rubs: what warms is copper alone, and the exact solution of the two lumps is known.

@@ -10,7 +10,7 @@ export function figuresPage(): string {
   return [
     '# Figures',
     '',
-    'Made by `npm run schema` from `core/src/figures/table.ts`. Where nothing stands in for a missing figure, whatever needs it is *not known*, and the figure is named.',
+    'Made by `npm run schema` from `core/src/plan/figures/table.ts`. Where nothing stands in for a missing figure, whatever needs it is *not known*, and the figure is named.',
     '',
     '| key | name | measures | link | needed for | when missing |',
     '| --- | --- | --- | --- | --- | --- |',

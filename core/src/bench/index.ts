@@ -1,15 +1,6 @@
-export * from './fit.js';
-export * from './stepLadder.js';
-export * from './trials.js';
-export * from './means.js';
-export * from './measured.js';
-export * from './motorTrials.js';
-export * from './packTrial.js';
-export * from './pullTrial.js';
-export * from './servoLine.js';
-export * from './warmthTrial.js';
-export * from './conclude/index.js';
-export * from './conclusion.js';
-export * from './found.js';
-export * from './trial.js';
-export * from './overTime.js';
+// Measured: trials, their readings and fits, what is taken from them, why a go was not as predicted, and the simulated rig.
+// Imports: plan, models, path, judge.
+export * from './trials/index.js';
+export * from './corrected/index.js';
+export * from './traced/index.js';
+export * from './rig/index.js';

@@ -1,7 +1,5 @@
-export * from './between.js';
-export * from './march.js';
-export * from './onPack.js';
-export * from './packState.js';
-export * from './propose.js';
-export * from './result.js';
-export { duesOf } from './schedule.js';
+// The whole robot on one pack: scripts, a match step by step, its verdict, a day, and changes that mend them.
+// Imports: plan, models, path, judge, bench.
+export * from './lanes/index.js';
+export * from './robot/index.js';
+export * from './robotMends/index.js';

@@ -1,0 +1,163 @@
+import { mechanismById } from '../../plan/document/place.js';
+import { drivePoint } from '../../models/controller/drivePoint.js';
+import { brakePoint } from '../../models/controller/brakePoint.js';
+import { ifFinite } from '../../plan/figures/ifFinite.js';
+import { controllerHeat } from '../../models/controller/heat.js';
+import { dayOf, runTimeOf } from '../../judge/duty/day.js';
+import type { Headline, Judgement } from '../../judge/evaluate/mechanism.js';
+import { forceOf } from '../../judge/limits/electric/electricLimit.js';
+import { situationOf, SITUATION_NEEDS } from '../../judge/limits/situation.js';
+import { applyChanges, type Change } from '../../plan/document/change.js';
+import { countOf, currentChoice, partIdsOf, type Plan } from '../../plan/document/plan.js';
+import { operatingAt } from '../../path/powerpath/operating.js';
+import { lacksOf, motorSpeed } from '../../path/powerpath/path.js';
+import type { AnyPath } from '../../path/powerpath/anyPath.js';
+import { creepSpeedOf, topSpeedOf } from '../../judge/evaluate/endSpeeds.js';
+import { judgedOver } from '../../judge/evaluate/judgedOver.js';
+import { stillToPay } from '../../plan/document/stockOf.js';
+
+/** One way to change a design, to be compared with others. */
+export interface Variant {
+  readonly id: string;
+  readonly label: string;
+  readonly changes: readonly Change[];
+  /** Said beside it. */
+  readonly note?: string;
+  /** Nothing turns it any more: it has no numbers. */
+  readonly dead?: true;
+}
+
+/** What a variant does on this very job. Missing numbers are absent, never guessed. */
+export interface VariantResult {
+  readonly id: string;
+  readonly label: string;
+  readonly note?: string;
+  readonly changes: readonly Change[];
+  /** Over all jobs. */
+  readonly headline: Headline;
+  readonly total: number;
+  readonly time?: number;
+  /** Output force or torque at rest, at full effort. */
+  readonly pull?: number;
+  /** The fastest it runs under its load, and the slowest it keeps: of the load, m/s or rad/s. */
+  readonly top?: number;
+  readonly creep?: number;
+  /** Braking force at the speed the job needs. */
+  readonly braking?: number;
+  /** While working, of one motor, A. */
+  readonly motorCurrent?: number;
+  readonly supplyCurrent?: number;
+  /** Copper heat while working, of all motors and all controllers, W. */
+  readonly motorHeat?: number;
+  readonly controllerHeat?: number;
+  /** How long the pack keeps the job going over and over, alone on it, s. */
+  readonly runTime?: number;
+  /** Hottest winding over the matches, °C. */
+  readonly hottest?: number;
+  /** Motors, controllers and breakers to buy, wire and keep spares of. */
+  readonly parts: number;
+  /** Motors and controllers together, kg, and what is still to be paid for them. */
+  readonly mass?: number;
+  readonly price?: number;
+}
+
+/** Judges a variant over all jobs of the mechanism; the numbers are those of one job. */
+export function compareVariant(plan: Plan, mechanismId: string, jobId: string, variant: Variant): VariantResult {
+  const changed = applyChanges(plan, variant.changes);
+  const mechanism = mechanismById(changed, mechanismId);
+  const { headline, path, result } = judgedOver(changed, mechanism, jobId);
+  if (variant.dead) return deadResult(variant, jobId, path, costOf(changed, mechanism.id));
+  return {
+    id: variant.id,
+    label: variant.label,
+    changes: variant.changes,
+    note: variant.note,
+    headline,
+    total: path.train.total,
+    parts: partsOf(path),
+    ...numbersOf(path, result),
+    ...costOf(changed, mechanism.id),
+  };
+}
+
+/** What has no motor left that turns: it gives way, costs what it did, and does nothing. */
+const deadResult = (
+  { id, label, changes, note }: Variant,
+  jobId: string,
+  path: AnyPath,
+  cost: Pick<VariantResult, 'mass' | 'price'>,
+): VariantResult => ({
+  id,
+  label,
+  changes,
+  note,
+  headline: { verdict: 'gives way', jobId, name: 'nothing turns it', multiple: 0, notKnown: 0 },
+  total: path.train.total,
+  parts: partsOf(path),
+  ...cost,
+});
+
+function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
+  if (path.machine !== 'dc') return timeOf(result);
+  const needs = [...SITUATION_NEEDS.working, 'motor', 'rotor', 'pack', 'wiring', 'controller', 'train'] as const;
+  if (lacksOf(path, needs).length > 0) return {};
+  const { drive } = path;
+  const working = situationOf(path, 'working');
+  const flow = operatingAt(path, working.demand, working.speed);
+  const lever = path.train.total / path.radius;
+  const brake = brakePoint(drive, motorSpeed(path, path.asked.speed));
+  const heat = result.run && !path.lacks.heat ? dayOf(path, result.run).heat?.peak : undefined;
+  return {
+    ...timeOf(result),
+    top: topSpeedOf(path),
+    creep: creepSpeedOf(path),
+    pull: carried(
+      path,
+      forceOf(
+        path,
+        { ...situationOf(path, 'starting'), acceleration: 0, back: false },
+        drivePoint(drive, 0).motorCurrent,
+      ),
+    ),
+    // Losses help to brake.
+    braking: carried(
+      path,
+      path.train.backEfficiency === 0
+        ? Infinity
+        : (drive.motors * brake.shaftTorque * lever) / path.train.backEfficiency,
+    ),
+    motorCurrent: flow.motorCurrent,
+    supplyCurrent: flow.supplyCurrent === undefined ? undefined : drive.motors * flow.supplyCurrent,
+    motorHeat: drive.motors * flow.motorCurrent ** 2 * drive.motor.resistance,
+    controllerHeat: drive.motors * controllerHeat(path.controller, path.restVoltage, flow.motorCurrent),
+    hottest: heat,
+    runTime: result.run && lacksOf(path, ['charge', 'throw']).length === 0 ? runTimeOf(path, result.run) : undefined,
+  };
+}
+
+/** What the tyres carry of a force; of what has none, all of it. */
+const carried = ({ load: { traction = Infinity } }: AnyPath, force: number): number | undefined =>
+  ifFinite(Math.min(force, traction));
+
+const timeOf = ({ run }: Judgement): Pick<VariantResult, 'time'> =>
+  run?.outcome === 'arrived' ? { time: run.time } : {};
+
+/** One controller or driver to a motor, none to a servo; and one breaker unless the branch holds all together. */
+const partsOf = ({ machine, motors, branch }: AnyPath): number =>
+  (machine === 'servo' ? 1 : 2) * motors + (branch.breaker ? (branch.together ? 1 : motors) : 0);
+
+/** What n motors and their controllers weigh and still cost: what is owned already costs nothing more. */
+function costOf(plan: Plan, mechanismId: string): Pick<VariantResult, 'mass' | 'price'> {
+  const mechanism = mechanismById(plan, mechanismId);
+  const { drive } = currentChoice(mechanism);
+  const motors = countOf(drive);
+  const parts = partIdsOf(drive).map((id) => plan.parts[id]?.part);
+  const masses = parts.map((part) => part?.mass?.si);
+  const prices = parts.map((part) => part && stillToPay(part, motors));
+  const sum = (values: readonly (number | undefined)[]) =>
+    values.every((value) => value !== undefined) ? values.reduce<number>((all, value) => all + value, 0) : undefined;
+  // A controller rarely says its mass; the motor's alone still tells them apart.
+  const mass = masses[0] === undefined ? undefined : motors * (masses[0] + (masses[1] ?? 0));
+  const price = sum(prices);
+  return { mass, price };
+}

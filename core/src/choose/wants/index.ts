@@ -1,0 +1,2 @@
+export * from './wants.js';
+export * from './likeForLike.js';

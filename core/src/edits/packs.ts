@@ -1,9 +1,0 @@
-import type { Change } from '../plan/change.js';
-import type { PartCopy } from '../plan/part.js';
-import type { Plan } from '../plan/plan.js';
-
-/** The robot's pack replaced, for all its mechanisms. Nothing where the plan has no pack. */
-export function changePack({ supply }: Plan, copy: PartCopy): readonly Change[] {
-  const node = supply.find(({ kind }) => kind === 'pack');
-  return node?.kind === 'pack' ? [{ at: ['parts', node.part], to: copy }] : [];
-}

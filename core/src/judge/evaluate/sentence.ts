@@ -1,0 +1,144 @@
+import type { Lack } from '../../plan/figures/figure.js';
+import { amount, capitalised, say, type Words } from '../../plan/words/phrase.js';
+import { showMultiple } from '../../plan/words/show.js';
+import type { Headline, Judgement } from './mechanism.js';
+import type { Idle, Ladder, Rung } from './rung.js';
+import type { LimitId } from '../limits/limit.js';
+import type { Verdict } from './verdict.js';
+
+/** What to think of a limit that gives first although there is enough of it. */
+const WHEN_FIRST: Readonly<Record<LimitId, string>> = {
+  volts: 'the motor simply has no more, and nothing is harmed',
+  stator: 'good to give first',
+  supply: 'good to give first',
+  slip: 'good to give first, since it spares everything behind it',
+  'brown-out': 'a bad one to give first: a current limit set below it would spare the rest of the robot',
+  discharge: 'a bad one to give first: a current limit set below it would spare the pack',
+  'branch-breaker': 'a bad one to give first: a current limit set below it would keep the mechanism alive',
+  'main-breaker': 'a bad one to give first: it takes the whole robot with it',
+  continuous: 'go on longer and it overheats',
+  heat: 'hold longer and it overheats',
+  'controller-heat': 'go on longer and the controller overheats, or turns itself down',
+  buckling: 'a bad one to give first: a thicker screw or a shorter free length would spare it',
+  'pull-out': 'beyond it steps are lost, and nothing will tell you',
+  'peak-torque': 'beyond it the driver alarms with a following error, and nothing is harmed',
+  'rated-torque': 'go on longer and it overheats',
+  'hold-current': 'beyond it the shaft slips from step to step, and nothing will tell you',
+  servo: 'beyond it the servo stalls: hot gears, and a rail pulled down',
+  'servo-hold': 'hold longer and it overheats',
+  rail: 'a bad one to give first: the rail sags and takes the other servos with it',
+  rope: 'a bad one to give first: a current limit set below it would spare it',
+  tooth:
+    'a bad one to give first: a broken tooth takes its neighbours with it, and a current limit below it would spare it',
+  'chain-skip': 'a bad one to give first: it jumps, wears its teeth and jumps again; a tensioner or more teeth mend it',
+  'chain-snap': 'a bad one to give first: a chain that breaks whips, and lets go of what it held',
+  'sprocket-shear': 'a bad one to give first: more teeth share the pull among more of them',
+  'belt-skip': 'it jumps before anything breaks, but loses its place: more tension or more teeth mend it',
+  'belt-shear': 'a bad one to give first: a wider belt or more teeth in mesh would spare it',
+  'belt-snap': 'a bad one to give first: a wider belt would spare it',
+  gearbox: 'a bad one to give first: a current limit set below it would spare its gears',
+  shaft: 'a bad one to give first: a thicker shaft costs little beside what hangs on it',
+};
+
+/** What happens where such a limit is passed, in place of a bare share. */
+const LOSES: Readonly<Partial<Record<LimitId, string>>> = {
+  'pull-out': 'it loses steps here, and nothing will tell you',
+  'peak-torque': 'alarm: following error',
+  'hold-current': 'it slips from step to step, and nothing will tell you',
+};
+
+const IDLE: Readonly<Record<Idle, string>> = {
+  'no load': 'Nothing pulls here: the motor may rest.',
+  'load drives': 'The load drives here: nothing has to pull, and the brakes hold it back.',
+  'held by friction': 'Friction holds it, just: the motor may rest until something shakes it.',
+  'held by rolling resistance': 'Rolling resistance holds it: the motor may rest until something nudges it.',
+  'stays by itself': 'A stage of the train stays by itself: the motor may rest.',
+  'held by brake': 'The brake holds it: the motor may rest.',
+  'held by ratchet': 'The ratchet holds it: the motor may rest.',
+};
+
+/** The word a verdict begins its sentence with. */
+export const LEAD: Readonly<Record<Verdict, string>> = {
+  enough: 'Enough.',
+  tight: 'Tight.',
+  'gives way': 'Gives way.',
+  'not known': 'Not known.',
+};
+
+/** The answer of one situation in a sentence or two: the verdict first. */
+export function ladderSentence(ladder: Ladder): { readonly lead: string; readonly rest: string } {
+  if (ladder.idle) return { lead: LEAD.enough, rest: IDLE[ladder.idle] };
+  const { first } = ladder;
+  if (ladder.lacks.length > 0 || !first) {
+    const names = [...new Set(ladder.lacks.map((lack) => lack.label))];
+    const least = ladder.rungs.find(({ outOfReach, multiple }) => !outOfReach && multiple !== undefined);
+    const known = least ? ` What is known gives at ${showMultiple(least.multiple!)}: ${least.name}.` : '';
+    const missing = names.length === 1 ? `${capitalised(names[0]!)} is missing.` : `Missing: ${names.join(', ')}.`;
+    return { lead: LEAD[ladder.verdict], rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
+  }
+  return {
+    lead: LEAD[ladder.verdict],
+    rest: `${first.subject} gives first, at ${showMultiple(first.multiple!)} the job: ${comment(first)}.${besides(ladder, first)}`,
+  };
+}
+
+/**
+ * The one answer for a mechanism, the verdict first: the sentence of the rung, the check or the missing figure that makes
+ * it so, wherever among its jobs and situations that stands.
+ */
+export function headlineSentence(
+  { verdict, jobId, check: id, situation }: Headline,
+  jobs: readonly Judgement[],
+): { readonly lead: string; readonly rest: Words } {
+  const job = jobs.find((candidate) => candidate.jobId === jobId)!;
+  if (situation !== undefined) return ladderSentence(job.ladders[situation]);
+  return { lead: LEAD[verdict], rest: job.checks.find((check) => check.id === id)!.sentence };
+}
+
+/**
+ * The same in a few words: what it is, its multiple, and of several jobs which one.
+ *
+ * @example headlineText(evaluateMechanism(plan, mast).headline) //=> 'pack-side limit 1.21×, Raise a crate, working'
+ */
+export function headlineText({ verdict, name, multiple, where }: Headline): string {
+  const what = verdict === 'not known' ? `${name} is missing` : name;
+  const times = multiple === undefined ? what : `${what} ${showMultiple(multiple)}`;
+  return where === undefined ? times : `${times}, ${where}`;
+}
+
+/** What there is of one limit, what is asked, and the margin. `unit` is that of the load's coordinate. */
+export function rungSentence(rung: Rung, { demand = NaN, ceiling }: Ladder, unit: 'm' | 'rad'): Words {
+  const { subject, capacity, wants } = rung;
+  if (rung.outOfReach) return `${subject} is out of reach: ${ceiling}.`;
+  if (capacity === undefined) return `${subject}: not known, ${lackWords(rung.lacks)}.`;
+  const dimension = unit === 'm' ? 'force' : 'torque';
+  return say`${subject} gives at ${amount(capacity, dimension)}, ${showMultiple(capacity / demand)} the ${amount(demand, dimension)} the job takes; wanted is ${showMultiple(wants)}.`;
+}
+
+function comment(first: Rung): string {
+  const { multiple = 0, wants, goodFirst } = first;
+  if (multiple < 1 && LOSES[first.id]) return LOSES[first.id]!;
+  if (multiple < 1)
+    return multiple === 0
+      ? 'it cannot do it at all'
+      : `it lacks ${Math.ceil((1 - multiple) * 100)} % of what the job takes`;
+  if (multiple >= wants) return WHEN_FIRST[first.id];
+  return goodFirst ? 'good to give first, a little close' : 'too close: the wanted margin is ' + showMultiple(wants);
+}
+
+/** A rung behind the first that is worse off by its own margin. */
+function besides(ladder: Ladder, first: Rung): string {
+  const other = ladder.rungs.find(
+    (rung) => rung !== first && !rung.outOfReach && rung.verdict === ladder.verdict && rung.verdict !== first.verdict,
+  );
+  return other && other.multiple !== undefined
+    ? ` ${capitalised(other.name)} is ${other.verdict} at ${showMultiple(other.multiple)}.`
+    : '';
+}
+
+/** What is missing, and why nothing stands in for it where there is more to say. */
+const lackWords = (lacks: readonly Lack[]): string =>
+  `${lacks.map(({ label }) => label).join(', ')} missing${lacks
+    .flatMap(({ why }) => (why ? [`: ${why}`] : []))
+    .slice(0, 1)
+    .join('')}`;

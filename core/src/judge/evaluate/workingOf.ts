@@ -1,0 +1,84 @@
+import { runOf } from './mechanism.js';
+import type { CheckId } from '../limits/check.js';
+import { checkOf } from './check.js';
+import { checkRule, limitOf } from '../machine/table.js';
+import { demandWorking, SITUATION_NEEDS, situationOf, type SituationId } from '../limits/situation.js';
+import type { LimitId } from '../limits/limit.js';
+import { lacksOf, type DcPath } from '../../path/powerpath/path.js';
+import type { AnyPath } from '../../path/powerpath/anyPath.js';
+import { div, named, valueOf, type Expression } from '../../path/worked/expression.js';
+import { flowingMotorCurrent, flowingPackVoltage, flowingSupplyCurrent } from '../../path/terms/flow.js';
+import {
+  backEmfConstantOf,
+  efficiencyOf,
+  resistanceOf,
+  restVoltageOf,
+  supplyResistanceOf,
+  torqueConstantOf,
+  totalOf,
+} from '../../path/terms/pathTerms.js';
+
+/** A number of the screen that can show its working. */
+export type WorkingRef =
+  | { readonly of: 'rung'; readonly rung: LimitId; readonly situation: SituationId }
+  | { readonly of: 'check'; readonly check: CheckId }
+  | { readonly of: 'demand'; readonly situation: SituationId }
+  | { readonly of: 'term'; readonly term: TermId };
+
+const FLOW = ['motor', 'pack', 'wiring', 'controller', 'train', 'output', 'load', 'job'] as const;
+
+const TERMS = {
+  total: { build: totalOf, needs: ['train'] },
+  efficiency: { build: efficiencyOf, needs: ['train', 'output'] },
+  torqueConstant: { build: torqueConstantOf, needs: ['motor'] },
+  backEmfConstant: { build: backEmfConstantOf, needs: ['motor'] },
+  resistance: { build: resistanceOf, needs: ['motor'] },
+  motorCurrent: { build: flowingMotorCurrent, needs: FLOW },
+  supplyCurrent: { build: flowingSupplyCurrent, needs: FLOW },
+  packVoltage: { build: flowingPackVoltage, needs: FLOW },
+  restVoltage: { build: restVoltageOf, needs: ['pack'] },
+  supplyResistance: { build: supplyResistanceOf, needs: ['pack', 'wiring'] },
+} as const;
+
+export type TermId = keyof typeof TERMS;
+
+const GENERAL: readonly TermId[] = ['total', 'efficiency', 'restVoltage'];
+
+export const TERM_IDS = Object.keys(TERMS) as readonly TermId[];
+
+/** The formula of a shown number with its inputs; `undefined` where one is missing or nothing is computed. */
+export function workingOf(path: AnyPath, ref: WorkingRef): Expression | undefined {
+  switch (ref.of) {
+    case 'term': {
+      const { build, needs } = TERMS[ref.term];
+      if (lacksOf(path, needs).length > 0) return undefined;
+      // Currents and constants of plain motors have no meaning for the other machines.
+      if (path.machine !== 'dc' && !GENERAL.includes(ref.term)) return undefined;
+      const built = build(path as DcPath);
+      // More than the pack can give has no root, and nothing to show.
+      return Number.isNaN(valueOf(built)) ? undefined : built;
+    }
+    case 'demand':
+      return lacksOf(path, SITUATION_NEEDS[ref.situation]).length > 0 ? undefined : demandWorking(path, ref.situation);
+    case 'check': {
+      const rule = checkRule(path, ref.check);
+      const run = rule.run ? runOf(path) : undefined;
+      return checkOf(rule, path, run).verdict === 'not known' ? undefined : rule.answer(path, run).working?.();
+    }
+    case 'rung': {
+      const limit = limitOf(path, ref.rung);
+      if (
+        !limit.applies(path) ||
+        lacksOf(path, [...SITUATION_NEEDS[ref.situation], ...limit.needs(ref.situation)]).length > 0
+      )
+        return undefined;
+      const situation = situationOf(path, ref.situation);
+      return named(
+        'x',
+        'multiple of the job',
+        'number',
+        div(limit.working(path, situation), demandWorking(path, ref.situation)),
+      );
+    }
+  }
+}

@@ -1,0 +1,7 @@
+export * from './between.js';
+export * from './march.js';
+export * from './onPack.js';
+export * from './packState.js';
+export * from './propose.js';
+export * from './result.js';
+export { duesOf } from './schedule.js';

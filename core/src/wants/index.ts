@@ -1,4 +1,0 @@
-export * from './likeForLike.js';
-export * from './measure.js';
-export * from './stockOf.js';
-export * from './wants.js';
