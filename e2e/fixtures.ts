@@ -1,10 +1,24 @@
 import type { PlanPage, StoredPlan } from '@rough-gear/contract/api';
-import { test as base, type Page } from '@playwright/test';
-import { TestServer } from './server.js';
+import { test as base, type BrowserContext, type Page } from '@playwright/test';
+import { DEMO_IDS, TestServer } from './server.js';
+
+interface Options {
+  /**
+   * Whether a test has a server, and a browser's storage, of its own: where it stops the server, writes to what all robots
+   * share (the shelf, the bench book, diaries, the list of robots), or looks at what is kept for when the server is away.
+   */
+  ownServer: boolean;
+}
 
 interface Fixtures {
   server: TestServer;
+  robots: Robots;
   heron: Heron;
+}
+
+interface WorkerFixtures {
+  sharedServer: TestServer;
+  sharedContext: BrowserContext;
 }
 
 /** The demo robot as a test reaches it: by page and by the server's own answer. */
@@ -27,7 +41,7 @@ export class Heron {
 
   /** What the server holds. */
   async stored(): Promise<StoredPlan> {
-    return (await (await fetch(`${this.server.url}/api/plans/${this.id}`)).json()) as StoredPlan;
+    return storedPlan(this.server, this.id);
   }
 
   rung(id: string) {
@@ -39,23 +53,97 @@ export class Heron {
   }
 }
 
+const storedPlan = async (server: TestServer, id: string): Promise<StoredPlan> =>
+  (await (await fetch(`${server.url}/api/plans/${id}`)).json()) as StoredPlan;
+
+/** Ids of the demo robots, the same on every server that began with the seed. */
+const demoIds = (): Readonly<Record<string, string>> => JSON.parse(process.env[DEMO_IDS]!) as Record<string, string>;
+
 export async function planIdOf(server: TestServer, name: string): Promise<string> {
   const { plans } = (await (await fetch(`${server.url}/api/plans`)).json()) as PlanPage;
   return plans.find((plan) => plan.name === name)!.id;
 }
 
-export const test = base.extend<Fixtures>({
-  // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures it needs from this pattern.
-  server: async ({}, use) => {
+/** The demo robots as a test may change them: each is a copy of its own where the server is shared. */
+export class Robots {
+  private readonly made = new Map<string, string>();
+
+  constructor(
+    private readonly server: TestServer,
+    private readonly shared: boolean,
+  ) {}
+
+  async idOf(name: 'Heron' | 'Limpet'): Promise<string> {
+    const id = demoIds()[name]!;
+    if (!this.shared) return id;
+    const known = this.made.get(name);
+    if (known !== undefined) return known;
+    const { document } = await storedPlan(this.server, id);
+    const copy = await this.ask('POST', '', { document });
+    const { id: made } = (await copy.json()) as StoredPlan;
+    this.made.set(name, made);
+    return made;
+  }
+
+  async dispose(): Promise<void> {
+    for (const id of this.made.values()) await this.ask('DELETE', `/${id}`);
+  }
+
+  private ask(method: string, path: string, body?: unknown): Promise<Response> {
+    return fetch(`${this.server.url}/api/plans${path}`, {
+      method,
+      headers: { 'content-type': 'application/json', origin: this.server.url },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
+  }
+}
+
+/** What a test before left in the browser goes; what it loaded stays, so that the program need not be read again. */
+async function asNew(page: Page, server: TestServer): Promise<void> {
+  await page.context().clearCookies();
+  await page.goto(`${server.url}/icon.svg`);
+  await page.evaluate(() => localStorage.clear());
+}
+
+export const test = base.extend<Options & Fixtures, WorkerFixtures>({
+  ownServer: [false, { option: true }],
+  sharedServer: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures it needs from this pattern.
+    async ({}, use) => {
+      const server = new TestServer();
+      await server.start();
+      await use(server);
+      await server.dispose();
+    },
+    { scope: 'worker' },
+  ],
+  sharedContext: [
+    async ({ browser }, use) => {
+      const context = await browser.newContext({ serviceWorkers: 'block' });
+      await use(context);
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ ownServer, sharedServer }, use) => {
+    if (!ownServer) return use(sharedServer);
     const server = new TestServer();
     await server.start();
     await use(server);
     await server.dispose();
   },
+  context: async ({ ownServer, sharedContext, browser, viewport }, use) => {
+    if (!ownServer) return use(sharedContext);
+    const context = await browser.newContext({ viewport });
+    await use(context);
+    await context.close();
+  },
   // Whatever the page throws, or the content policy refuses, fails the test that did it. The server outlives the page: what a
   // page still fetches when its test ends is no fault.
-  page: async ({ page, server }, use) => {
-    void server;
+  page: async ({ context, server, ownServer, viewport }, use) => {
+    const page = await context.newPage();
+    if (viewport) await page.setViewportSize(viewport);
+    if (!ownServer) await asNew(page, server);
     const thrown: string[] = [];
     page.on('pageerror', (error) => thrown.push(error.message));
     page.on('console', (message) => {
@@ -63,10 +151,16 @@ export const test = base.extend<Fixtures>({
         thrown.push(message.text());
     });
     await use(page);
+    await page.close();
     expect(thrown).toEqual([]);
   },
-  heron: async ({ server, page }, use) => {
-    await use(new Heron(server, page, await planIdOf(server, 'Heron')));
+  robots: async ({ server, ownServer }, use) => {
+    const robots = new Robots(server, !ownServer);
+    await use(robots);
+    await robots.dispose();
+  },
+  heron: async ({ server, page, robots }, use) => {
+    await use(new Heron(server, page, await robots.idOf('Heron')));
   },
 });
 

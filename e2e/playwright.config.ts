@@ -3,6 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './tests',
   outputDir: '../test-results',
+  globalSetup: './seed.ts',
   workers: 2,
   fullyParallel: true,
   // A busy machine is slow: time is the bench's matter, never a test's.

@@ -1,19 +1,31 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
+/** Names the folder in which the demo is made and judged already; without it a server makes the demo anew. */
+export const SEED = 'ROUGH_GEAR_TEST_SEED';
+/** Names the demo robots' ids, as JSON by name. */
+export const DEMO_IDS = 'ROUGH_GEAR_TEST_DEMO';
 const ADDRESS = /http:\/\/localhost:(\d+)/;
 
-/** The real application on a database of its own, seeded with the demo. */
+function copyOfSeed(): string {
+  const folder = mkdtempSync(join(tmpdir(), 'rough-gear-'));
+  const seed = process.env[SEED];
+  if (seed) cpSync(seed, folder, { recursive: true });
+  return folder;
+}
+
+/** The real application on a database of its own, with the demo in it. */
 export class TestServer {
   private child: ChildProcess | undefined;
-  readonly folder = mkdtempSync(join(tmpdir(), 'rough-gear-'));
   port = 0;
   /** Settings beside those that every test has. */
   environment: Readonly<Record<string, string>> = {};
+
+  constructor(readonly folder = copyOfSeed()) {}
 
   get url(): string {
     return `http://localhost:${this.port}`;

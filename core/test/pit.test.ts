@@ -6,11 +6,15 @@ import {
   packVoltage,
   pitChecks,
   resolvePath,
+  robotOnPack,
   robotPack,
   runOf,
   scriptOf,
+  simulateMatch,
   wornSoFar,
+  type MatchScript,
   type PackFigures,
+  type When,
 } from '../src/index.js';
 import { demoPlan, mechanismOf, nansIn, said, withChange } from './demo.js';
 
@@ -55,12 +59,16 @@ describe('what a mechanism does in a match', () => {
     const lift = mechanismOf(heron, 'lift');
     const work = matchWork(heron, lift);
     const lane = scriptOf(heron)!.lanes.find(({ mechanism }) => mechanism === 'lift')!;
-    const [go] = lane.goes;
-    expect(go!.when.kind === 'every' || lane.goes.length > 1).toBe(true);
-    expect(work.goes).toBe(14);
+    expect(lane.goes.map(({ job, when }) => [job, when.kind])).toEqual([
+      ['raise', 'every'],
+      ['lower', 'after'],
+    ]);
+    // Every 12 s from the first second on up, and two seconds later down again; the end cuts the last one off.
+    expect(work.goes).toBe(26);
     const path = resolvePath(heron, lift, 'raise');
-    // Fourteen times up, as far as it goes.
-    expect(work.turns).toBeCloseTo((14 * path.asked.travel!) / path.radius / (2 * Math.PI), 6);
+    const whole = path.asked.travel! / path.radius / (2 * Math.PI);
+    expect(work.turns).toBeGreaterThan(25 * whole);
+    expect(work.turns).toBeLessThan(26 * whole);
   });
 
   it('is its first job over and over where there is no script', () => {
@@ -125,5 +133,46 @@ describe('what a pack tells', () => {
   it('refuses a load that is none', () => {
     expect(() => packTold(pack, 12, { voltage: 12.5, current: 10 })).toThrow(RangeError);
     expect(() => packTold(pack, 12, { voltage: 11, current: 0 })).toThrow(RangeError);
+  });
+});
+
+describe('the goes a script makes', () => {
+  const lift = mechanismOf(heron, 'lift');
+  const goesOf = (...whens: readonly When[]): number => {
+    const script: MatchScript = {
+      id: 'one',
+      name: 'one',
+      counts: true,
+      parts: [{ name: 'all', seconds: 150 }],
+      lanes: [{ mechanism: 'lift', goes: whens.map((when, i) => ({ id: `go ${i}`, job: 'raise', when })) }],
+      draws: [],
+    };
+    return matchWork({ ...heron, scripts: [script] }, lift).goes;
+  };
+
+  it('end with the match, whatever the script says', () => {
+    expect(goesOf({ kind: 'every', time: 15, from: 0, to: 600 })).toBe(10);
+    expect(goesOf({ kind: 'at', time: 250 })).toBe(0);
+  });
+
+  it('come again with each go that they wait for', () => {
+    const every: When = { kind: 'every', time: 30, from: 0, to: 149 };
+    expect(goesOf(every, { kind: 'after', go: 'go 0', wait: 1 })).toBe(10);
+  });
+
+  it('wait for their lane: what cannot begin is not played', () => {
+    const one = runOf(resolvePath(heron, lift, 'raise'))!.time;
+    expect(goesOf({ kind: 'every', time: 0.5, from: 0, to: 150 })).toBe(Math.ceil(150 / one));
+  });
+
+  it('are those of the match that is gone through, on the demo too', () => {
+    const script = scriptOf(heron)!;
+    const played = simulateMatch(robotOnPack(heron, script)!, script);
+    script.lanes.forEach(({ mechanism }, i) => {
+      const begun = played.goes.filter(({ lane, outcome }) => lane === i && outcome !== 'never begun');
+      expect([mechanism, matchWork(heron, mechanismOf(heron, mechanism)).goes]).toEqual([mechanism, begun.length]);
+    });
+    // Driving about between its pushes is work too.
+    expect(matchWork(heron, mechanismOf(heron, 'drive')).seconds).toBeGreaterThan(100);
   });
 });

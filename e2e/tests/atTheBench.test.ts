@@ -1,4 +1,4 @@
-import { expect, planIdOf, test } from '../fixtures.js';
+import { expect, test } from '../fixtures.js';
 
 /** Wires, coils, holds and holes: what a builder does with the parts in hand, without paper beside the keyboard. */
 
@@ -69,8 +69,8 @@ test('a servo that holds: pushed off, warm, worn, capped, and where it goes when
   await expect(page.getByTestId('usual-servo')).toContainText('2 N·m to 6 N·m');
 });
 
-test('a board for servos must have an output for each', async ({ page, server }) => {
-  const id = await planIdOf(server, 'Limpet');
+test('a board for servos must have an output for each', async ({ page, server, robots }) => {
+  const id = await robots.idOf('Limpet');
   await page.goto(`${server.url}/robots/${id}/legs/rail`);
   await page.getByRole('button', { name: 'A board for servos' }).click();
   await page.getByRole('dialog').getByText('board for servos, 16 outputs').click();
@@ -94,8 +94,12 @@ test('a train unfolded, and a template that is turned to save a sheet', async ({
   await expect(page.getByText(/Print (it )?at 100 %/)).toBeVisible();
 });
 
-test('a screw: lead from the carriage’s speed, its nut, and where it begins to whip', async ({ page, server }) => {
-  const id = await planIdOf(server, 'Limpet');
+test('a screw: lead from the carriage’s speed, its nut, and where it begins to whip', async ({
+  page,
+  server,
+  robots,
+}) => {
+  const id = await robots.idOf('Limpet');
   await page.goto(`${server.url}/robots/${id}/sled/motor`);
   await page.getByRole('button', { name: 'Compare', exact: true }).click();
   await page.getByRole('tab', { name: 'Lead of the screw' }).click();
@@ -167,8 +171,8 @@ test('two kinds of motor on one output: who carries, and who is dragged along', 
   await expect(says).toContainText('is dragged along');
 });
 
-test('a stage more inside a servo, and taken out again', async ({ page, server }) => {
-  const id = await planIdOf(server, 'Limpet');
+test('a stage more inside a servo, and taken out again', async ({ page, server, robots }) => {
+  const id = await robots.idOf('Limpet');
   await page.goto(`${server.url}/robots/${id}/legs/motor`);
   await sectionOf(page, 'Servo', 'Inside').click();
   const inside = page.getByTestId('inside');

@@ -3,6 +3,8 @@ import { randomFrom } from '@rough-gear/core';
 import type { Page } from '@playwright/test';
 import { expect, test, type Heron } from '../fixtures.js';
 
+test.use({ ownServer: true });
+
 /** The bench book: measured live, fitted, taken into the part, judged again and undone. */
 
 const button = (page: Page, name: string) => page.getByRole('button', { name, exact: true });

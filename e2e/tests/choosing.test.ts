@@ -309,33 +309,37 @@ test('steppers and servos are searched like motors, each among its own kind', as
   expect(grip.choices.find(({ id }) => id === grip.current)!.drive.kind).toBe('servo');
 });
 
-test('what is owned and what others here use can lead the choice', async ({ heron, page, server }) => {
-  for (const [id, marks] of [
-    ['motor-brushed-36-35t', { owned: 4, common: true }],
-    ['controller-brushed-20', { owned: 4 }],
-  ] as const)
-    await fetch(`${server.url}/api/shelf/${id}`, {
-      method: 'PATCH',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify(marks),
-    });
-  await heron.open('intake', 'motor', '?choose=shortlist');
-  // Money first asks for the ceiling; what lies here begins at once, and the form shows what it asked for.
-  await page.getByRole('button', { name: /^Money first/ }).click();
-  await expect(page.getByRole('textbox', { name: 'most money' })).toBeFocused();
-  await page.getByRole('button', { name: /^What lies here/ }).click();
-  await expect(page.getByRole('checkbox', { name: /only what lies on the shelf unused/ })).toBeChecked();
-  await expect(fallen(page)).toContainText('tried:', SLOW);
-  await expect(found(page)).toContainText('brushed can 36 mm, 35 turns');
-  // Nothing is found that would have to be bought.
-  await expect(found(page)).not.toContainText('inrunner');
-  const first = found(page).getByRole('row').nth(1);
-  // Nothing of it is to be paid or bought any more.
-  await first.getByRole('button').click();
-  await chosen(page).getByRole('button', { name: 'Take it' }).click();
-  await tab(page, 'Reasons').click();
-  await expect(page.getByTestId('reasons')).toContainText('price 0 then, now 0');
-  await expect(page.getByTestId('reasons')).toContainText('pieces to buy 0 then, now 0');
+test.describe('with a server of its own,', () => {
+  test.use({ ownServer: true });
+
+  test('what is owned and what others here use can lead the choice', async ({ heron, page, server }) => {
+    for (const [id, marks] of [
+      ['motor-brushed-36-35t', { owned: 4, common: true }],
+      ['controller-brushed-20', { owned: 4 }],
+    ] as const)
+      await fetch(`${server.url}/api/shelf/${id}`, {
+        method: 'PATCH',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(marks),
+      });
+    await heron.open('intake', 'motor', '?choose=shortlist');
+    // Money first asks for the ceiling; what lies here begins at once, and the form shows what it asked for.
+    await page.getByRole('button', { name: /^Money first/ }).click();
+    await expect(page.getByRole('textbox', { name: 'most money' })).toBeFocused();
+    await page.getByRole('button', { name: /^What lies here/ }).click();
+    await expect(page.getByRole('checkbox', { name: /only what lies on the shelf unused/ })).toBeChecked();
+    await expect(fallen(page)).toContainText('tried:', SLOW);
+    await expect(found(page)).toContainText('brushed can 36 mm, 35 turns');
+    // Nothing is found that would have to be bought.
+    await expect(found(page)).not.toContainText('inrunner');
+    const first = found(page).getByRole('row').nth(1);
+    // Nothing of it is to be paid or bought any more.
+    await first.getByRole('button').click();
+    await chosen(page).getByRole('button', { name: 'Take it' }).click();
+    await tab(page, 'Reasons').click();
+    await expect(page.getByTestId('reasons')).toContainText('price 0 then, now 0');
+    await expect(page.getByTestId('reasons')).toContainText('pieces to buy 0 then, now 0');
+  });
 });
 
 test('slow work is compared like with like: every motor geared to today’s wheel speed, and both kinds kept', async ({

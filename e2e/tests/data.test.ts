@@ -4,6 +4,8 @@ import type { PlanPage } from '@rough-gear/contract/api';
 import { expect, test } from '../fixtures.js';
 import type { TestServer } from '../server.js';
 
+test.use({ ownServer: true });
+
 const heron = JSON.parse(readFileSync(new URL('../../contract/demo/heron.json', import.meta.url), 'utf8')) as {
   mechanisms: unknown[];
 };

@@ -13,28 +13,32 @@ test('from the start page to what gives first on the mast lift, and what to chan
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('gives first');
 });
 
-test('dragging the ratio takes a rung across 1×, and it is still there after a restart of the server', async ({
-  heron,
-  page,
-  server,
-}) => {
-  await heron.open('lift');
-  await expect(heron.rung('volts')).toContainText('1.29×');
-  const handle = page.getByTestId('ratio-handle');
-  const box = (await handle.boundingBox())!;
-  await page.mouse.move(box.x + 12, box.y + 12);
-  await page.mouse.down();
-  await page.mouse.move(box.x + 210, box.y + 12, { steps: 12 });
-  // While it is dragged, everything has moved already.
-  await expect(heron.rung('volts')).toHaveAccessibleName(/gives way/);
-  await page.mouse.up();
-  await expect(page.getByTestId('answer')).toContainText('Gives way.');
-  await heron.saved();
-  const total = await page.getByRole('textbox', { name: 'Total reduction' }).inputValue();
+test.describe('with a server of its own,', () => {
+  test.use({ ownServer: true });
 
-  await server.stop();
-  await server.start();
-  await page.reload();
-  await expect(page.getByRole('textbox', { name: 'Total reduction' })).toHaveValue(total);
-  await expect(heron.rung('volts')).toHaveAccessibleName(/gives way/);
+  test('dragging the ratio takes a rung across 1×, and it is still there after a restart of the server', async ({
+    heron,
+    page,
+    server,
+  }) => {
+    await heron.open('lift');
+    await expect(heron.rung('volts')).toContainText('1.29×');
+    const handle = page.getByTestId('ratio-handle');
+    const box = (await handle.boundingBox())!;
+    await page.mouse.move(box.x + 12, box.y + 12);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 210, box.y + 12, { steps: 12 });
+    // While it is dragged, everything has moved already.
+    await expect(heron.rung('volts')).toHaveAccessibleName(/gives way/);
+    await page.mouse.up();
+    await expect(page.getByTestId('answer')).toContainText('Gives way.');
+    await heron.saved();
+    const total = await page.getByRole('textbox', { name: 'Total reduction' }).inputValue();
+
+    await server.stop();
+    await server.start();
+    await page.reload();
+    await expect(page.getByRole('textbox', { name: 'Total reduction' })).toHaveValue(total);
+    await expect(heron.rung('volts')).toHaveAccessibleName(/gives way/);
+  });
 });

@@ -1,6 +1,6 @@
 import type { ServoDrive, StepDrive } from '@rough-gear/core';
 import type { Locator, Page } from '@playwright/test';
-import { expect, planIdOf, test } from '../fixtures.js';
+import { expect, test } from '../fixtures.js';
 
 const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });
 
@@ -114,8 +114,13 @@ test('the linkage is dragged and stepped, and a dead spot is said', async ({ her
   await heron.saved();
 });
 
-test('all servos of a rail share one budget, and what may stall together is said', async ({ heron, page, server }) => {
-  await page.goto(`${server.url}/robots/${await planIdOf(server, 'Limpet')}/legs/rail`);
+test('all servos of a rail share one budget, and what may stall together is said', async ({
+  heron,
+  page,
+  server,
+  robots,
+}) => {
+  await page.goto(`${server.url}/robots/${await robots.idOf('Limpet')}/legs/rail`);
   const budget = page.getByTestId('rail-budget');
   await expect(budget).toContainText('Legs × 6');
   await expect(budget).toContainText('Winch');
@@ -149,8 +154,8 @@ test('measured pulses make the card, and what is no angle is refused', async ({ 
   await expect(page.getByTestId('calibration').getByRole('row')).toHaveCount(4);
 });
 
-test('the tip of a chain has its blob, and a joint more makes it larger', async ({ page, server }) => {
-  await page.goto(`${server.url}/robots/${await planIdOf(server, 'Limpet')}/legs/motor`);
+test('the tip of a chain has its blob, and a joint more makes it larger', async ({ page, server, robots }) => {
+  await page.goto(`${server.url}/robots/${await robots.idOf('Limpet')}/legs/motor`);
   await page.getByRole('group', { name: 'Servo' }).getByRole('button', { name: 'Precision' }).click();
   const tip = page.getByTestId('tip');
   await expect(tip).toContainText('at worst');

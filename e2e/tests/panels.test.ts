@@ -128,18 +128,22 @@ test('an address that leads nowhere says so and offers a way on', async ({ page,
   await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
 });
 
-test('while the server is away the start page offers what this browser has kept', async ({ heron, page, server }) => {
-  await heron.open('lift', 'load');
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-  await page.reload();
-  await page.getByTestId('gauge').waitFor();
-  await heron.allThere();
-  await server.stop();
-  await page.getByRole('link', { name: 'Robots' }).click();
-  await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
-  await page.getByRole('region', { name: 'Kept in this browser' }).getByRole('link', { name: 'Heron' }).click();
-  await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
-  await expect(page.getByTestId('save-state')).toBeVisible();
+test.describe('with a server of its own,', () => {
+  test.use({ ownServer: true });
+
+  test('while the server is away the start page offers what this browser has kept', async ({ heron, page, server }) => {
+    await heron.open('lift', 'load');
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+    await page.reload();
+    await page.getByTestId('gauge').waitFor();
+    await heron.allThere();
+    await server.stop();
+    await page.getByRole('link', { name: 'Robots' }).click();
+    await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
+    await page.getByRole('region', { name: 'Kept in this browser' }).getByRole('link', { name: 'Heron' }).click();
+    await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
+    await expect(page.getByTestId('save-state')).toBeVisible();
+  });
 });
 
 test('a motor’s constants stand on its panel, and Kv is taken as a torque constant or as a free run', async ({

@@ -3,6 +3,8 @@ import type { Browser, Page } from '@playwright/test';
 import { expect, planIdOf, test } from '../fixtures.js';
 import type { TestServer } from '../server.js';
 
+test.use({ ownServer: true });
+
 /** Beside the robot: two phones, no network, bad light, one hand. */
 const PHONE = { viewport: { width: 390, height: 844 } };
 

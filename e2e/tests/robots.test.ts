@@ -2,6 +2,8 @@ import { dcDriveOf } from '@rough-gear/core';
 import { readFileSync } from 'node:fs';
 import { expect, test } from '../fixtures.js';
 
+test.use({ ownServer: true });
+
 test('the start page says what is wrong in each robot, and makes, renames, duplicates, bins and brings back', async ({
   page,
   server,

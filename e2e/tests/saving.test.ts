@@ -1,5 +1,7 @@
 import { expect, test, Heron } from '../fixtures.js';
 
+test.use({ ownServer: true });
+
 test('with the server stopped an edit is kept, survives a reload, and is sent when the server is back', async ({
   heron,
   page,

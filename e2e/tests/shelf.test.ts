@@ -4,6 +4,8 @@ import type { Locator, Page } from '@playwright/test';
 import { expect, test } from '../fixtures.js';
 import type { TestServer } from '../server.js';
 
+test.use({ ownServer: true });
+
 const sheet = (page: Page): Locator => page.getByTestId('part-sheet');
 const rows = (page: Page): Locator => page.getByTestId('parts').getByRole('row');
 const open = async (page: Page, server: TestServer, kind = 'motor') => {

@@ -1,6 +1,6 @@
 import type { GearStage, ServoPart } from '@rough-gear/core';
 import type { Locator, Page } from '@playwright/test';
-import { expect, planIdOf, test, type Heron } from '../fixtures.js';
+import { expect, test, type Heron } from '../fixtures.js';
 
 const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });
 
@@ -82,8 +82,8 @@ test('without the server the search says that the shelf is out of reach', async 
   expect(server.port).toBeGreaterThan(0);
 });
 
-test('the gears inside a servo are changed in the same way, and undone', async ({ page, server }) => {
-  const id = await planIdOf(server, 'Limpet');
+test('the gears inside a servo are changed in the same way, and undone', async ({ page, server, robots }) => {
+  const id = await robots.idOf('Limpet');
   await page.goto(`${server.url}/robots/${id}/legs/motor`);
   await page.getByRole('group', { name: 'Servo' }).getByRole('button', { name: 'Inside' }).click();
   const inside = page.getByTestId('inside');
@@ -107,8 +107,8 @@ test('the gears inside a servo are changed in the same way, and undone', async (
   await expect(first).toHaveValue(before);
 });
 
-test('no chain or belt, no length to choose: the page says where gears stand', async ({ page, server }) => {
-  await page.goto(`${server.url}/robots/${await planIdOf(server, 'Limpet')}/drive/s1?train=lengths`);
+test('no chain or belt, no length to choose: the page says where gears stand', async ({ page, server, robots }) => {
+  await page.goto(`${server.url}/robots/${await robots.idOf('Limpet')}/drive/s1?train=lengths`);
   await expect(page.getByText('No stage of this train is a chain or a belt.')).toBeVisible();
   await page
     .getByRole('group', { name: 'Page of the train' })
@@ -120,6 +120,7 @@ test('no chain or belt, no length to choose: the page says where gears stand', a
 test('a motor without a reduction has a place to add one, and nothing turns behind a screw', async ({
   heron,
   page,
+  robots,
 }) => {
   await heron.open('turntable', 's1');
   await page.getByRole('button', { name: 'Remove stage 1' }).click();
@@ -135,7 +136,7 @@ test('a motor without a reduction has a place to add one, and nothing turns behi
   await expect(strip.getByRole('button', { name: /No reduction/ })).toHaveCount(0);
   await expect(page.getByRole('group', { name: 'Stage 1' })).toContainText('Toothed belt');
 
-  const limpet = await planIdOf(heron.server, 'Limpet');
+  const limpet = await robots.idOf('Limpet');
   await page.goto(`${heron.server.url}/robots/${limpet}/sled`);
   await strip.getByRole('button', { name: /^Screw/ }).click();
   await page.getByRole('combobox', { name: 'Add a stage' }).selectOption({ label: 'Gears' });

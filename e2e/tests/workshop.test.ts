@@ -4,6 +4,8 @@ import { PDFDocument } from 'pdf-lib';
 import { PNG } from 'pngjs';
 import { expect, test } from '../fixtures.js';
 
+test.use({ ownServer: true });
+
 /** From the plan to the workshop: what to buy, what to type in, where each wire goes, and all of it on paper. */
 
 test('the order sheet: spares by a rule, what is owned, as CSV', async ({ heron, page, server }) => {

@@ -1,49 +1,31 @@
+import type { Component } from 'vue';
 import { createRouter, createWebHistory, type RouteRecordRaw } from 'vue-router';
+import { ROUTES, type RouteName } from './routes.js';
 import RobotsView from './views/robots/RobotsView.vue';
 
+/** The page of each address; all but the first are fetched when they are first opened. */
+const PAGES: Readonly<Record<RouteName, Component | (() => Promise<Component>)>> = {
+  robots: RobotsView,
+  'robot-paper': () => import('./views/robot/paper/RobotPaper.vue'),
+  pit: () => import('./views/pit/PitView.vue'),
+  mechanism: () => import('./views/mechanism/MechanismView.vue'),
+  shelf: () => import('./views/shelf/ShelfView.vue'),
+  bench: () => import('./views/bench/BenchView.vue'),
+  'trial-paper': () => import('./views/bench/paper/TrialPaper.vue'),
+  data: () => import('./views/data/DataView.vue'),
+  'sign-in': () => import('./views/access/SignInView.vue'),
+  models: () => import('./views/models/ModelsView.vue'),
+};
+
 const routes: RouteRecordRaw[] = [
-  { path: '/', redirect: '/robots' },
-  { path: '/robots', name: 'robots', component: RobotsView },
-  {
-    path: '/robots/:planId/paper/:sheet(order|cards|wiring|book)',
-    name: 'robot-paper',
-    component: () => import('./views/robot/paper/RobotPaper.vue'),
-    props: true,
-  },
-  {
-    path: '/robots/:planId/pit/:page(checks|cards|wires|verdicts)?',
-    name: 'pit',
-    component: () => import('./views/pit/PitView.vue'),
-    props: true,
-  },
-  {
-    path: '/robots/:planId/:mechanismId?/:link?',
-    name: 'mechanism',
-    component: () => import('./views/mechanism/MechanismView.vue'),
-    props: true,
-  },
-  {
-    path: '/shelf/:kind?/:partId?',
-    name: 'shelf',
-    component: () => import('./views/shelf/ShelfView.vue'),
-    props: true,
-  },
-  {
-    path: '/bench/:trialId?',
-    name: 'bench',
-    component: () => import('./views/bench/BenchView.vue'),
-    props: true,
-  },
-  {
-    path: '/bench/:trialId/paper/:form(blank|report)',
-    name: 'trial-paper',
-    component: () => import('./views/bench/paper/TrialPaper.vue'),
-    props: true,
-  },
-  { path: '/data', name: 'data', component: () => import('./views/data/DataView.vue') },
-  { path: '/sign-in', name: 'sign-in', component: () => import('./views/access/SignInView.vue') },
-  { path: '/models', name: 'models', component: () => import('./views/models/ModelsView.vue') },
-  { path: '/:rest(.*)*', redirect: '/robots' },
+  { path: '/', redirect: ROUTES.robots },
+  ...(Object.keys(ROUTES) as RouteName[]).map((name) => ({
+    name,
+    path: ROUTES[name],
+    component: PAGES[name],
+    props: ROUTES[name].includes(':'),
+  })),
+  { path: '/:rest(.*)*', redirect: ROUTES.robots },
 ];
 
 // All components in every state on one page: for those who change them.

@@ -3,6 +3,7 @@ import { inject, provide, shallowRef, toRaw, watch, type InjectionKey, type Ref 
 import { usePlan } from '../stores/plan.js';
 import { searchWorkers } from '../workers/core.js';
 import type { RobotVerdict } from '../workers/core.worker.js';
+import { recalled, remember } from '../workers/verdictMemory.js';
 
 /** A match takes a second to go through: whoever types or has just come in is not made to wait for it. */
 const WAIT_MS = 1500;
@@ -17,18 +18,28 @@ export function provideRobotVerdict(): Known {
   let timer: ReturnType<typeof setTimeout> | undefined;
   watch(
     [() => store.document, () => store.id] as const,
-    ([plan, id], [, before]) => {
+    ([plan, id], [was, before]) => {
       clearTimeout(timer);
       if (id !== before) verdict.value = undefined;
       if (!plan || plan.mechanisms.length === 0) return;
-      timer = setTimeout(() => void ask(plan), WAIT_MS);
+      // What is known of a plan as it is opened is said at once.
+      if (!was) void recall(plan);
+      timer = setTimeout(() => void judge(plan), WAIT_MS);
     },
     { immediate: true },
   );
-  async function ask(plan: Plan): Promise<void> {
+  async function recall(plan: Plan): Promise<boolean> {
+    const known = await recalled(toRaw(plan));
+    if (known && store.document === plan) verdict.value = known;
+    return known !== undefined;
+  }
+  async function judge(plan: Plan): Promise<void> {
+    if (await recall(plan)) return;
     // Beside the worker that answers what is typed and clicked: nobody waits for this one.
     const found = await searchWorkers()[1]!.judgeRobot(toRaw(plan));
-    if (found && store.document === plan) verdict.value = found;
+    if (!found) return;
+    void remember(toRaw(plan), found);
+    if (store.document === plan) verdict.value = found;
   }
   provide(KEY, verdict);
   return verdict;

@@ -1,9 +1,13 @@
 import { wrap, type Remote } from 'comlink';
 import type { CoreWorker } from './core.worker.js';
+import address from './core.worker.ts?worker&url';
 import { whenIdle } from './idle.js';
 
+/** Where the worker's code is: the name carries a hash, so that it also tells one build from another. */
+export const CORE_WORKER: string = address;
+
 function startOn(port: MessagePort): void {
-  new Worker(new URL('./core.worker.ts', import.meta.url), { type: 'module' }).postMessage(port, [port]);
+  new Worker(CORE_WORKER, { type: 'module' }).postMessage(port, [port]);
 }
 
 /** What begins once `ready` is so; calls wait in the channel meanwhile. */

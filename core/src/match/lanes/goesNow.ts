@@ -5,11 +5,8 @@ import type { LaneNow } from './laneNow.js';
 import { Mover, type Command } from './mover.js';
 import type { MovedJob } from './onPack.js';
 import type { GoOutcome, GoResult } from './result.js';
-import { duesOf, waitingFor, type Due } from './schedule.js';
+import { duesOf, givenUpAfter, insertDue, waitingFor, type Due } from './schedule.js';
 
-/** A go that is not there by then, or by so many times what it may take, is given up. s */
-const LONGEST_GO = 60;
-const PATIENCE = 3;
 /** A wheel this near its speed has it. */
 const AT_SPEED = 0.98;
 /** How many times between two throws a wheel is kept at speed for the next. */
@@ -117,7 +114,7 @@ export class GoesNow {
     lane.due = due;
     lane.began = time;
     const asked = job?.kind === 'moved' ? job.asked.time : 0;
-    lane.until = time + Math.max(LONGEST_GO, PATIENCE * asked);
+    lane.until = time + givenUpAfter(asked);
     lane.told = { job: go.job };
     if (go.cruise) cruise(lane, go.cruise, time);
     else if (job?.kind === 'timed') {
@@ -129,9 +126,7 @@ export class GoesNow {
 
   private wake({ id }: Go, kind: 'after' | 'with', time: number): void {
     for (const { lane, go, wait } of waitingFor(this.script, id, kind)) {
-      const planned = time + wait;
-      const later = this.dues.findIndex((due) => due.planned > planned);
-      this.dues.splice(later < 0 ? this.dues.length : later, 0, { lane, go, planned });
+      insertDue(this.dues, { lane, go, planned: time + wait });
     }
   }
 }

@@ -4,4 +4,4 @@ export * from './onPack.js';
 export * from './packState.js';
 export * from './propose.js';
 export * from './result.js';
-export { duesOf } from './schedule.js';
+export { duesOf, playedGoes, type PlayedGo } from './schedule.js';

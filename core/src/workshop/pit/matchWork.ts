@@ -1,6 +1,7 @@
 import { runOf } from '../../judge/evaluate/mechanism.js';
 import type { Mechanism, Plan } from '../../plan/document/plan.js';
-import type { Go, MatchScript, When } from '../../plan/document/script.js';
+import { lengthOf, type Go, type MatchScript } from '../../plan/document/script.js';
+import { givenUpAfter, playedGoes, type PlayedGo } from '../../match/lanes/schedule.js';
 import type { AnyPath } from '../../path/powerpath/anyPath.js';
 import { resolvePath } from '../../path/resolve/resolvePath.js';
 
@@ -12,10 +13,6 @@ export interface MatchWork {
   /** Turns of its last shaft, either way counted. */
   readonly turns: number;
 }
-
-/** How often a go of a script comes. */
-const timesOf = (when: When): number =>
-  when.kind === 'every' ? Math.max(0, Math.floor((when.to - when.from) / when.time) + 1) : 1;
 
 /** The script a robot is judged by; the first where none counts. */
 export const scriptOf = ({ scripts = [] }: Plan): MatchScript | undefined =>
@@ -43,26 +40,56 @@ export function matchWork(plan: Plan, mechanism: Mechanism): MatchWork {
   const pathOf = (jobId: string): AnyPath => resolvePath(plan, mechanism, jobId);
   const [first] = mechanism.jobs;
   if (!first) return none;
-  const lane = scriptOf(plan)?.lanes.find((one) => one.mechanism === mechanism.id);
-  if (!lane) {
+  const script = scriptOf(plan);
+  const lane = script?.lanes.findIndex((one) => one.mechanism === mechanism.id) ?? -1;
+  if (!script || lane < 0) {
     const path = pathOf(first.id);
     const go = goOf(path);
     const every = Math.max(path.asked.every, go.seconds);
     const goes = every > 0 ? Math.floor(path.match.length / every) : 0;
     return { goes, seconds: goes * go.seconds, turns: goes * go.turns };
   }
-  return lane.goes.reduce((sum, go) => {
-    const times = timesOf(go.when);
-    const one = workOf(go, pathOf(go.job ?? first.id));
-    return {
-      goes: sum.goes + times,
-      seconds: sum.seconds + times * one.seconds,
-      turns: sum.turns + times * one.turns,
-    };
-  }, none);
+  return playedOf(plan, script)
+    .filter((played) => played.lane === lane)
+    .reduce((sum, { go, seconds }) => {
+      const one = workOf(go, pathOf(go.job ?? first.id), seconds);
+      return { goes: sum.goes + 1, seconds: sum.seconds + one.seconds, turns: sum.turns + one.turns };
+    }, none);
 }
 
-function workOf({ job, cruise }: Go, path: AnyPath): { readonly seconds: number; readonly turns: number } {
-  if (job !== undefined || !cruise) return goOf(path);
-  return { seconds: cruise.seconds, turns: finite((cruise.speed * cruise.seconds) / path.radius / (2 * Math.PI)) };
+/** Kept for a plan: every mechanism asks for them, and each lane may wait for any other. */
+const known = new WeakMap<Plan, readonly PlayedGo[]>();
+
+/** The goes of a script as its match plays them; each takes what it takes by itself, on a full pack. */
+function playedOf(plan: Plan, script: MatchScript): readonly PlayedGo[] {
+  const played = known.get(plan) ?? playedGoes(script, lengthOf(script), secondsIn(plan, script));
+  known.set(plan, played);
+  return played;
+}
+
+const secondsIn =
+  (plan: Plan, script: MatchScript) =>
+  (lane: number, { job, cruise }: Go): number | undefined => {
+    const mechanism = plan.mechanisms.find(({ id }) => id === script.lanes[lane]!.mechanism);
+    if (job === undefined) return mechanism && cruise?.seconds;
+    if (!mechanism?.jobs.some(({ id }) => id === job)) return undefined;
+    const path = resolvePath(plan, mechanism, job);
+    const run = runOf(path);
+    // What cannot be told for want of a figure does not move in the match either.
+    if (!run) return undefined;
+    return run.outcome === 'arrived' ? run.time : givenUpAfter(path.asked.time);
+  };
+
+/** What a go does in the time that it has: one that the end cuts off does its share. */
+function workOf(
+  { job, cruise }: Go,
+  path: AnyPath,
+  played: number,
+): { readonly seconds: number; readonly turns: number } {
+  if (job === undefined && cruise)
+    return { seconds: played, turns: finite((cruise.speed * played) / path.radius / (2 * Math.PI)) };
+  const whole = goOf(path);
+  const alone = runOf(path)?.time ?? 0;
+  const share = alone > 0 ? Math.min(1, played / alone) : 1;
+  return { seconds: share * whole.seconds, turns: share * whole.turns };
 }

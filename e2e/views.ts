@@ -1,0 +1,237 @@
+import { currentChoice, type Mechanism, type Plan } from '@rough-gear/core';
+import type { Page } from '@playwright/test';
+
+/**
+ * Every view, panel, dialog and chart that is walked: what stands on a page by itself is found from the plan and from the
+ * page's own groups of buttons; what opens over one is listed here by what is clicked.
+ */
+export interface View {
+  readonly name: string;
+  /** Where it is; `:heron` stands for the demo robot's own address. */
+  readonly path: string;
+  /** Clicked one after the other, by name. */
+  readonly click?: readonly (string | RegExp)[];
+  /** What is done last: typed, searched for, waited for. */
+  readonly then?: (page: Page) => Promise<unknown>;
+  /** Another of its kind is looked at by axe already: its rules are about how things are built, not which numbers they show. */
+  readonly alike?: true;
+}
+
+/** Views that are gone through in one test, on a shared server or on one of their own, since they write to it. */
+export interface Walk {
+  readonly name: string;
+  readonly views: readonly View[];
+  readonly ownServer?: true;
+}
+
+/** What a mechanism is made of, link by link: its address, and what is shown there. */
+function linksOf(mechanism: Mechanism): readonly (readonly [link: string, shows: string])[] {
+  const { drive, stages } = currentChoice(mechanism);
+  const linked = drive.kind === 'servo' && drive.linkage && drive.linkage.kind !== 'direct';
+  return [
+    ['pack', 'pack'],
+    ['branch', 'branch'],
+    ...(drive.kind === 'servo'
+      ? ([['rail', 'rail'], ...(linked ? [['linkage', 'linkage'] as const] : [])] as const)
+      : ([['controller', `controller of ${drive.kind}`]] as const)),
+    ['motor', `motor of ${drive.kind}`],
+    ...stages.map(({ id, kind }) => [id, `stage ${kind}`] as const),
+    ['output', `output of ${mechanism.kind}`],
+    ['load', `load of ${mechanism.kind}`],
+  ];
+}
+
+/** Every link of every mechanism of a robot, a walk a mechanism. */
+export function mechanismWalks(plan: Plan): readonly Walk[] {
+  const shown = new Set<string>();
+  return plan.mechanisms.map((mechanism, at) => ({
+    name: `${plan.name}, ${mechanism.name}`,
+    views: linksOf(mechanism)
+      // Pack and branch are the same for all.
+      .filter(([link]) => at < 2 || (link !== 'pack' && link !== 'branch'))
+      .map(([link, shows]) => {
+        const alike = shown.has(shows);
+        shown.add(shows);
+        return {
+          name: `${mechanism.name}, ${link}`,
+          path: `:${plan.name.toLowerCase()}/${mechanism.id}/${link}`,
+          ...(alike ? { alike } : {}),
+        };
+      }),
+  }));
+}
+
+const at = (name: string, path: string, click: View['click'] = [], then?: View['then']): View => ({
+  name,
+  path,
+  click,
+  ...(then ? { then } : {}),
+});
+/** A view whose name is its address, and what is clicked there. */
+const by = (path: string, ...click: (string | RegExp)[]): View => at([path, ...click].join(', '), path, click);
+
+const seen = (testId: string) => (page: Page) => page.getByTestId(testId).first().waitFor({ timeout: 60_000 });
+const trial = (number: string, rest = ''): string => `/bench/7d2a0000-0000-4000-8000-0000000000${number}${rest}`;
+
+export const PAGES: Walk = {
+  name: 'pages of all robots',
+  views: [
+    by('/robots'),
+    by('/data'),
+    by('/models'),
+    by('/sign-in'),
+    by('/shelf/motor'),
+    by('/shelf/motor/motor-brushed-64'),
+    ...['servo', 'stepper', 'pack', 'series'].map((kind) => by(`/shelf/${kind}`)),
+    by('/shelf/servo/servo-strong'),
+    by('/shelf/motor', 'Import a file'),
+    by('/shelf/motor', 'Earlier imports'),
+    at('all alike, with musts', '/shelf/motor', ['all alike'], async (page) => {
+      const add = page.getByRole('combobox', { name: 'another must' });
+      for (const must of ['type', 'Kv']) await add.selectOption({ label: must });
+    }),
+    by('/shelf/motor/motor-brushed-64', 'New part'),
+    at('a pasted sheet', '/shelf/motor', ['New part', 'Paste a data sheet'], async (page) => {
+      await page.getByRole('dialog').getByRole('textbox').fill('Yard motor\nKv: 900\nWeight: 62\nRm 40 mΩ\nmade here');
+      await page.getByTestId('sheet-read').getByRole('row').first().waitFor({ state: 'attached' });
+    }),
+    by('/shelf/servo', 'New part', 'Paste a data sheet'),
+    at('report of an import', '/shelf/motor', ['Import a file'], async (page) => {
+      await page.setInputFiles('input[type=file]', {
+        name: 'own.csv',
+        mimeType: 'text/csv',
+        buffer: Buffer.from('name,type,figures by\na,brushed,sheet\nb,steam,sheet\n'),
+      });
+      await page.getByTestId('import-report').waitFor();
+    }),
+  ],
+};
+
+export const PAPER_AND_PIT: Walk = {
+  name: 'paper and pit',
+  views: [
+    ...['order', 'cards', 'wiring', 'book'].map((sheet) =>
+      at(`paper, ${sheet}`, `:heron/paper/${sheet}`, [], (page) => page.getByRole('article').first().waitFor()),
+    ),
+    by(':heron/paper/order', /64 mm can/),
+    at('order, stand-ins', ':heron/paper/order', [/64 mm can/, /what else would do/], (page) =>
+      page.getByRole('list', { name: 'Stand-ins' }).waitFor(),
+    ),
+    ...['checks', 'cards', 'wires', 'verdicts'].map((page) => by(`:heron/pit/${page}`)),
+    by(':heron/pit', 'A fault found'),
+    by(':heron/pit/cards', /^Mast lift/),
+  ],
+};
+
+export const BENCH: Walk = {
+  name: 'bench book',
+  ownServer: true,
+  views: [
+    by('/bench'),
+    ...['01', '03', '04', '06', '07', '08', '09', '10', '11', '12'].map((number) =>
+      at(`trial ${number}`, trial(number), [], seen('found')),
+    ),
+    ...(['03', '05'] as const).flatMap((number) =>
+      ['report', 'blank'].map((form) => by(trial(number, `/paper/${form}`))),
+    ),
+    by('/bench', 'New trial'),
+    at('live line', '/bench', ['New trial', 'Begin', 'Read live', 'Start'], async (page) => {
+      await page.getByRole('button', { name: 'Take this reading' }).waitFor();
+      await page.getByRole('button', { name: 'Stop', exact: true }).click();
+    }),
+    at('pasted readings', '/bench', ['New trial', 'Begin', 'Paste columns, or a file'], (page) =>
+      page.getByRole('dialog').getByRole('textbox').fill('V;A\n1;2\n3;4'),
+    ),
+  ],
+};
+
+export const WHOLE_ROBOT: Walk = {
+  name: 'the whole robot',
+  views: [
+    at('robot', ':heron', [], seen('robot-answer')),
+    at('a go', ':heron', [], async (page) => {
+      await page.getByTestId('robot-answer').waitFor({ timeout: 60_000 });
+      await page.getByTestId('lanes').getByRole('button').first().click();
+    }),
+    by(':heron', 'by mechanism'),
+    at('event sheet', ':heron', ['event sheet'], seen('event-sheet')),
+    at('replay and mends', ':heron', ['Replay', 'Look for changes that do it'], (page) =>
+      page.getByTestId('robot-mends').getByRole('button').first().waitFor({ timeout: 60_000 }),
+    ),
+    by(':heron', 'Its parts, and others'),
+    at('choose for all', ':heron?choose=all', [], seen('choose-all')),
+  ],
+};
+
+const COMPARED = ['How many', 'Which winding', 'Volts and speed', 'Brushed or brushless', 'Two kinds mixed'];
+
+export const PANELS: Walk = {
+  name: 'pages of panels',
+  views: [
+    ...['Start, ramp', 'Brake', 'Heat'].map((page) => by(':heron/climb/controller', new RegExp(`^${page}`))),
+    at('at one speed', ':heron/climb/controller', ['At one speed'], seen('at-speed')),
+    ...['Pulses', 'Signal', 'Limits'].map((page) => by(':heron/turntable/controller', page)),
+    ...['Precision', 'Holding', 'Inside', 'Calibration'].map((page) => by(':heron/grip/motor', page)),
+    ...['hoist', 'turntable', 'grip'].map((mechanism) =>
+      at(`wiring of ${mechanism}`, `:heron/${mechanism}/motor`, ['Wiring'], seen('wires')),
+    ),
+    at('mends', ':heron/climb/output', [], (page) => page.getByTestId('mends').getByRole('button').first().waitFor()),
+    by(':heron/lift/motor', 'table'),
+    by(':heron/lift/motor', 'Demand'),
+    by(':heron/lift/motor', 'what the rings mean'),
+    at('working', ':heron/lift/motor', ['Working'], (page) => page.locator('.katex').first().waitFor()),
+  ],
+};
+
+export const DIALOGS: Walk = {
+  name: 'what opens over a mechanism',
+  views: [
+    ...['How far they vary', 'Revisions', 'Shortcuts', 'Try another machine', 'Add a mechanism'].map((name) =>
+      by(':heron/lift/motor', name),
+    ),
+    at('parts of the plan', ':heron/lift/motor', [/^Parts, 1 newer/], seen('plan-parts')),
+    at('motors of the shelf', ':heron/lift/motor', [/^Change$/], seen('shelf-parts')),
+    at('controllers of the shelf', ':heron/lift/controller', [/^Change$/], seen('shelf-parts')),
+    by(':heron/lift/load', 'Add a job'),
+    ...COMPARED.map((tab) => by(':heron/lift/motor', 'Compare', tab)),
+    at('steppers compared', ':heron/turntable/motor', ['Compare'], seen('step-machines')),
+    at('servos compared', ':heron/grip/motor', ['Compare'], seen('servo-scores')),
+  ],
+};
+
+export const TRAIN: Walk = {
+  name: 'pages of a train',
+  views: [
+    ...['stages', 'lengths', 'ways', 'layout'].map((train) => by(`:heron/lift/s2?train=${train}`)),
+    by(':heron/lift/s2?train=layout', 'Side view'),
+    by(':heron/lift/s2?train=layout', 'Unfolded'),
+    by(':heron/drive/s2?train=layout'),
+    by(':heron/drive/s2?train=layout', 'Unfolded'),
+    at('trains found', ':heron/lift/s2?train=find', ['Find trains'], seen('trains')),
+    at('a belt', ':heron/thrower/s1?train=lengths', [], seen('belt-notes')),
+  ],
+};
+
+export const CHOOSING: Walk = {
+  name: 'pages of choosing',
+  views: [
+    ...['ratio', 'speed', 'side', 'shortlist', 'reasons'].map((choose) => by(`:heron/lift/motor?choose=${choose}`)),
+    by(':heron/turntable/motor?choose=side'),
+    at('for a speed', ':heron/lift/motor?choose=speed', [], async (page) => {
+      await page.getByRole('textbox', { name: 'at full effort, under its load' }).fill('0.7 m/s');
+      await page.getByTestId('geared').waitFor({ timeout: 60_000 });
+    }),
+    at('two ideas side by side', ':heron/lift/motor?choose=side', ['One or two motors?'], seen('differences')),
+    at('a reason', ':heron/lift/motor?choose=side', [], async (page) => {
+      await page.getByRole('button', { name: 'Put in force' }).first().click();
+      await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
+      await page.getByRole('group', { name: 'Page of choosing' }).getByRole('button', { name: 'Reasons' }).click();
+    }),
+    at('found', ':heron/intake/motor?choose=shortlist', ['Search'], async (page) => {
+      await page.getByTestId('found').getByRole('button').first().click({ timeout: 60_000 });
+      await page.getByTestId('fallen').getByText('tried:').waitFor({ timeout: 60_000 });
+    }),
+  ],
+};
+
+export const WALKS: readonly Walk[] = [PAGES, PAPER_AND_PIT, BENCH, WHOLE_ROBOT, PANELS, DIALOGS, TRAIN, CHOOSING];

@@ -1,0 +1,168 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import type { UnitSystem } from '@rough-gear/contract/units';
+import { expect, type Page } from '@playwright/test';
+import type { AxeResults, RunOptions } from 'axe-core';
+import { settled } from './settled.js';
+import { straysOn } from './strays.js';
+import { textFaults } from './textFaults.js';
+import type { View } from './views.js';
+
+export interface Look {
+  readonly units: UnitSystem;
+  readonly theme: 'light' | 'dark';
+}
+/** Between them both units and both themes; a theme moves no text, and units change no colour. */
+export const LOOKS: readonly Look[] = [
+  { units: 'metric', theme: 'light' },
+  { units: 'inch', theme: 'dark' },
+];
+/** In the pit it is dark, whatever is liked elsewhere. */
+export const looksAt = (path: string): readonly Look[] =>
+  path.includes('/pit') ? LOOKS.map(({ units }) => ({ units, theme: 'dark' })) : LOOKS;
+
+/** What may be so, each with its reason. */
+const ALLOWED: readonly RegExp[] = [
+  // A path of a file is as long as it is, and its box scrolls.
+  /^cut: \/tmp\//,
+  // On a phone the marks of a sweep stand where there is room, over its axis where there is none.
+  /^crossing: of the job × least current$/,
+];
+
+const textsIn = (value: unknown): readonly string[] =>
+  typeof value === 'string'
+    ? [value]
+    : typeof value === 'object' && value !== null
+      ? Object.values(value).flatMap(textsIn)
+      : [];
+
+/** Names, notes and sources that people or makers wrote: "brushed 12 V, 64 mm can" is no figure. A bare "20 kg" is one. */
+const NAMED = ['heron', 'limpet', 'shelf']
+  .flatMap((name) =>
+    textsIn(JSON.parse(readFileSync(new URL(`../contract/demo/${name}.json`, import.meta.url), 'utf8'))),
+  )
+  .filter((text) => text.length > 8 && !/^[\d.]+ \S+$/.test(text))
+  .sort((a, b) => b.length - a.length);
+
+/** Goes on without loading the program again, as a click on a link does. */
+export const go = (page: Page, path: string): Promise<void> =>
+  page.evaluate((to) => {
+    history.pushState({}, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }));
+  }, path);
+
+/** Chosen as in another window of the browser: the page follows without being loaded again. */
+async function choose(page: Page, look: Look): Promise<void> {
+  await page.evaluate(({ units, theme }) => {
+    for (const [key, newValue] of [
+      ['rough-gear:units', units],
+      ['rough-gear:theme', theme],
+    ] as const) {
+      localStorage.setItem(key, newValue);
+      dispatchEvent(new StorageEvent('storage', { key, newValue, storageArea: localStorage }));
+    }
+  }, look);
+  await expect(page.locator('html')).toHaveAttribute('data-theme', look.theme);
+  await settled(page, 60);
+}
+
+const unreadable = async (page: Page): Promise<readonly string[]> =>
+  (await textFaults(page)).filter((fault) => !ALLOWED.some((allowed) => allowed.test(fault)));
+
+/** A chart that is still finding its size is looked at again. */
+async function textsCut(page: Page): Promise<readonly string[]> {
+  if ((await unreadable(page)).length === 0) return [];
+  await settled(page, 800);
+  return unreadable(page);
+}
+
+const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+/** Rules that a theme can break: all others are about how a page is built. */
+const COLOURS = ['color-contrast', 'link-in-text-block'];
+
+/** What axe objects to in WCAG 2.2 A and AA, or in what a theme changes alone. It is read into a page once. */
+async function objections(page: Page, coloursAlone: boolean): Promise<readonly string[]> {
+  if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(AXE);
+  const options: RunOptions = {
+    runOnly: coloursAlone ? { type: 'rule', values: COLOURS } : { type: 'tag', values: TAGS },
+    resultTypes: ['violations'],
+    preload: false,
+  };
+  const { violations } = await page.evaluate(
+    (asked) =>
+      (globalThis as unknown as { axe: { run(of: Document, how: object): Promise<AxeResults> } }).axe.run(
+        document,
+        asked,
+      ),
+    options,
+  );
+  return violations.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .slice(0, 3)
+        .map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary ?? ''}`)
+        .join(' | ')}`,
+  );
+}
+
+/** Everything folded is opened; menus and lists of choices stay shut. */
+export async function unfold(page: Page): Promise<void> {
+  const folded = page
+    .locator('main')
+    .locator('[aria-expanded="false"]:not([aria-haspopup]):not([data-headlessui-state]):not(input):visible');
+  for (let left = 12; left > 0 && (await folded.count()) > 0; left--) await folded.first().click({ timeout: 5000 });
+}
+
+/** The other chart of each side, where there is one. */
+export async function otherCharts(page: Page): Promise<void> {
+  for (const side of ['Chart of what it can do', 'Chart over time'])
+    for (const tab of await page.getByRole('group', { name: side }).locator('[aria-pressed="false"]').all())
+      await tab.click({ timeout: 5000 });
+}
+
+/** Opens what a view is: clicks by name, then what else is to be done there. */
+export async function openView(page: Page, { click = [], then }: View): Promise<void> {
+  for (const name of click) {
+    const what = page.getByRole('button', { name, exact: true }).or(page.getByRole('tab', { name, exact: true }));
+    // What stands behind the menu of a phone is there once that is open; the rest has to be fetched first.
+    const menu = page.getByRole('button', { name: /^Mechanisms of/, expanded: false });
+    await what.or(menu).first().waitFor({ timeout: 30_000 });
+    if (!(await what.first().isVisible()) && (await menu.isVisible())) {
+      await settled(page, 300);
+      if (!(await what.first().isVisible())) await menu.click({ timeout: 5000 });
+    }
+    await what.first().click({ timeout: 30_000 });
+  }
+  await then?.(page);
+}
+
+/** What is wrong with pages, by name and look; empty where nothing is. */
+export class Faults {
+  readonly found: Record<string, readonly string[]> = {};
+
+  constructor(
+    private readonly page: Page,
+    /** Whether axe looks too: how a page is built is the same at any width. */
+    private readonly withAxe: boolean,
+  ) {}
+
+  /** Looks at what is open, in each look: texts that do not fit, units of the other system, and what axe objects to. */
+  async look(name: string, looks: readonly Look[], axe = true): Promise<void> {
+    for (const [turn, look] of looks.entries()) {
+      await choose(this.page, look);
+      const faults = [
+        ...(await textsCut(this.page)),
+        ...(await straysOn(this.page, look.units, NAMED)),
+        ...(this.withAxe && axe ? await objections(this.page, turn > 0) : []),
+      ];
+      if (faults.length > 0) this.found[`${name}, ${look.units}, ${look.theme}`] = faults;
+    }
+  }
+
+  /** Texts alone, in the look that is chosen. */
+  async texts(name: string): Promise<void> {
+    const faults = await textsCut(this.page);
+    if (faults.length > 0) this.found[name] = faults;
+  }
+}
