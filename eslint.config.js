@@ -31,6 +31,13 @@ export default defineConfigWithVueTs(
     },
   },
   {
+    // A test waits for what it waits for, never for a time.
+    files: ['e2e/**/*.ts'],
+    rules: {
+      'no-restricted-properties': ['error', { property: 'waitForTimeout', message: 'Wait for what is to be seen.' }],
+    },
+  },
+  {
     files: ['**/*.mjs', '**/public/*.js', '*.js', '*.cjs'],
     languageOptions: {
       globals: {

@@ -4,7 +4,7 @@ import type { UnitSystem } from '@rough-gear/contract/units';
 /** Units of one system only. Volts, amperes, seconds, degrees, joules and watts are everybody's. */
 const ONLY: Readonly<Record<UnitSystem, RegExp>> = {
   metric: /(?:^|[\s(≤≥±~⌀\d])(N·m(?:\/rad)?|N|mm|cm|kg·cm²|kg·m²|kg|m\/s²|m\/s|°C|MPa|(?<=\d\s?)m)(?=$|[\s),.;:·×→/])/g,
-  inch: /(?:^|[\s(≤≥±~⌀\d])(oz-in(?:\/rad)?|lbf|lb·in²|lb|ft\/s²|ft\/s|°F|ksi|(?<=\d\s?)in(?! all))(?=$|[\s),.;:·×→/])/g,
+  inch: /(?:^|[\s(≤≥±~⌀\d])(oz-in(?:\/rad)?|lbf|lb·in²|lb|ft\/s²|ft\/s|°F|ksi|(?<=\d\s?)in(?! all| doubt))(?=$|[\s),.;:·×→/])/g,
 };
 
 /** Every text a page shows or tells: words, fields, tips and names for those who listen. */

@@ -1,4 +1,4 @@
-import { currentChoice, type Mechanism, type Plan } from '@rough-gear/core';
+import type { Mechanism, Plan } from '@rough-gear/core';
 import type { Page } from '@playwright/test';
 
 /**
@@ -13,6 +13,10 @@ export interface View {
   readonly click?: readonly (string | RegExp)[];
   /** What is done last: typed, searched for, waited for. */
   readonly then?: (page: Page) => Promise<unknown>;
+  /** It states the models, in SI for everybody. */
+  readonly inSi?: true;
+  /** What axe looks at, by its label, where the page around it was looked at with another view. */
+  readonly within?: string;
   /** Another of its kind is looked at by axe already: its rules are about how things are built, not which numbers they show. */
   readonly alike?: true;
 }
@@ -24,9 +28,12 @@ export interface Walk {
   readonly ownServer?: true;
 }
 
+/** The region that shows the link which is open. */
+const OPEN_LINK = 'The open link';
+
 /** What a mechanism is made of, link by link: its address, and what is shown there. */
 function linksOf(mechanism: Mechanism): readonly (readonly [link: string, shows: string])[] {
-  const { drive, stages } = currentChoice(mechanism);
+  const { drive, stages } = mechanism.choices.find(({ id }) => id === mechanism.current)!;
   const linked = drive.kind === 'servo' && drive.linkage && drive.linkage.kind !== 'direct';
   return [
     ['pack', 'pack'],
@@ -49,14 +56,16 @@ export function mechanismWalks(plan: Plan): readonly Walk[] {
     views: linksOf(mechanism)
       // Pack and branch are the same for all.
       .filter(([link]) => at < 2 || (link !== 'pack' && link !== 'branch'))
-      .map(([link, shows]) => {
+      .map(([link, shows], i) => {
         const alike = shown.has(shows);
         shown.add(shows);
-        return {
+        const view = {
           name: `${mechanism.name}, ${link}`,
           path: `:${plan.name.toLowerCase()}/${mechanism.id}/${link}`,
-          ...(alike ? { alike } : {}),
         };
+        // The page round the open link is the same for all links of a mechanism.
+        if (i === 0) return view;
+        return alike ? { ...view, alike } : { ...view, within: OPEN_LINK };
       }),
   }));
 }
@@ -70,6 +79,10 @@ const at = (name: string, path: string, click: View['click'] = [], then?: View['
 /** A view whose name is its address, and what is clicked there. */
 const by = (path: string, ...click: (string | RegExp)[]): View => at([path, ...click].join(', '), path, click);
 
+/** Views that change one region of a page whose rest is looked at elsewhere. */
+const inside = (within: string, ...views: readonly View[]): readonly View[] =>
+  views.map((view) => ({ ...view, within }));
+
 const seen = (testId: string) => (page: Page) => page.getByTestId(testId).first().waitFor({ timeout: 60_000 });
 const trial = (number: string, rest = ''): string => `/bench/7d2a0000-0000-4000-8000-0000000000${number}${rest}`;
 
@@ -78,7 +91,7 @@ export const PAGES: Walk = {
   views: [
     by('/robots'),
     by('/data'),
-    by('/models'),
+    { ...by('/models'), inSi: true },
     by('/sign-in'),
     by('/shelf/motor'),
     by('/shelf/motor/motor-brushed-64'),
@@ -168,10 +181,13 @@ const COMPARED = ['How many', 'Which winding', 'Volts and speed', 'Brushed or br
 export const PANELS: Walk = {
   name: 'pages of panels',
   views: [
-    ...['Start, ramp', 'Brake', 'Heat'].map((page) => by(':heron/climb/controller', new RegExp(`^${page}`))),
+    ...inside(
+      OPEN_LINK,
+      ...['Start, ramp', 'Brake', 'Heat'].map((page) => by(':heron/climb/controller', new RegExp(`^${page}`))),
+      ...['Pulses', 'Signal', 'Limits'].map((page) => by(':heron/turntable/controller', page)),
+      ...['Precision', 'Holding', 'Inside', 'Calibration'].map((page) => by(':heron/grip/motor', page)),
+    ),
     at('at one speed', ':heron/climb/controller', ['At one speed'], seen('at-speed')),
-    ...['Pulses', 'Signal', 'Limits'].map((page) => by(':heron/turntable/controller', page)),
-    ...['Precision', 'Holding', 'Inside', 'Calibration'].map((page) => by(':heron/grip/motor', page)),
     ...['hoist', 'turntable', 'grip'].map((mechanism) =>
       at(`wiring of ${mechanism}`, `:heron/${mechanism}/motor`, ['Wiring'], seen('wires')),
     ),
@@ -201,7 +217,8 @@ export const DIALOGS: Walk = {
 
 export const TRAIN: Walk = {
   name: 'pages of a train',
-  views: [
+  views: inside(
+    'The train',
     ...['stages', 'lengths', 'ways', 'layout'].map((train) => by(`:heron/lift/s2?train=${train}`)),
     by(':heron/lift/s2?train=layout', 'Side view'),
     by(':heron/lift/s2?train=layout', 'Unfolded'),
@@ -209,16 +226,17 @@ export const TRAIN: Walk = {
     by(':heron/drive/s2?train=layout', 'Unfolded'),
     at('trains found', ':heron/lift/s2?train=find', ['Find trains'], seen('trains')),
     at('a belt', ':heron/thrower/s1?train=lengths', [], seen('belt-notes')),
-  ],
+  ),
 };
 
 export const CHOOSING: Walk = {
   name: 'pages of choosing',
-  views: [
+  views: inside(
+    'Choosing',
     ...['ratio', 'speed', 'side', 'shortlist', 'reasons'].map((choose) => by(`:heron/lift/motor?choose=${choose}`)),
     by(':heron/turntable/motor?choose=side'),
     at('for a speed', ':heron/lift/motor?choose=speed', [], async (page) => {
-      await page.getByRole('textbox', { name: 'at full effort, under its load' }).fill('0.7 m/s');
+      await page.getByRole('textbox', { name: 'at full effort, under its load' }).fill('700 rpm');
       await page.getByTestId('geared').waitFor({ timeout: 60_000 });
     }),
     at('two ideas side by side', ':heron/lift/motor?choose=side', ['One or two motors?'], seen('differences')),
@@ -231,7 +249,7 @@ export const CHOOSING: Walk = {
       await page.getByTestId('found').getByRole('button').first().click({ timeout: 60_000 });
       await page.getByTestId('fallen').getByText('tried:').waitFor({ timeout: 60_000 });
     }),
-  ],
+  ),
 };
 
 export const WALKS: readonly Walk[] = [PAGES, PAPER_AND_PIT, BENCH, WHOLE_ROBOT, PANELS, DIALOGS, TRAIN, CHOOSING];

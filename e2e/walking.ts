@@ -13,13 +13,20 @@ export interface Look {
   readonly theme: 'light' | 'dark';
 }
 /** Between them both units and both themes; a theme moves no text, and units change no colour. */
-export const LOOKS: readonly Look[] = [
+const LOOKS = [
   { units: 'metric', theme: 'light' },
   { units: 'inch', theme: 'dark' },
-];
+] as const satisfies readonly Look[];
 /** In the pit it is dark, whatever is liked elsewhere. */
-export const looksAt = (path: string): readonly Look[] =>
-  path.includes('/pit') ? LOOKS.map(({ units }) => ({ units, theme: 'dark' })) : LOOKS;
+const looksAt = (path: string): readonly [Look, Look] =>
+  path.includes('/pit') ? [{ ...LOOKS[0], theme: 'dark' }, LOOKS[1]] : LOOKS;
+/** In which a view is opened: what is typed there is typed in its units. */
+export const OPENED_IN: Look = LOOKS[0];
+
+export const DESK = 1280;
+/** A desk, a small laptop, a phone. */
+const WIDTHS = [DESK, 1024, 390] as const;
+const HEIGHT = 800;
 
 /** What may be so, each with its reason. */
 const ALLOWED: readonly RegExp[] = [
@@ -44,15 +51,17 @@ const NAMED = ['heron', 'limpet', 'shelf']
   .filter((text) => text.length > 8 && !/^[\d.]+ \S+$/.test(text))
   .sort((a, b) => b.length - a.length);
 
-/** Goes on without loading the program again, as a click on a link does. */
+/** Goes on without loading the program again, as a click on a link does: by the program's own router. */
 export const go = (page: Page, path: string): Promise<void> =>
-  page.evaluate((to) => {
-    history.pushState({}, '', to);
-    dispatchEvent(new PopStateEvent('popstate', { state: {} }));
+  page.evaluate(async (to) => {
+    const { __vue_app__: app } = document.querySelector('#app') as Element & {
+      __vue_app__: { config: { globalProperties: { $router: { push(path: string): Promise<unknown> } } } };
+    };
+    await app.config.globalProperties.$router.push(to);
   }, path);
 
 /** Chosen as in another window of the browser: the page follows without being loaded again. */
-async function choose(page: Page, look: Look): Promise<void> {
+export async function choose(page: Page, look: Look): Promise<void> {
   await page.evaluate(({ units, theme }) => {
     for (const [key, newValue] of [
       ['rough-gear:units', units],
@@ -81,21 +90,28 @@ const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
 /** Rules that a theme can break: all others are about how a page is built. */
 const COLOURS = ['color-contrast', 'link-in-text-block'];
 
-/** What axe objects to in WCAG 2.2 A and AA, or in what a theme changes alone. It is read into a page once. */
-async function objections(page: Page, coloursAlone: boolean): Promise<readonly string[]> {
+/** Its own guards of a panel's focus are hidden and take the focus by design. */
+const GUARDS = '[data-headlessui-focus-guard], [id^="headlessui-focus-sentinel"]';
+
+/**
+ * What axe objects to in WCAG 2.2 A and AA, or in what a theme changes alone. It looks at the region that a view changes; the
+ * colours of a dialog are looked at without what lies behind. Axe is read into a page once.
+ */
+export async function objections(page: Page, coloursAlone = false, within?: string): Promise<readonly string[]> {
   if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(AXE);
   const options: RunOptions = {
     runOnly: coloursAlone ? { type: 'rule', values: COLOURS } : { type: 'tag', values: TAGS },
     resultTypes: ['violations'],
     preload: false,
   };
+  const regions = [...(coloursAlone ? ['[role="dialog"]'] : []), ...(within ? [`[aria-label="${within}"]`] : [])];
   const { violations } = await page.evaluate(
-    (asked) =>
-      (globalThis as unknown as { axe: { run(of: Document, how: object): Promise<AxeResults> } }).axe.run(
-        document,
-        asked,
-      ),
-    options,
+    ({ options, guards, regions }) => {
+      const { axe } = globalThis as unknown as { axe: { run(of: object, how: object): Promise<AxeResults> } };
+      const region = regions.map((selector) => document.querySelector(selector)).find((one) => one !== null);
+      return axe.run({ include: [region ?? document.documentElement], exclude: [guards] }, options);
+    },
+    { options, guards: GUARDS, regions },
   );
   return violations.map(
     ({ id, nodes }) =>
@@ -107,7 +123,7 @@ async function objections(page: Page, coloursAlone: boolean): Promise<readonly s
 }
 
 /** Everything folded is opened; menus and lists of choices stay shut. */
-export async function unfold(page: Page): Promise<void> {
+async function unfold(page: Page): Promise<void> {
   const folded = page
     .locator('main')
     .locator('[aria-expanded="false"]:not([aria-haspopup]):not([data-headlessui-state]):not(input):visible');
@@ -137,32 +153,52 @@ export async function openView(page: Page, { click = [], then }: View): Promise<
   await then?.(page);
 }
 
-/** What is wrong with pages, by name and look; empty where nothing is. */
+/** What is wrong with pages, by name, width and look; empty where nothing is. */
 export class Faults {
   readonly found: Record<string, readonly string[]> = {};
 
-  constructor(
-    private readonly page: Page,
-    /** Whether axe looks too: how a page is built is the same at any width. */
-    private readonly withAxe: boolean,
-  ) {}
+  constructor(private readonly page: Page) {}
 
-  /** Looks at what is open, in each look: texts that do not fit, units of the other system, and what axe objects to. */
-  async look(name: string, looks: readonly Look[], axe = true): Promise<void> {
-    for (const [turn, look] of looks.entries()) {
+  /**
+   * Looks at what is open: texts that do not fit, units of the other system, and what axe objects to, in metric and light and
+   * in inch and dark; then, the page made narrower as a window is, at its texts alone. What is folded is opened for that.
+   */
+  async look({ name, path, inSi, alike, within }: View, unfolded = false): Promise<void> {
+    const [first, second] = looksAt(path);
+    for (const [turn, look] of [first, second].entries()) {
       await choose(this.page, look);
-      const faults = [
+      this.note(`${name}, ${look.units}, ${look.theme}`, [
         ...(await textsCut(this.page)),
-        ...(await straysOn(this.page, look.units, NAMED)),
-        ...(this.withAxe && axe ? await objections(this.page, turn > 0) : []),
-      ];
-      if (faults.length > 0) this.found[`${name}, ${look.units}, ${look.theme}`] = faults;
+        ...(inSi ? [] : await straysOn(this.page, look.units, NAMED)),
+        ...(alike ? [] : await objections(this.page, turn > 0, within)),
+      ]);
     }
+    if (unfolded) {
+      await unfold(this.page);
+      await this.texts(`${name}, unfolded`);
+    }
+    for (const width of WIDTHS.slice(1)) {
+      await this.widen(width);
+      await this.texts(`${name}, ${width} wide, ${second.units}`);
+    }
+    await choose(this.page, first);
+    await this.texts(`${name}, ${WIDTHS.at(-1)} wide, ${first.units}`);
   }
 
-  /** Texts alone, in the look that is chosen. */
-  async texts(name: string): Promise<void> {
-    const faults = await textsCut(this.page);
+  async widen(width: number): Promise<void> {
+    await this.page.setViewportSize({ width, height: HEIGHT });
+    // What hangs over the page is measured where it can be seen.
+    await this.page.evaluate(() =>
+      document.querySelector('[id^="headlessui-popover-panel"]')?.scrollIntoView({ block: 'nearest' }),
+    );
+    await settled(this.page, 60);
+  }
+
+  private async texts(name: string): Promise<void> {
+    this.note(name, await textsCut(this.page));
+  }
+
+  private note(name: string, faults: readonly string[]): void {
     if (faults.length > 0) this.found[name] = faults;
   }
 }

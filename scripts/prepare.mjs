@@ -29,15 +29,35 @@ export function checkNode() {
 
 const has = (command) => spawnSync(command, ['--version'], { stdio: 'ignore' }).status === 0;
 
-function checkToolChain() {
-  const missing = [
-    ['a C++ compiler (g++)', ['c++', 'g++', 'clang++']],
-    ['make', ['make', 'gmake']],
-    ['Python 3', ['python3', 'python']],
-  ].filter(([, names]) => !names.some(has));
-  if (missing.length > 0)
+/** What compiles the SQLite driver: what it is called, any command that is it, and Debian's package. */
+const TOOLS = [
+  ['a C++ compiler (g++)', ['c++', 'g++', 'clang++'], 'g++'],
+  ['make', ['make', 'gmake'], 'make'],
+  ['Python 3', ['python3', 'python'], 'python3'],
+];
+const missingTools = () => TOOLS.filter(([, commands]) => !commands.some(has));
+
+/** Installs Debian packages; false where there is no apt, no right to use it, or it does not find them. */
+export function aptInstall(...packages) {
+  if (!has('apt-get')) return false;
+  const asRoot = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const apt = (...args) =>
+    spawnSync([...asRoot, 'apt-get'][0], [...asRoot, 'apt-get', ...args].slice(1), {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    }).status === 0;
+  return apt('update', '-qq') && apt('install', '-y', '-qq', ...packages);
+}
+
+function needToolChain() {
+  const missing = missingTools();
+  if (missing.length === 0) return;
+  const names = missing.map(([name]) => name).join(', ');
+  const packages = missing.map(([, , name]) => name);
+  console.log(`The SQLite driver is compiled on install and needs ${names}: installing with apt.`);
+  if (!aptInstall(...packages) || missingTools().length > 0)
     stop(
-      `The SQLite driver is compiled on install and needs ${missing.map(([name]) => name).join(', ')}: on Debian, apt-get install g++ make python3.`,
+      `The SQLite driver is compiled on install and needs ${names}: on Debian, apt-get install ${packages.join(' ')}.`,
     );
 }
 
@@ -61,12 +81,19 @@ function hashOf(names) {
   return hash.digest('hex');
 }
 
+/** Folders of all packages that the lock file puts in place, the workspaces' own among them; optional ones may be elsewhere's. */
+const lockedPackages = () =>
+  Object.entries(JSON.parse(readFileSync(join(root, 'package-lock.json'), 'utf8')).packages)
+    .filter(([name, { optional, devOptional, peer }]) => name !== '' && !optional && !devOptional && !peer)
+    .map(([name]) => name);
+const isThere = (name) => existsSync(join(root, name));
+
 /** Installs the packages where the lock file says something else than what is installed. */
 export function install() {
   const lock = `${hashOf(['package-lock.json'])} ${process.versions.modules}`;
   const driver = join(root, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node');
-  if (readStamp('installed') === lock && existsSync(driver)) return;
-  checkToolChain();
+  if (readStamp('installed') === lock && existsSync(driver) && lockedPackages().every(isThere)) return;
+  needToolChain();
   console.log('Installing the packages. The SQLite driver is compiled: this takes about three minutes, once.');
   run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
   writeStamp('installed', lock);

@@ -35,6 +35,30 @@ export function failedNames() {
   return [...unit, ...endToEnd];
 }
 
+/** The tests that took longest, of both runners. */
+export function slowest(count) {
+  const unit = (read('unit.json')?.testResults ?? []).flatMap(({ name, assertionResults }) =>
+    assertionResults.map(({ fullName, duration }) => ({
+      seconds: (duration ?? 0) / 1000,
+      name: `${name.replace(`${root}/`, '')} › ${fullName}`,
+    })),
+  );
+  const endToEnd = (read('e2e.json')?.suites ?? []).flatMap((suite) => timedSpecs(suite));
+  return [...unit, ...endToEnd].sort((a, b) => b.seconds - a.seconds).slice(0, count);
+}
+
+function timedSpecs({ specs = [], suites = [] }) {
+  return [
+    ...specs.flatMap(({ file, title, tests }) =>
+      tests.map(({ results }) => ({
+        seconds: results.reduce((sum, { duration }) => sum + duration, 0) / 1000,
+        name: `${file} › ${title}`,
+      })),
+    ),
+    ...suites.flatMap((suite) => timedSpecs(suite)),
+  ];
+}
+
 function unexpectedSpecs({ specs = [], suites = [] }) {
   return [
     ...specs.filter(({ ok }) => !ok).map(({ file, title }) => `${file} › ${title}`),

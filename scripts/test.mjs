@@ -1,9 +1,8 @@
 // npm test: everything that must hold, from a fresh machine with Node and apt on.
-import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build, checkNode, install, root, stop } from './prepare.mjs';
-import { countReports, failedNames } from './reports.mjs';
+import { aptInstall, build, checkNode, install, root, stop } from './prepare.mjs';
+import { countReports, failedNames, slowest } from './reports.mjs';
 import { FORMAT, IMPORTS, LINT, Steps, TYPES } from './steps.mjs';
 
 checkNode();
@@ -27,6 +26,8 @@ const { failed } = steps;
 const { passed, failed: tests, flaky } = countReports();
 for (const name of failedNames()) console.log(`\nFailed: ${name}`);
 if (flaky > 0) console.log(`\n${flaky} passed only when tried again.`);
+console.log('\nThe slowest tests:');
+for (const { seconds, name } of slowest(10)) console.log(`${seconds.toFixed(1).padStart(7)} s  ${name}`);
 console.log();
 steps.report();
 console.log(
@@ -38,11 +39,5 @@ process.exit(failed.length > 0 || tests > 0 || passed === 0 ? 1 : 0);
 function installChromium() {
   if (existsSync('/usr/bin/chromium')) return;
   console.log('Installing Chromium for the end-to-end tests.');
-  const apt = (...args) =>
-    spawnSync('apt-get', args, {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    }).status === 0;
-  if (!apt('update', '-qq') || !apt('install', '-y', '-qq', 'chromium'))
-    stop('Chromium could not be installed: apt-get install chromium.');
+  if (!aptInstall('chromium')) stop('Chromium could not be installed: apt-get install chromium.');
 }

@@ -1,8 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, planIdOf, test as base } from '../fixtures.js';
 import { TestServer } from '../server.js';
+import { objections } from '../walking.js';
 
 const CHANGE = 'grey heron over the lock';
 const LOOK = 'only looking today';
@@ -45,7 +45,7 @@ test('whoever knows the passphrase comes in, back to where they wanted to be, an
 }) => {
   await page.goto(`${server.url}/shelf/motor`);
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
+  expect(await objections(page)).toEqual([]);
   await signIn(page, 'not the passphrase');
   await expect(page.getByRole('alert')).toHaveText('That is not the passphrase');
   await expect(page.getByLabel('passphrase')).toBeFocused();

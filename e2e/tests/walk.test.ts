@@ -4,16 +4,12 @@ import { ROUTES, type RouteName } from '../../web/src/routes.js';
 import { expect, test, type Robots } from '../fixtures.js';
 import { settled } from '../settled.js';
 import { mechanismWalks, WALKS, type View } from '../views.js';
-import { Faults, go, looksAt, openView, otherCharts, unfold } from '../walking.js';
+import { choose, DESK, Faults, go, OPENED_IN, openView, otherCharts } from '../walking.js';
 
 /**
- * Every view once a width, reached as a click reaches it: no text is cut, runs out of its box or the window, or crosses
- * another; no unit of the other system is shown; and axe objects to nothing, in light and dark.
+ * Every view, reached as a click reaches it: no text is cut, runs out of its box or the window, or crosses another, at three
+ * widths; no unit of the other system is shown; and axe objects to nothing, in light and dark.
  */
-
-const WIDTHS = [1280, 1024, 390] as const;
-/** Axe looks at this width alone. */
-const BUILT_AT = 1280;
 
 const demo = (name: string): Plan =>
   JSON.parse(readFileSync(new URL(`../../contract/demo/${name}.json`, import.meta.url), 'utf8')) as Plan;
@@ -26,52 +22,49 @@ async function addressOf(view: View, robots: Robots): Promise<string> {
     : view.path.replace(`:${name}`, `/robots/${await robots.idOf(name === 'heron' ? 'Heron' : 'Limpet')}`);
 }
 
-for (const width of WIDTHS)
-  test.describe(`${width} wide`, () => {
-    test.use({ viewport: { width, height: 800 } });
-    test.beforeEach(async ({ page }) => {
-      test.setTimeout(300_000);
-      await page.addInitScript(() => localStorage.setItem('rough-gear:rings-known', 'true'));
+test.beforeEach(async ({ page }) => {
+  test.setTimeout(300_000);
+  await page.addInitScript(() => localStorage.setItem('rough-gear:rings-known', 'true'));
+});
+
+for (const { name, views } of MECHANISMS)
+  test(`${name}: every link reads well`, async ({ page, server, robots }) => {
+    const faults = new Faults(page);
+    await page.goto(`${server.url}${await addressOf(views[0]!, robots)}`);
+    await page.locator('#gauge').getByTestId('gauge').waitFor();
+    for (const view of views) {
+      await faults.widen(DESK);
+      await go(page, await addressOf(view, robots));
+      await settled(page, 100);
+      await faults.look(view, true);
+    }
+    await faults.widen(DESK);
+    await otherCharts(page);
+    await settled(page, 200);
+    await faults.look({ name: 'other charts', path: '', alike: true });
+    expect(faults.found).toEqual({});
+  });
+
+for (const { name, views, ownServer = false } of WALKS)
+  test.describe(name, () => {
+    test.use({ ownServer });
+    test('every one reads well', async ({ page, server, robots }) => {
+      const faults = new Faults(page);
+      await page.goto(`${server.url}/data`);
+      for (const view of views) {
+        // By way of another page, so that nothing stays open from the view before.
+        await page.keyboard.press('Escape');
+        await go(page, '/data');
+        await faults.widen(DESK);
+        await choose(page, OPENED_IN);
+        await go(page, await addressOf(view, robots));
+        await settled(page, 100);
+        await openView(page, view);
+        await settled(page, 200);
+        await faults.look(view);
+      }
+      expect(faults.found).toEqual({});
     });
-
-    for (const { name, views } of MECHANISMS)
-      test(`${name}: every link reads well`, async ({ page, server, robots }) => {
-        const faults = new Faults(page, width === BUILT_AT);
-        await page.goto(`${server.url}${await addressOf(views[0]!, robots)}`);
-        await page.locator('#gauge').getByTestId('gauge').waitFor();
-        for (const view of views) {
-          await go(page, await addressOf(view, robots));
-          await settled(page, 120);
-          await faults.look(view.name, looksAt(view.path), !view.alike);
-          await unfold(page);
-          await settled(page, 60);
-          await faults.texts(`${view.name}, unfolded`);
-        }
-        await otherCharts(page);
-        await settled(page, 300);
-        await faults.look('other charts', looksAt(''), false);
-        expect(faults.found).toEqual({});
-      });
-
-    for (const { name, views, ownServer = false } of WALKS)
-      test.describe(name, () => {
-        test.use({ ownServer });
-        test(`${name}: every one reads well`, async ({ page, server, robots }) => {
-          const faults = new Faults(page, width === BUILT_AT);
-          await page.goto(`${server.url}/data`);
-          for (const view of views) {
-            // By way of another page, so that nothing stays open from the view before.
-            await go(page, '/data');
-            await page.getByRole('heading', { name: 'Data', exact: true }).waitFor();
-            await go(page, await addressOf(view, robots));
-            await settled(page, 150);
-            await openView(page, view);
-            await settled(page, 250);
-            await faults.look(view.name, looksAt(view.path));
-          }
-          expect(faults.found).toEqual({});
-        });
-      });
   });
 
 test('every address of the program is walked', () => {

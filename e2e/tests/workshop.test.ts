@@ -3,6 +3,7 @@ import jsQR from 'jsqr';
 import { PDFDocument } from 'pdf-lib';
 import { PNG } from 'pngjs';
 import { expect, test } from '../fixtures.js';
+import { settled } from '../settled.js';
 
 test.use({ ownServer: true });
 
@@ -182,7 +183,7 @@ test('the whole robot is a book: a page a mechanism, nothing wider than the pape
     await expect(page.locator(`[data-page="${id}"]`).getByRole('heading', { name })).toBeVisible();
   await expect(page.locator('[data-card]')).toHaveCount(12);
   await expect(page.locator('[data-page="lift"] canvas, [data-page="lift"] svg').first()).toBeVisible();
-  await page.waitForTimeout(1500);
+  await settled(page, 800);
   for (const format of ['A4', 'Letter'] as const) {
     const pdf = await PDFDocument.load(await page.pdf({ format, printBackground: true }));
     // Cover, a page a mechanism at least, cards, wiring, order.

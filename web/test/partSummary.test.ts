@@ -1,3 +1,4 @@
+import { displayText } from '@rough-gear/contract/units';
 import { readFileSync } from 'node:fs';
 import type { ShelfPart } from '@rough-gear/contract/api';
 import type { MotorPart, PackPart } from '@rough-gear/core';
@@ -26,14 +27,14 @@ describe('a part in one line', () => {
     ['servo-strong', '3.4 N·m, 545 °/s at 8.4 V · digital · steel gears'],
     ['servo-linear-50', '45 N, 0.02 m/s at 6 V · digital · plastic gears'],
   ])('%s', (id, line) => {
-    expect(partSummary(part(id))).toBe(line);
+    expect(partSummary(part(id), displayText)).toBe(line);
   });
 
   it('has a question mark for what is missing', () => {
     const motor = part('motor-outrunner-380') as MotorPart;
     const { resistance: _gone, ...data } = motor.data as Extract<MotorPart['data'], { form: 'kv' }>;
-    expect(partSummary({ ...motor, data })).toContain(' · ? · ');
+    expect(partSummary({ ...motor, data }, displayText)).toContain(' · ? · ');
     const { dischargeLimit: _none, ...pack } = part('pack-lead-18') as PackPart;
-    expect(partSummary(pack)).toContain('no discharge limit given');
+    expect(partSummary(pack, displayText)).toContain('no discharge limit given');
   });
 });

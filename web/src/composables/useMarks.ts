@@ -21,7 +21,7 @@ export function useMarks(
 ): Readonly<Ref<MarksSearch>> {
   const store = usePlan();
   const stop = () => {
-    void coreWorker().stopMarks();
+    void coreWorker().stop('marks');
     search.value = { ...search.value, progress: 1 };
   };
   const search = shallowRef<MarksSearch>({ marks: {}, progress: 1, stop });

@@ -2,7 +2,7 @@ import type { Plan, RobotRung } from '@rough-gear/core';
 import { inject, provide, shallowRef, toRaw, watch, type InjectionKey, type Ref } from 'vue';
 import { usePlan } from '../stores/plan.js';
 import { searchWorkers } from '../workers/core.js';
-import type { RobotVerdict } from '../workers/core.worker.js';
+import type { RobotVerdict } from '../workers/questions.js';
 import { recalled, remember } from '../workers/verdictMemory.js';
 
 /** A match takes a second to go through: whoever types or has just come in is not made to wait for it. */

@@ -24,7 +24,7 @@ export function provideSpread(mechanismId: Ref<string>, jobId: Ref<string>): Spr
 
   function stop(): void {
     asked++;
-    void coreWorker().stopSpread();
+    void coreWorker().stop('spread');
     progress.value = undefined;
   }
 

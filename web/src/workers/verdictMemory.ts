@@ -1,6 +1,6 @@
 import type { Plan } from '@rough-gear/core';
 import { get, update } from 'idb-keyval';
-import type { RobotVerdict } from './core.worker.js';
+import type { RobotVerdict } from './questions.js';
 import { CORE_WORKER } from './core.js';
 
 interface Remembered {

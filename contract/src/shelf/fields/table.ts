@@ -159,7 +159,7 @@ const KINDS: Readonly<Record<PartKind, readonly PartField[]>> = {
     { key: 'currentSwitches', label: 'current by switches', type: { is: 'switches' } },
     count('stepSwitchFrom', 'first switch of the steps'),
     count('currentSwitchFrom', 'first switch of the current'),
-    figure('trimmerVolts', 'volts of its trimmer at the most', 'voltage'),
+    figure('trimmerVolts', 'trimmer’s highest volts', 'voltage'),
     figure('pulseLimit', 'pulse limit', 'rate', { main: true }),
     figure('leastPulse', 'least pulse', 'pulse'),
     figure('inputForward', 'volts of an input', 'voltage'),

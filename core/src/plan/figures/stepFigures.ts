@@ -91,7 +91,7 @@ export const STEP_FIGURES = {
     figure('alarms at a following error of', 'n_{err}', 'number', 'controller', 'pulses'),
   ),
   'driver.trimmerVolts': optional(
-    figure('volts of its trimmer at the most', 'V_{trim}', 'voltage', 'controller', 'driver'),
+    figure('trimmer’s highest volts', 'V_{trim}', 'voltage', 'controller', 'driver'),
   ),
   'board.pinVoltage': figure('pin level', 'V_{pin}', 'voltage', 'controller', 'signal'),
   'board.pinCurrent': figure('a pin gives', 'I_{pin}', 'pin current', 'controller', 'signal'),

@@ -17,7 +17,7 @@ const { plan, script, failsAt, state } = defineProps<{
 const store = usePlan();
 const { say } = useDisplay();
 const mends = shallowRef<readonly DayMend[]>();
-const { running, failure, ask, stop } = useNewest(() => void coreWorker().stopDayMends());
+const { running, failure, ask, stop } = useNewest(() => void coreWorker().stop('dayMends'));
 function look(): void {
   mends.value = [];
   void ask(

@@ -28,7 +28,7 @@ const asked = computed((): DayPlan => plan.day ?? USUAL_DAY);
 const set = (part: Partial<DayPlan>) => store.commit([{ at: ['day'], to: { ...asked.value, ...part } }]);
 const fresh = computed(() => asked.value.fresh ?? []);
 const day = shallowRef<JudgedDay>();
-const { running, failure, ask, stop } = useNewest(() => void coreWorker().stopDay());
+const { running, failure, ask, stop } = useNewest(() => void coreWorker().stop('day'));
 
 function run(): void {
   day.value = undefined;

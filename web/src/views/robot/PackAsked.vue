@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Dimension } from '@rough-gear/core';
 import MeasureField from '../../components/fields/MeasureField.vue';
-import type { MatchAsked } from '../../workers/core.worker.js';
+import type { MatchAsked } from '../../workers/questions.js';
 
 /** How the pack is on the day: half charged, old, weak, cold; each slid or typed. */
 const asked = defineModel<MatchAsked>({ required: true });

@@ -14,7 +14,7 @@ import { computed, ref } from 'vue';
 import LimitGauge from '../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../composables/useDisplay.js';
-import type { MatchAsked } from '../../workers/core.worker.js';
+import type { MatchAsked } from '../../workers/questions.js';
 import RobotMends from './RobotMends.vue';
 
 /** What gives first on the whole robot in this match: the gauge, and the answer in a sentence. */

@@ -3,7 +3,7 @@ import { counted, showMultiple, type JudgedMatch, type Plan, type RobotMend, typ
 import { computed } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { usePlan } from '../../stores/plan.js';
-import type { MatchAsked } from '../../workers/core.worker.js';
+import type { MatchAsked } from '../../workers/questions.js';
 import { useRobotMends } from './useRobotMends.js';
 
 /** Changes that mend what gives in the match, each gone through again; one click applies one, one undo takes it back. */

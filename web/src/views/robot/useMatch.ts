@@ -4,7 +4,7 @@ import { computed, ref, shallowRef, toRaw, watch, type ComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { useNewest } from '../../composables/useNewest.js';
 import { coreWorker } from '../../workers/core.js';
-import type { MatchAsked } from '../../workers/core.worker.js';
+import type { MatchAsked } from '../../workers/questions.js';
 
 /** The scripts of a robot, the one that is open, and what came of it: gone through in the worker, again on each change. */
 export function useMatch(plan: ComputedRef<Plan>) {
@@ -26,7 +26,7 @@ export function useMatch(plan: ComputedRef<Plan>) {
 
   const judged = shallowRef<JudgedMatch>();
   const progress = ref(0);
-  const { running, stopped, failure, ask, stop } = useNewest(() => void coreWorker().stopMatch());
+  const { running, stopped, failure, ask, stop } = useNewest(() => void coreWorker().stop('match'));
   function run(): Promise<void> {
     progress.value = 0;
     return ask(

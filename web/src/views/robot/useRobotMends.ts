@@ -3,12 +3,12 @@ import { proxy } from 'comlink';
 import { shallowRef, toRaw, watch } from 'vue';
 import { useNewest } from '../../composables/useNewest.js';
 import { coreWorker } from '../../workers/core.js';
-import type { MatchAsked } from '../../workers/core.worker.js';
+import type { MatchAsked } from '../../workers/questions.js';
 
 /** The search for changes that mend a match; what was found is of one plan, one match and one limit. */
 export function useRobotMends(target: () => RobotRung | undefined, match: () => JudgedMatch) {
   const found = shallowRef<RobotMendsFound>();
-  const { running, stopped, failure, ask, stop } = useNewest(() => void coreWorker().stopRobotMends());
+  const { running, stopped, failure, ask, stop } = useNewest(() => void coreWorker().stop('robotMends'));
   function look(plan: Plan, asked: MatchAsked): void {
     const rung = target();
     if (!rung) return;

@@ -67,8 +67,8 @@ function toTeeth(total: number): void {
         :hint="hint"
       />
       <p class="self-center text-xs text-second">
-        m/s, ft/s, mph or km/h, or rpm of what turns. The load is that of {{ job }}; of two totals with one speed the
-        deeper is taken, at which the motor need not drag.
+        <span data-unit-is-a-name>m/s, ft/s, mph or km/h</span>, or rpm of what turns. The load is that of {{ job }}; of
+        two totals with one speed the deeper is taken, at which the motor need not drag.
       </p>
     </div>
     <p v-if="waiting && !found" role="status" class="text-second">looking …</p>

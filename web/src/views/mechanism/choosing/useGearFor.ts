@@ -2,7 +2,7 @@ import type { SpeedEnd } from '@rough-gear/core';
 import { onUnmounted, shallowRef, watch, type Ref } from 'vue';
 import { usePlan } from '../../../stores/plan.js';
 import { coreWorker } from '../../../workers/core.js';
-import type { GearedOn } from '../../../workers/core.worker.js';
+import type { GearedOn } from '../../../workers/questions.js';
 
 const WAIT_MS = 150;
 

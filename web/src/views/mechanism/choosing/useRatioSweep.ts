@@ -48,7 +48,7 @@ export function useRatioSweep(
   );
   function stop(): void {
     clearTimeout(timer);
-    void coreWorker().stopRatioSweep();
+    void coreWorker().stop('ratioSweep');
     sweep.value = { ...sweep.value, done: true };
   }
   onUnmounted(stop);

@@ -5,10 +5,12 @@ import { computed, onMounted, ref } from 'vue';
 import { toast } from 'vue-sonner';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { usePlan } from '../../../stores/plan.js';
+import { usePreferences } from '../../../stores/preferences.js';
 import { useWholeShelf } from '../../../stores/shelf.js';
 
 /** The plan's copies of parts beside the shelf: what is newer there, what that changes, and one click to take it. */
 const plan = usePlan();
+const preferences = usePreferences();
 const shelf = useWholeShelf();
 const open = ref(false);
 onMounted(() => void shelf.load());
@@ -30,7 +32,9 @@ function rowOf([id, copy]: [string, PartCopy]): Row {
   const href = { name: 'shelf', params: { kind: item.part.kind, partId: item.id } };
   const newer = item.revision > (copy.shelfRevision ?? 0);
   // How many are owned is the shelf's matter, and changes without a new version.
-  const differences = differencesOf(copy.part, item.part).filter(({ key }) => newer || key !== 'owned');
+  const differences = differencesOf(copy.part, item.part, preferences.units).filter(
+    ({ key }) => newer || key !== 'owned',
+  );
   const says = newer
     ? `the shelf has version ${item.revision}, this is ${copy.shelfRevision ?? 'an older one'}`
     : differences.length > 0

@@ -6,6 +6,7 @@ import { putPart, type Change, type Part, type PartKind } from '@rough-gear/core
 import { computed, ref } from 'vue';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { lazily } from '../../../components/widgets/lazily.js';
+import { useDisplay } from '../../../composables/useDisplay.js';
 import { useEver } from '../../../composables/useEver.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
@@ -31,12 +32,13 @@ const {
 const PasteSheet = lazily(() => import('../../../components/paste/PasteSheet.vue'));
 
 const { plan, commit } = useMechanism();
+const { show: figure } = useDisplay();
 const { shelf, load } = useShelf(kind);
 const open = ref(false);
 const filter = ref('');
 const shown = computed(() =>
   shelf.value.parts.filter(({ part }) =>
-    `${part.name} ${partSummary(part)}`.toLowerCase().includes(filter.value.trim().toLowerCase()),
+    `${part.name} ${partSummary(part, figure)}`.toLowerCase().includes(filter.value.trim().toLowerCase()),
   ),
 );
 
@@ -93,7 +95,7 @@ function pick({ id, revision, part }: ShelfPart): void {
           @click="pick(item)"
         >
           <span class="act">{{ item.part.name }}</span><span class="figures text-xs text-second">{{
-            partSummary(item.part)
+            partSummary(item.part, figure)
           }}</span>
         </button>
       </li>

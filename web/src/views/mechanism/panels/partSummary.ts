@@ -1,11 +1,9 @@
-import { displayText } from '@rough-gear/contract/units';
 import type { Dimension, Part, Quantity } from '@rough-gear/core';
 
-const text = (quantity: Quantity | undefined, dimension: Dimension): string =>
-  quantity ? displayText(quantity.si, dimension) : '?';
-
-/** The figures by which a part is picked, in one line. */
-export function partSummary(part: Part): string {
+/** The figures by which a part is picked, in one line; `show` words them in the units a person likes. */
+export function partSummary(part: Part, show: (si: number, dimension: Dimension) => string): string {
+  const text = (quantity: Quantity | undefined, dimension: Dimension): string =>
+    quantity ? show(quantity.si, dimension) : '?';
   switch (part.kind) {
     case 'motor':
       if (part.data.form === 'turns')
@@ -37,7 +35,7 @@ export function partSummary(part: Part): string {
       return `${strength}, ${speed} at ${text(best?.voltage, 'voltage')} · ${part.signal ?? 'signal not said'} · ${part.gears ? `${part.gears} gears` : 'gears not said'}`;
     }
     case 'series':
-      return `${part.of}${part.pitch ? ` · ${part.pitch.as}` : ''} · ${part.sizes.length} sizes, ${Math.min(...part.sizes)} to ${Math.max(...part.sizes)}`;
+      return `${part.of}${part.pitch ? ` · ${text(part.pitch, 'length')}` : ''} · ${part.sizes.length} sizes, ${Math.min(...part.sizes)} to ${Math.max(...part.sizes)}`;
     case 'wire':
       return `${text(part.gauge, 'gauge')} · ${part.price ? `${part.price.as} a metre` : 'price not said'}`;
     case 'chain':

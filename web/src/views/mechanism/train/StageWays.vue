@@ -78,7 +78,7 @@ function adopt(way: StageWay): void {
       <tbody>
         <tr v-for="way in ways" :key="way.id" class="border-b border-hair text-right">
           <th scope="row" class="pr-3 text-left font-sans font-normal whitespace-nowrap">
-            <button type="button" class="act min-h-6" @click="adopt(way)">{{ way.name }}</button>
+            <button type="button" class="act min-h-6" data-unit-is-a-name @click="adopt(way)">{{ way.name }}</button>
             <span v-if="smallest.has(way.id)" class="ml-2 text-xs text-enough">smallest</span>
           </th>
           <td class="pr-3 text-left whitespace-nowrap">

@@ -20,7 +20,7 @@ import CountField from '../../../components/fields/CountField.vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { coreWorker } from '../../../workers/core.js';
-import type { TrainProgress } from '../../../workers/core.worker.js';
+import type { TrainProgress } from '../../../workers/questions.js';
 import WishField from '../adding/WishField.vue';
 import { useTrain, useTrainTab } from './useTrain.js';
 
@@ -128,7 +128,7 @@ async function search(): Promise<void> {
 }
 
 function stop(): void {
-  void coreWorker().stopTrains();
+  void coreWorker().stop('trains');
   running.value = false;
 }
 onUnmounted(stop);

@@ -26,8 +26,8 @@ export function useRobotChoice(plan: ComputedRef<Plan>) {
   const doing = ref('');
   const share = ref(0);
   const { running, stopped, failure, ask, stop } = useNewest(() => {
-    for (const worker of searchWorkers()) void worker.stopShortlist();
-    void coreWorker().stopChoosing();
+    for (const worker of searchWorkers()) void worker.stop('shortlist');
+    void coreWorker().stop('chooseForAll');
   });
 
   async function choose(

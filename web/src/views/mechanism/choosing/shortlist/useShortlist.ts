@@ -47,7 +47,7 @@ export function useShortlist() {
   function stop(): void {
     if (!running.value) return;
     running.value = false;
-    for (const worker of searchWorkers()) void worker.stopShortlist();
+    for (const worker of searchWorkers()) void worker.stop('shortlist');
   }
   onUnmounted(() => {
     stop();

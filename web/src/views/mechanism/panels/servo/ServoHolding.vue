@@ -57,7 +57,12 @@ const start = computed(() => {
 
 /** What servos of a purpose usually are: a line to see whether this one is out of the way. */
 const purpose = ref(usualFor(path.value.mechanismKind).id);
-const PURPOSES = USUAL_SERVOS.map(({ id, text }) => ({ value: id, text }));
+const purposes = computed(() =>
+  USUAL_SERVOS.map(({ id, text, upTo }) => ({
+    value: id,
+    text: upTo === undefined ? text : `${text} to ${show(upTo, 'mass')}`,
+  })),
+);
 const usual = computed(() => {
   const one = USUAL_SERVOS.find(({ id }) => id === purpose.value)!;
   const { stallTorque, freeSpeed } = path.value.servo.rating;
@@ -89,7 +94,7 @@ const usual = computed(() => {
     <p class="text-xs text-second">{{ wear }} {{ start }}</p>
   </div>
   <div v-if="part.motion !== 'linear'" class="mt-1 flex flex-wrap items-end gap-x-3 text-xs">
-    <ChoiceField class="w-72" :value="purpose" label="usual for" :options="PURPOSES" @change="purpose = $event" />
+    <ChoiceField class="w-72" :value="purpose" label="usual for" :options="purposes" @change="purpose = $event" />
     <p class="pb-1 text-second" data-testid="usual-servo">{{ usual }}</p>
   </div>
 </template>

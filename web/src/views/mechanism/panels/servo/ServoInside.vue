@@ -100,7 +100,7 @@ const KINDS = {
       servo.
     </p>
     <div class="min-w-0 grow text-sm">
-      <div class="grid grid-cols-2 gap-x-4">
+      <div class="grid gap-x-4 sm:grid-cols-2">
         <FigureField v-if="!linear" figure="servo.rotorInertia" />
       </div>
       <p v-if="turning" class="mt-1">

@@ -37,7 +37,7 @@ const said = computed(() => {
 <template>
   <div class="flex gap-5 max-sm:flex-col">
     <div class="min-w-0 grow">
-      <div class="grid grid-cols-2 gap-x-4 gap-y-1 lg:grid-cols-4">
+      <div class="grid grid-cols-2 gap-x-4 gap-y-1 xl:grid-cols-3">
         <FigureField figure="board.pinVoltage" />
         <FigureField figure="board.pinCurrent" />
         <FigureField figure="board.feedVoltage" />

@@ -21,13 +21,13 @@ async function look(): Promise<void> {
     plan(),
     line,
     offered,
-    proxy((now) => (share.value = now)),
+    proxy((now: number) => (share.value = now)),
   );
   share.value = undefined;
   if (came) found.value = came;
 }
 function stop(): void {
-  void coreWorker().stopStandIns();
+  void coreWorker().stop('standIns');
 }
 </script>
 

@@ -1,0 +1,77 @@
+/** One kind of question to a worker: worked out step by step, each step giving what is known so far. */
+export interface Question<Args extends readonly unknown[], Told, End> {
+  readonly steps: (...args: Args) => Generator<Told, End>;
+  /** What is known is told no more often than this, ms. */
+  readonly tellEvery?: number;
+  /** It may take so long, ms; what is answered then, from what was told last. */
+  readonly within?: number;
+  readonly late?: (last: Told) => End;
+  /** What is answered when it is stopped; nothing where it is absent. */
+  readonly stopped?: (last: Told) => End;
+  /** Questions of one group stop each other; a kind is its own group where none is named. */
+  readonly group?: string;
+}
+
+/* eslint-disable-next-line @typescript-eslint/no-explicit-any -- A table holds questions of any arguments and answers. */
+type AnyQuestion = Question<any, any, any>;
+export type Questions = Readonly<Record<string, AnyQuestion>>;
+
+type AnswerOf<Asked> =
+  Asked extends Question<infer Args, infer Told, infer End>
+    ? (
+        ...given: [...Args, told?: (told: Told) => void]
+      ) => Promise<Asked extends { readonly stopped: unknown } ? End : End | undefined>
+    : never;
+
+/** A table of questions as it is asked: what comes last may be a listener that is told how far it is. */
+export type Answers<Table extends Questions> = { readonly [Kind in keyof Table]: AnswerOf<Table[Kind]> } & {
+  /** Stops what is being worked out of a kind. */
+  readonly stop: (kind: keyof Table) => void;
+};
+
+/** After so long messages come in between two steps, ms: a newer question, or a stop. */
+const SLICE = 50;
+const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+
+/**
+ * Answers questions in slices of time. A newer question of the same kind stops the older one, which then gives `undefined`
+ * or what its table says. Nothing depends on how long a step takes but when others are heard.
+ */
+export function answering<Table extends Questions>(table: Table): Answers<Table> {
+  const newest = new Map<string, number>();
+  const next = (group: string): number => {
+    const mine = (newest.get(group) ?? 0) + 1;
+    newest.set(group, mine);
+    return mine;
+  };
+
+  async function answer(kind: string, given: readonly unknown[]): Promise<unknown> {
+    const { steps, group = kind, within = Infinity, tellEvery = SLICE, late, stopped }: AnyQuestion = table[kind]!;
+    const mine = next(group);
+    const told = given[steps.length] as ((told: unknown) => void) | undefined;
+    const going = steps(...given.slice(0, steps.length));
+    const began = performance.now();
+    let [breathed, toldAt, toldLast]: [number, number, unknown] = [began, -Infinity, undefined];
+    for (;;) {
+      const step = going.next();
+      if (step.done) return step.value;
+      const now = performance.now();
+      if (now - breathed < SLICE) continue;
+      // The same again is no news.
+      if (step.value !== toldLast && now - toldAt >= tellEvery) {
+        [toldAt, toldLast] = [now, step.value];
+        told?.(step.value);
+      }
+      await breathe();
+      if (mine !== newest.get(group)) return stopped?.(step.value);
+      if (performance.now() - began > within) return late?.(step.value);
+      breathed = performance.now();
+    }
+  }
+
+  const answers = Object.fromEntries(
+    Object.keys(table).map((kind) => [kind, (...given: readonly unknown[]) => answer(kind, given)]),
+  );
+  const stop = (kind: string): void => void next(table[kind]?.group ?? kind);
+  return { ...answers, stop } as Answers<Table>;
+}
