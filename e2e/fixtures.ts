@@ -1,13 +1,12 @@
 import type { PlanPage, StoredPlan } from '@rough-gear/contract/api';
-import { test as base, type BrowserContext, type Page } from '@playwright/test';
+import { test as base, type BrowserContext, type ConsoleMessage, type Page } from '@playwright/test';
 import { DEMO_IDS, TestServer } from './server.js';
 
 interface Options {
-  /**
-   * Whether a test has a server, and a browser's storage, of its own: where it stops the server, writes to what all robots
-   * share (the shelf, the bench book, diaries, the list of robots), or looks at what is kept for when the server is away.
-   */
+  /** Whether a test has a server of its own: where it writes to what all robots share (shelf, bench book, diaries, the list). */
   ownServer: boolean;
+  /** Whether it has a browser's storage and pages of its own: where what is kept for when the server is away is looked at. */
+  ownBrowser: boolean;
 }
 
 interface Fixtures {
@@ -18,7 +17,10 @@ interface Fixtures {
 
 interface WorkerFixtures {
   sharedServer: TestServer;
+  /** The demo robots' documents as the shared server began with them, by name. */
+  demo: ReadonlyMap<string, StoredPlan>;
   sharedContext: BrowserContext;
+  sharedPage: { page?: Page };
 }
 
 /** The demo robot as a test reaches it: by page and by the server's own answer. */
@@ -70,15 +72,15 @@ export class Robots {
 
   constructor(
     private readonly server: TestServer,
+    private readonly demo: ReadonlyMap<string, StoredPlan>,
     private readonly shared: boolean,
   ) {}
 
   async idOf(name: 'Heron' | 'Limpet'): Promise<string> {
-    const id = demoIds()[name]!;
+    const { id, document } = this.demo.get(name)!;
     if (!this.shared) return id;
     const known = this.made.get(name);
     if (known !== undefined) return known;
-    const { document } = await storedPlan(this.server, id);
     const copy = await this.ask('POST', '', { document });
     const { id: made } = (await copy.json()) as StoredPlan;
     this.made.set(name, made);
@@ -102,11 +104,19 @@ export class Robots {
 async function asNew(page: Page, server: TestServer): Promise<void> {
   await page.context().clearCookies();
   await page.goto(`${server.url}/icon.svg`);
-  await page.evaluate(() => localStorage.clear());
+  await page.evaluate(() => (localStorage.clear(), sessionStorage.clear()));
+}
+
+/** Nothing of a test is left in a page that the next one has. */
+async function laidAside(page: Page): Promise<void> {
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
+  await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null });
+  await page.goto('about:blank');
 }
 
 export const test = base.extend<Options & Fixtures, WorkerFixtures>({
   ownServer: [false, { option: true }],
+  ownBrowser: [false, { option: true }],
   sharedServer: [
     // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures it needs from this pattern.
     async ({}, use) => {
@@ -114,6 +124,15 @@ export const test = base.extend<Options & Fixtures, WorkerFixtures>({
       await server.start();
       await use(server);
       await server.dispose();
+    },
+    { scope: 'worker' },
+  ],
+  demo: [
+    async ({ sharedServer }, use) => {
+      const found = Object.entries(demoIds()).map(
+        async ([name, id]) => [name, await storedPlan(sharedServer, id)] as const,
+      );
+      await use(new Map(await Promise.all(found)));
     },
     { scope: 'worker' },
   ],
@@ -125,6 +144,12 @@ export const test = base.extend<Options & Fixtures, WorkerFixtures>({
     },
     { scope: 'worker' },
   ],
+  // A window takes as long to open as a page to load: one is enough, as long as nothing of a test is left in it.
+  sharedPage: [
+    // eslint-disable-next-line no-empty-pattern -- The page itself is opened by the first test.
+    async ({}, use) => use({}),
+    { scope: 'worker' },
+  ],
   server: async ({ ownServer, sharedServer }, use) => {
     if (!ownServer) return use(sharedServer);
     const server = new TestServer();
@@ -132,30 +157,32 @@ export const test = base.extend<Options & Fixtures, WorkerFixtures>({
     await use(server);
     await server.dispose();
   },
-  context: async ({ ownServer, sharedContext, browser, viewport }, use) => {
-    if (!ownServer) return use(sharedContext);
+  context: async ({ ownBrowser, sharedContext, browser, viewport }, use) => {
+    if (!ownBrowser) return use(sharedContext);
     const context = await browser.newContext({ viewport });
     await use(context);
     await context.close();
   },
   // Whatever the page throws, or the content policy refuses, fails the test that did it. The server outlives the page: what a
   // page still fetches when its test ends is no fault.
-  page: async ({ context, server, ownServer, viewport }, use) => {
-    const page = await context.newPage();
+  page: async ({ context, server, ownBrowser, sharedPage, viewport }, use) => {
+    const page = ownBrowser ? await context.newPage() : (sharedPage.page ??= await context.newPage());
     if (viewport) await page.setViewportSize(viewport);
-    if (!ownServer) await asNew(page, server);
+    if (!ownBrowser) await asNew(page, server);
     const thrown: string[] = [];
-    page.on('pageerror', (error) => thrown.push(error.message));
-    page.on('console', (message) => {
+    const onError = (error: Error) => void thrown.push(error.message);
+    const onConsole = (message: ConsoleMessage) => {
       if (message.type() === 'error' && !message.text().includes('Failed to load resource'))
         thrown.push(message.text());
-    });
+    };
+    page.on('pageerror', onError).on('console', onConsole);
     await use(page);
-    await page.close();
+    page.off('pageerror', onError).off('console', onConsole);
+    await (ownBrowser ? page.close() : laidAside(page));
     expect(thrown).toEqual([]);
   },
-  robots: async ({ server, ownServer }, use) => {
-    const robots = new Robots(server, !ownServer);
+  robots: async ({ server, demo, ownServer }, use) => {
+    const robots = new Robots(server, demo, !ownServer);
     await use(robots);
     await robots.dispose();
   },

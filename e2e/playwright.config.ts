@@ -24,6 +24,8 @@ export default defineConfig({
         '--disable-background-networking',
         '--disable-component-update',
         '--no-first-run',
+        // The test tool's own list, and before it what draws a window's buttons by a page of their own, one a window.
+        '--disable-features=InitialWebUI,WebUIReloadButton,AvoidUnnecessaryBeforeUnloadCheckSync,DestroyProfileOnBrowserClose,HttpsUpgrades,HttpsFirstBalancedModeAutoEnable,LensOverlay,MediaRouter,PaintHolding,ThirdPartyStoragePartitioning,AvoidCorsURLLoaderRestartOnRedirect,OptimizationHints,NetworkTimeServiceQuerying,PreconnectToSearch,CDPScreenshotNewSurface,SkipListAccountsWithoutGaiaCookies',
       ],
     },
   },

@@ -1,34 +1,38 @@
 import { expect, test } from '../fixtures.js';
 
-test('the whole decision is done by keyboard alone', async ({ page, server }) => {
-  await page.goto(`${server.url}/robots`);
-  await page.getByRole('link', { name: 'Mast lift' }).focus();
-  await page.keyboard.press('Enter');
-  await page.getByTestId('gauge').waitFor();
+test.describe('from the start page on', () => {
+  test.use({ ownServer: true });
 
-  // Links by number, the ruler by arrow keys, the situations as tabs, a mend by Enter.
-  await page.keyboard.press('7');
-  await expect(page.getByRole('heading', { name: 'Drum' })).toBeVisible();
-  const handle = page.getByTestId('ratio-handle');
-  await handle.focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(handle).toHaveAttribute('aria-valuetext', '9.188 to 1');
-  await page.keyboard.press('ArrowLeft');
-  await page.keyboard.press('ArrowLeft');
-  await expect(handle).toHaveAttribute('aria-valuetext', '8.813 to 1');
-  await page.getByRole('tab', { name: /working/ }).focus();
-  await page.keyboard.press('ArrowRight');
-  await expect(page.getByRole('tab', { name: /holding/ })).toBeFocused();
-  await expect(page.getByTestId('answer')).toContainText('ratchet');
-  await page.keyboard.press('ArrowLeft');
-  await page.getByTestId('mends').getByRole('button').first().focus();
-  await page.keyboard.press('Enter');
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
-  await page.keyboard.press('j');
-  await expect(page).toHaveURL(/\/climb/);
-  await page.keyboard.press('?');
-  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
-  await page.keyboard.press('Escape');
+  test('the whole decision is done by keyboard alone', async ({ page, server }) => {
+    await page.goto(`${server.url}/robots`);
+    await page.getByRole('link', { name: 'Mast lift' }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByTestId('gauge').waitFor();
+
+    // Links by number, the ruler by arrow keys, the situations as tabs, a mend by Enter.
+    await page.keyboard.press('7');
+    await expect(page.getByRole('heading', { name: 'Drum' })).toBeVisible();
+    const handle = page.getByTestId('ratio-handle');
+    await handle.focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(handle).toHaveAttribute('aria-valuetext', '9.188 to 1');
+    await page.keyboard.press('ArrowLeft');
+    await page.keyboard.press('ArrowLeft');
+    await expect(handle).toHaveAttribute('aria-valuetext', '8.813 to 1');
+    await page.getByRole('tab', { name: /working/ }).focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByRole('tab', { name: /holding/ })).toBeFocused();
+    await expect(page.getByTestId('answer')).toContainText('ratchet');
+    await page.keyboard.press('ArrowLeft');
+    await page.getByTestId('mends').getByRole('button').first().focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+    await page.keyboard.press('j');
+    await expect(page).toHaveURL(/\/climb/);
+    await page.keyboard.press('?');
+    await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+    await page.keyboard.press('Escape');
+  });
 });
 
 test('single keys can be switched off, and do nothing inside a field', async ({ heron, page }) => {

@@ -3,7 +3,7 @@ import { randomFrom } from '@rough-gear/core';
 import type { Page } from '@playwright/test';
 import { expect, test, type Heron } from '../fixtures.js';
 
-test.use({ ownServer: true });
+test.use({ ownServer: true, ownBrowser: true });
 
 /** The bench book: measured live, fitted, taken into the part, judged again and undone. */
 

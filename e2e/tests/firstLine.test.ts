@@ -14,7 +14,7 @@ test('from the start page to what gives first on the mast lift, and what to chan
 });
 
 test.describe('with a server of its own,', () => {
-  test.use({ ownServer: true });
+  test.use({ ownServer: true, ownBrowser: true });
 
   test('dragging the ratio takes a rung across 1×, and it is still there after a restart of the server', async ({
     heron,

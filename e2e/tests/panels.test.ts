@@ -129,7 +129,7 @@ test('an address that leads nowhere says so and offers a way on', async ({ page,
 });
 
 test.describe('with a server of its own,', () => {
-  test.use({ ownServer: true });
+  test.use({ ownServer: true, ownBrowser: true });
 
   test('while the server is away the start page offers what this browser has kept', async ({ heron, page, server }) => {
     await heron.open('lift', 'load');

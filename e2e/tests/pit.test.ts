@@ -3,7 +3,7 @@ import type { Browser, Page } from '@playwright/test';
 import { expect, planIdOf, test } from '../fixtures.js';
 import type { TestServer } from '../server.js';
 
-test.use({ ownServer: true });
+test.use({ ownServer: true, ownBrowser: true });
 
 /** Beside the robot: two phones, no network, bad light, one hand. */
 const PHONE = { viewport: { width: 390, height: 844 } };
@@ -75,10 +75,10 @@ test('a match is played: turns and hours count on, a new part begins anew', asyn
   await page.goto(`${server.url}/robots/${heron.id}/pit`);
   const rope = page.locator('[data-check="rope lift"]');
   await expect(page.getByText('match 6 is next, 5 played')).toBeVisible();
-  await expect(rope).toContainText('70 goes');
+  await expect(rope).toContainText('130 goes');
   await page.getByRole('button', { name: 'Match 6 is played' }).click();
   await expect(page.getByText('match 7 is next, 6 played')).toBeVisible();
-  await expect(rope).toContainText('84 goes');
+  await expect(rope).toContainText('156 goes');
   // The fault of the demo stays until a new rope is in.
   await expect(rope).toContainText('rope of the mast frays');
   await rope.getByRole('button', { name: /fault or new part/ }).click();
@@ -88,7 +88,7 @@ test('a match is played: turns and hours count on, a new part begins anew', asyn
   await expect(rope).not.toContainText('frays');
   await expect(rope).not.toContainText('goes');
   await page.getByRole('button', { name: 'Match 7 is played' }).click();
-  await expect(rope).toContainText('14 goes');
+  await expect(rope).toContainText('26 goes');
 });
 
 test('a fault goes where it is asked to: the order sheet, the bench book', async ({ heron, page, server }) => {

@@ -1,6 +1,6 @@
 import { expect, test, Heron } from '../fixtures.js';
 
-test.use({ ownServer: true });
+test.use({ ownServer: true, ownBrowser: true });
 
 test('with the server stopped an edit is kept, survives a reload, and is sent when the server is back', async ({
   heron,

@@ -19,6 +19,7 @@ function setPassphrase(folder: string, passphrase: string, ...args: string[]): v
 /** A server that others can reach, with both passphrases. */
 const test = base.extend<{ server: TestServer }>({
   ownServer: true,
+  ownBrowser: true,
   // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures it needs from this pattern.
   server: async ({}, use) => {
     const server = new TestServer();

@@ -2,7 +2,7 @@ import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { expect, test } from '../fixtures.js';
 
-test.use({ ownServer: true });
+test.use({ ownServer: true, ownBrowser: true });
 
 test('an edit that the disk does not take is kept here, said, and saved once there is room', async ({
   heron,

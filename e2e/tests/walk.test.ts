@@ -24,7 +24,7 @@ async function addressOf(view: View, robots: Robots): Promise<string> {
 
 test.beforeEach(async ({ page }) => {
   test.setTimeout(300_000);
-  await page.addInitScript(() => localStorage.setItem('rough-gear:rings-known', 'true'));
+  await page.evaluate(() => localStorage.setItem('rough-gear:rings-known', 'true'));
 });
 
 for (const { name, views } of MECHANISMS)

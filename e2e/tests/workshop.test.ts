@@ -34,7 +34,7 @@ test('the order sheet: spares by a rule, what is owned, as CSV', async ({ heron,
 });
 
 test('a robot is ordered, half of it comes, and the sheet says so on paper', async ({ heron, page, server }) => {
-  await page.addInitScript(() => localStorage.setItem('rough-gear:who', 'Jonas'));
+  await page.evaluate(() => localStorage.setItem('rough-gear:who', 'Jonas'));
   await page.goto(`${server.url}/robots/${heron.id}/paper/order`);
   const row = page.locator('tr[data-line]', { hasText: 'brushless 12 V with' });
   const toBuy = async (): Promise<number> => Number(await row.getByRole('cell').nth(3).innerText());
@@ -116,7 +116,7 @@ test('a card typed in, then the plan changed, shows what to retype; a kind has n
   page,
   server,
 }) => {
-  await page.addInitScript(() => localStorage.setItem('rough-gear:who', 'Mira'));
+  await page.evaluate(() => localStorage.setItem('rough-gear:who', 'Mira'));
   const cards = `${server.url}/robots/${heron.id}/paper/cards`;
   await page.goto(cards);
   const lift = page.locator('[data-card="controller lift"]');

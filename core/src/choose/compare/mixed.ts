@@ -1,3 +1,4 @@
+import { bisect } from '../../models/numbers/bisect.js';
 import { situationOf } from '../../judge/limits/situation.js';
 import { voltsAgainst, type MotorConstants } from '../../models/motor/constants.js';
 import type { DcPath } from '../../path/powerpath/path.js';
@@ -33,8 +34,6 @@ export interface Mixed {
   readonly most: number;
 }
 
-const HALVINGS = 60;
-
 /** One kind at a command: I = (d·V − Ke·ω − drop)/R, its torque less what it needs to turn itself, through its train. */
 function shareOf(unit: MixedUnit, volts: number, speed: number, radius: number): Omit<MixedShare, 'share'> {
   const { motor, count, resistance, total, efficiency } = unit;
@@ -62,13 +61,7 @@ export function mixedAt(
   const most = sum(1);
   let duty: number | undefined;
   if (most >= force) {
-    let [low, high] = [0, 1];
-    for (let i = 0; i < HALVINGS; i++) {
-      const middle = (low + high) / 2;
-      if (sum(middle) < force) low = middle;
-      else high = middle;
-    }
-    duty = high;
+    [, duty] = bisect(0, 1, (share) => sum(share) < force);
   }
   const found = at(duty ?? 1);
   const all = found.reduce((total, one) => total + one.force, 0);

@@ -1,3 +1,4 @@
+import { bisect } from '../../models/numbers/bisect.js';
 import { fullCommandAt } from './fullEffortAt.js';
 import type { HeldBy } from '../../models/controller/drive.js';
 import { voltsAgainst } from '../../models/motor/constants.js';
@@ -152,22 +153,11 @@ function servoEnvelope(path: ServoPath): Envelope {
 }
 
 function cornerBetween(forceAt: (speed: number) => ReachPoint, before: ReachPoint, after: ReachPoint): ReachPoint {
-  let [low, high] = [before.speed, after.speed];
-  for (let i = 0; i < 40; i++) {
-    const middle = (low + high) / 2;
-    if (forceAt(middle).heldBy === before.heldBy) low = middle;
-    else high = middle;
-  }
-  return forceAt(high);
+  const [, changed] = bisect(before.speed, after.speed, (speed) => forceAt(speed).heldBy === before.heldBy, 40);
+  return forceAt(changed);
 }
 
 function settlesAt(forceAt: (speed: number) => ReachPoint, resists: number, fastest: number): number | undefined {
   if (forceAt(0).force < resists) return undefined;
-  let [low, high] = [0, fastest];
-  for (let i = 0; i < 50; i++) {
-    const middle = (low + high) / 2;
-    if (forceAt(middle).force >= resists) low = middle;
-    else high = middle;
-  }
-  return low;
+  return bisect(0, fastest, (speed) => forceAt(speed).force >= resists, 50)[0];
 }

@@ -1,3 +1,4 @@
+import { bisect } from '../../models/numbers/bisect.js';
 import { mostRate } from '../limits/checks/step/pulseRate.js';
 import { SITUATION_NEEDS, situationOf } from '../limits/situation.js';
 import { lacksOf } from '../../path/powerpath/path.js';
@@ -37,11 +38,5 @@ function carriesUpTo(path: StepPath, last: number): number | undefined {
   const torque = torqueAtMotor(path, Math.max(0, situationOf(path, 'working').demand));
   const carries = (speed: number): boolean => mostTorqueAt(path.step.motor, speed) >= torque;
   if (!Number.isFinite(last) || carries(last)) return last;
-  let [low, high] = [0, last];
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (carries(middle)) low = middle;
-    else high = middle;
-  }
-  return low;
+  return bisect(0, last, carries)[0];
 }

@@ -1,3 +1,4 @@
+import { bisect } from '../../models/numbers/bisect.js';
 import { pullAt } from './acceleration.js';
 import { ENERGY, I2, Q, slopeInto, stateOf, type State } from './integrate.js';
 import type { Run } from './run.js';
@@ -64,11 +65,6 @@ export function alongSettled(
 /** The speed at one place at which nothing speeds up any more; `undefined` where it cannot start. */
 function settledSpeed(system: MotionSystem, q: number): number | undefined {
   if (!(pullAt(system, q, 0).acceleration > 0)) return undefined;
-  let [low, high] = [0, fastestOf(system)];
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (pullAt(system, q, middle).acceleration > 0) low = middle;
-    else high = middle;
-  }
-  return low > 0 ? low : undefined;
+  const [settled] = bisect(0, fastestOf(system), (speed) => pullAt(system, q, speed).acceleration > 0);
+  return settled > 0 ? settled : undefined;
 }

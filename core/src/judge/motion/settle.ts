@@ -1,3 +1,4 @@
+import { bisect } from '../../models/numbers/bisect.js';
 import { drivePoint, type DrivePoint } from '../../models/controller/drivePoint.js';
 import type { Drive } from '../../models/controller/drive.js';
 
@@ -19,11 +20,7 @@ export function settle(drive: Drive, total: number, efficiency: number, loadTorq
   const wanted = loadTorque / (drive.motors * total * efficiency);
   const atRest = drivePoint(drive, 0);
   if (atRest.shaftTorque < wanted) return { stalled: true, outputSpeed: 0, point: atRest };
-  let [low, high] = [0, (drive.greatestDuty * drive.restVoltage) / drive.motor.backEmfConstant];
-  for (let i = 0; i < 80; i++) {
-    const middle = (low + high) / 2;
-    if (drivePoint(drive, middle).shaftTorque >= wanted) low = middle;
-    else high = middle;
-  }
-  return { stalled: false, outputSpeed: low / total, point: drivePoint(drive, low) };
+  const fastest = (drive.greatestDuty * drive.restVoltage) / drive.motor.backEmfConstant;
+  const [speed] = bisect(0, fastest, (at) => drivePoint(drive, at).shaftTorque >= wanted);
+  return { stalled: false, outputSpeed: speed / total, point: drivePoint(drive, speed) };
 }

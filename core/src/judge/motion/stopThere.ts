@@ -1,3 +1,4 @@
+import { bisect } from '../../models/numbers/bisect.js';
 import { brakeAt, newPull, pullAt } from './acceleration.js';
 import { fastestOf } from './alongSettled.js';
 import { brakingStretch } from './brakeToStop.js';
@@ -127,13 +128,7 @@ function withinReturn(system: MotionSystem, fastest: number): number {
   if (returnLimit === undefined) return fastest;
   const returns = (speed: number) => -flowFor(system, 0, speed, 0).pull.supplyCurrent;
   if (returns(fastest) <= returnLimit) return fastest;
-  let [low, high] = [0, fastest];
-  for (let i = 0; i < 40; i++) {
-    const middle = (low + high) / 2;
-    if (returns(middle) <= returnLimit) low = middle;
-    else high = middle;
-  }
-  return low;
+  return bisect(0, fastest, (speed) => returns(speed) <= returnLimit, 40)[0];
 }
 
 /** The most speed the run can have anywhere: that of full effort all the way, or what falling adds. */

@@ -1,3 +1,4 @@
+import { bisect } from '../../models/numbers/bisect.js';
 import { newPull, type Pull, type PullRule } from './acceleration.js';
 import { ENERGY, I2, Q, stateOf, V, type State } from './integrate.js';
 import type { Outcome, Run, RunSample } from './run.js';
@@ -60,14 +61,16 @@ export class Watch {
   }
 
   private seeChange(before: RunSample, speed: number, time: number, rule: PullRule): void {
-    let [low, high] = [before.speed, speed];
-    for (let i = 0; i < 20; i++) {
-      const middle = (low + high) / 2;
-      const pull = rule(before.place, middle, time, this.between);
-      this.note(pull, middle);
-      if (pull.heldBy === before.heldBy) low = middle;
-      else high = middle;
-    }
+    bisect(
+      before.speed,
+      speed,
+      (middle) => {
+        const pull = rule(before.place, middle, time, this.between);
+        this.note(pull, middle);
+        return pull.heldBy === before.heldBy;
+      },
+      20,
+    );
   }
 
   private voltageAt(supplyCurrent: number): number {

@@ -77,7 +77,7 @@ const NEARLY = 1e-9;
  * @param length of the match, s
  * @param secondsOf what a go takes in a lane, s; `undefined` where it cannot be begun
  * @returns in the order in which they begin
- * @example playedGoes(plan.scripts[0], 150, () => 2).filter(({ lane }) => lane === 0).length //=> 15
+ * @example playedGoes(plan.scripts[0], 150, () => 2).filter(({ lane }) => lane === 0).length //=> 39
  */
 export function playedGoes(
   script: Pick<MatchScript, 'lanes'>,

@@ -1,3 +1,4 @@
+import { bisect } from '../numbers/bisect.js';
 /** Two thermal lumps: winding and case. */
 export interface MotorThermal {
   /** J/K */
@@ -168,13 +169,7 @@ const LONGEST = 3600;
 export function timeToLimit(resistance20: number, thermal: MotorThermal, current: number): number | null {
   const beyond = (time: number) => windingTemperature(resistance20, thermal, current, time) >= thermal.windingLimit;
   if (!beyond(LONGEST)) return null;
-  let [low, high] = [0, LONGEST];
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (beyond(middle)) high = middle;
-    else low = middle;
-  }
-  return high;
+  return bisect(0, LONGEST, (time) => !beyond(time))[1];
 }
 
 /**
@@ -183,13 +178,8 @@ export function timeToLimit(resistance20: number, thermal: MotorThermal, current
  * @example currentToLimit(0.1, thermalFromMass(1.1, 120, 25), 30) //=> 45.56
  */
 export function currentToLimit(resistance20: number, thermal: MotorThermal, time: number): number {
-  let low = 0;
+  const holds = (current: number) => windingTemperature(resistance20, thermal, current, time) < thermal.windingLimit;
   let high = Math.max(1, continuousCurrent(resistance20, thermal));
-  while (windingTemperature(resistance20, thermal, high, time) < thermal.windingLimit) high *= 2;
-  for (let i = 0; i < 60 && high - low > 1e-12 * high; i++) {
-    const middle = (low + high) / 2;
-    if (windingTemperature(resistance20, thermal, middle, time) < thermal.windingLimit) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  while (holds(high)) high *= 2;
+  return bisect(0, high, holds)[0];
 }

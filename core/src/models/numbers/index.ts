@@ -1,1 +1,2 @@
+export * from './bisect.js';
 export * from './overTime.js';

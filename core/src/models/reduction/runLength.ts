@@ -1,3 +1,4 @@
+import { bisect } from '../numbers/bisect.js';
 /**
  * Length of a chain or toothed belt round two wheels, in pitches:
  * 2·C·cosβ/p + z1·(π−2β)/2π + z2·(π+2β)/2π with sinβ = (r2−r1)/C, r = z·p/2π.
@@ -33,14 +34,8 @@ export function centreForPitches(pitch: number, small: number, large: number, le
   const least = nearestCentre(pitch, small, large);
   // At the least centre the run lies round the larger wheel only.
   if (length <= large || length <= (small + large) / 2) return undefined;
-  let low = least;
-  let high = least + (length * pitch) / 2 + pitch;
-  for (let i = 0; i < 80; i++) {
-    const middle = (low + high) / 2;
-    if ((pitchesAround(pitch, small, large, middle) || 0) < length) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  const most = least + (length * pitch) / 2 + pitch;
+  return bisect(least, most, (centre) => (pitchesAround(pitch, small, large, centre) || 0) < length)[0];
 }
 
 /**

@@ -1,3 +1,4 @@
+import { bisect } from '../numbers/bisect.js';
 /** A move of a servo: time, and the greatest speed on the way. */
 export interface ServoMove {
   readonly time: number;
@@ -27,16 +28,11 @@ export function moveTime(
   const speedAfter = (t: number): number => settled * -Math.expm1(-t / constant);
   const placeAfter = (t: number): number => settled * (t + constant * Math.expm1(-t / constant));
   const endAfter = (t: number): number => placeAfter(t) + speedAfter(t) ** 2 / (2 * braking);
-  let [low, high] = [0, angle / settled + 10 * constant];
-  for (let i = 0; i < 80; i++) {
-    const middle = (low + high) / 2;
-    if (endAfter(middle) < angle) low = middle;
-    else high = middle;
-  }
-  const topSpeed = speedAfter(high);
+  const [, pushing] = bisect(0, angle / settled + 10 * constant, (time) => endAfter(time) < angle);
+  const topSpeed = speedAfter(pushing);
   const slowing = topSpeed / braking;
-  const time = high + slowing;
-  return { time, topSpeed, changing: Math.min(1, (Math.min(high, 3 * constant) + slowing) / time) };
+  const time = pushing + slowing;
+  return { time, topSpeed, changing: Math.min(1, (Math.min(pushing, 3 * constant) + slowing) / time) };
 }
 
 /**

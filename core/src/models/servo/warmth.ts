@@ -1,3 +1,4 @@
+import { bisect } from '../numbers/bisect.js';
 import { BURNT, lumpsFrom, lumpsOver, thermalFromMass, type Lumps, type MotorThermal } from '../motor/heat.js';
 
 /** One stretch of a servo's day: so many seconds with so many watts left inside it. */
@@ -75,11 +76,5 @@ export function secondsAtWatts(thermal: MotorThermal, watts: number): number {
   const beyond = (seconds: number): boolean =>
     !(lumpsFrom(cold, OHM, thermal, { squared: watts, friction: 0 }, seconds).winding < thermal.windingLimit);
   if (!beyond(HOUR)) return Infinity;
-  let [low, high] = [0, HOUR];
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (beyond(middle)) high = middle;
-    else low = middle;
-  }
-  return high;
+  return bisect(0, HOUR, (seconds) => !beyond(seconds))[1];
 }

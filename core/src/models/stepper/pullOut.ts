@@ -1,3 +1,4 @@
+import { bisect } from '../numbers/bisect.js';
 /** A two-phase stepping motor at one supply and one set current. SI; currents r.m.s. of one phase. */
 export interface StepperFigures {
   readonly phaseResistance: number;
@@ -64,12 +65,7 @@ export function cornerSpeed(motor: StepperFigures): number {
   if (voltageLimitedTorque(motor, 0) <= flat) return 0;
   let [low, high] = [0, 1];
   while (voltageLimitedTorque(motor, high) > flat && high < 1e6) [low, high] = [high, high * 2];
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (voltageLimitedTorque(motor, middle) > flat) low = middle;
-    else high = middle;
-  }
-  return low;
+  return bisect(low, high, (speed) => voltageLimitedTorque(motor, speed) > flat)[0];
 }
 
 /**
@@ -81,12 +77,7 @@ export function lastSpeed(motor: StepperFigures): number {
   if (pullOut(motor, 0) <= 0) return 0;
   let [low, high] = [0, Math.max(1, cornerSpeed(motor))];
   while (pullOut(motor, high) > 0 && high < 1e6) [low, high] = [high, high * 2];
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2;
-    if (pullOut(motor, middle) > 0) low = middle;
-    else high = middle;
-  }
-  return low;
+  return bisect(low, high, (speed) => pullOut(motor, speed) > 0)[0];
 }
 
 /**

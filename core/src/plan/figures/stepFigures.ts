@@ -90,9 +90,7 @@ export const STEP_FIGURES = {
   'driver.followingError': optional(
     figure('alarms at a following error of', 'n_{err}', 'number', 'controller', 'pulses'),
   ),
-  'driver.trimmerVolts': optional(
-    figure('trimmer’s highest volts', 'V_{trim}', 'voltage', 'controller', 'driver'),
-  ),
+  'driver.trimmerVolts': optional(figure('trimmer’s highest volts', 'V_{trim}', 'voltage', 'controller', 'driver')),
   'board.pinVoltage': figure('pin level', 'V_{pin}', 'voltage', 'controller', 'signal'),
   'board.pinCurrent': figure('a pin gives', 'I_{pin}', 'pin current', 'controller', 'signal'),
   'board.pulseLimit': figure('pulses it makes', 'f_{board}', 'rate', 'controller', 'pulses'),

@@ -33,7 +33,7 @@ const finite = (value: number): number => (Number.isFinite(value) ? value : 0);
 /**
  * What a mechanism does in a match: as the robot's script says; without one its first job over and over.
  *
- * @example matchWork(plan, mast).goes //=> 14
+ * @example matchWork(plan, mast).goes //=> 26
  */
 export function matchWork(plan: Plan, mechanism: Mechanism): MatchWork {
   const none: MatchWork = { goes: 0, seconds: 0, turns: 0 };

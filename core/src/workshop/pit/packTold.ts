@@ -1,3 +1,4 @@
+import { bisect } from '../../models/numbers/bisect.js';
 import { packResistance, packRestVoltage, type PackFigures } from '../../models/pack/pack.js';
 import type { Plan } from '../../plan/document/plan.js';
 import { resolvePath } from '../../path/resolve/resolvePath.js';
@@ -25,8 +26,6 @@ export function robotPack(plan: Plan): PackFigures | undefined {
 
 /** So many times the resistance of a new one. */
 const WORN_FROM = 1.5;
-const HALVINGS = 40;
-
 /**
  * Charge from the volts at rest, and resistance from how far they fall under a load: an old pack dips deeper.
  *
@@ -41,14 +40,9 @@ export function packTold(
   loaded?: { readonly voltage: number; readonly current: number },
 ): PackTold {
   const beyond = rest > packRestVoltage(pack, 1) ? 'full' : rest < packRestVoltage(pack, 0) ? 'empty' : undefined;
-  let [low, high] = [0, 1];
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2;
-    if (packRestVoltage(pack, middle) < rest) low = middle;
-    else high = middle;
-  }
+  const [, enough] = bisect(0, 1, (share) => packRestVoltage(pack, share) < rest);
   // A flat stretch of the curve has many charges: the middle of them would be as good.
-  const charge = beyond === 'full' ? 1 : beyond === 'empty' ? 0 : high;
+  const charge = beyond === 'full' ? 1 : beyond === 'empty' ? 0 : enough;
   if (!loaded) return { charge, beyond };
   if (!(loaded.current > 0) || loaded.voltage > rest)
     throw new RangeError(
