@@ -35,6 +35,13 @@ module.exports = {
       from: { path: '^(cli|server|web)/src' },
       to: { path: '^(cli|server|web|e2e)/', pathNot: '^$1/' },
     },
+    {
+      name: 'the-edge-of-the-server-knows-no-store',
+      comment: 'An error says itself how it is answered: see server/src/answered.ts.',
+      severity: 'error',
+      from: { path: '^server/src/http/' },
+      to: { path: '^server/src/(?!http/|answered\\.ts)' },
+    },
     { name: 'web-needs-no-node', severity: 'error', from: { path: '^web/src' }, to: { dependencyTypes: ['core'] } },
     {
       name: 'charts-and-formulas-load-when-first-shown',

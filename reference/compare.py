@@ -17,6 +17,7 @@ import tempfile
 from collections import defaultdict
 
 import models
+from recompute import recompute
 
 ROOT = pathlib.Path(__file__).resolve().parent.parent
 WITHIN = 0.005
@@ -149,7 +150,7 @@ def compare(name, plan, report, differ, counts):
         for job, its in zip(mechanism["jobs"], said["jobs"]):
             where = f"{name}, {mechanism['name']}, {job['name']}"
             try:
-                mine = models.recompute(plan, mechanism, job)
+                mine = recompute(plan, mechanism, job)
             except models.NotKnown as lack:
                 counts["not known"] += 1
                 if its["verdict"] == "enough" and not any("missing" in s and s["missing"] for s in its["situations"].values()):

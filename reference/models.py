@@ -2,7 +2,7 @@
 
 A plan is read as the JSON it is. What a plan does not hold stands at its typical value, as docs/figures.md lists them.
 Everything is in SI. Loads, packs and plain direct-current drives stand here, teeth, chains, belts and shafts in stages.py,
-motors that take pulses and position servos in machines.py.
+motors that take pulses and position servos in machines.py; recompute.py asks whichever a mechanism has.
 """
 
 import math
@@ -485,24 +485,3 @@ class Drive:
             return None
         time, (_q, _v, energy, squared) = found.t[-1], found.y[:, -1]
         return {"time": time, "packEnergy": energy, "rmsMotorCurrent": math.sqrt(squared / time)}
-
-
-def recompute(plan, mechanism, job):
-    """Demands, what each limit stands, and of plain motors the run, of the choice in force."""
-    choice = next(c for c in mechanism["choices"] if c["id"] == mechanism["current"])
-    kind = choice["drive"]["kind"]
-    if kind != "dc":
-        import machines
-
-        return machines.recompute(plan, mechanism, choice, job)
-    drive = Drive(plan, choice, job)
-    found = situations(job, drive.load, drive.asked)
-    import stages
-
-    apart = drive.n if choice["drive"].get("apart") and drive.n > 1 else None
-    rungs = {}
-    for name, s in found.items():
-        if s[0] > 0:
-            built = stages.rungs(choice["stages"], drive.load, drive.n, apart, s[1] * drive.lever, s[4])
-            rungs[name] = drive.rungs(name, s) | built
-    return {"demands": {name: s[0] for name, s in found.items()}, "rungs": rungs, "run": drive.run()}

@@ -2,7 +2,7 @@
 import { builtinModules } from 'node:module';
 import { join } from 'node:path';
 import { build } from 'esbuild';
-import { root } from './prepare.mjs';
+import { root } from './root.mjs';
 
 const COMMON = {
   absWorkingDir: root,

@@ -1,6 +1,7 @@
 // npm run dev: server and Vite together, both reloading.
 import { spawn } from 'node:child_process';
-import { checkNode, install, root } from './prepare.mjs';
+import { checkNode, install } from './prepare.mjs';
+import { root } from './root.mjs';
 
 checkNode();
 install();

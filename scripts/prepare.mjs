@@ -2,10 +2,9 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { join } from 'node:path';
+import { root } from './root.mjs';
 
-export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const cache = join(root, '.cache');
 const OLDEST_NODE = 20;
 

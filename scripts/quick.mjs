@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
-import { root } from './prepare.mjs';
+import { root } from './root.mjs';
 import { FORMAT, IMPORTS, LINT, Steps, TYPES } from './steps.mjs';
 
 const changed = changedFiles();

@@ -2,7 +2,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { root } from './prepare.mjs';
+import { root } from './root.mjs';
 
 const read = (name) => {
   const file = join(root, 'reports', name);

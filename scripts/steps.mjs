@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 import { performance } from 'node:perf_hooks';
-import { root } from './prepare.mjs';
+import { root } from './root.mjs';
 
 /** The steps of a run: their names, seconds and whether they were well. */
 export class Steps {

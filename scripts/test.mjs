@@ -1,7 +1,8 @@
 // npm test: everything that must hold, from a fresh machine with Node and apt on.
 import { existsSync, mkdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { aptInstall, build, checkNode, install, root, stop } from './prepare.mjs';
+import { aptInstall, build, checkNode, install, stop } from './prepare.mjs';
+import { root } from './root.mjs';
 import { countReports, failedNames, slowest } from './reports.mjs';
 import { FORMAT, IMPORTS, LINT, Steps, TYPES } from './steps.mjs';
 

@@ -1,3 +1,5 @@
+import { Answered, type Answer } from '../answered.js';
+
 /** Why the data cannot be written or read now, and what the person can do. */
 export interface StorageFailure {
   readonly kind: 'full' | 'read-only' | 'damaged' | 'out of reach';
@@ -6,12 +8,19 @@ export interface StorageFailure {
 }
 
 /** A save or a read that the disk did not take. Nothing of it has happened. */
-export class StorageProblem extends Error {
+export class StorageProblem extends Answered {
   constructor(
     readonly failure: StorageFailure,
     cause: unknown,
   ) {
     super(failure.sentence, { cause });
+  }
+
+  get answer(): Answer {
+    const { kind, sentence } = this.failure;
+    // Insufficient Storage where it is for the person to make room or give the right; out of service otherwise.
+    const status = kind === 'full' || kind === 'read-only' ? 507 : 503;
+    return { title: 'Nothing was saved or read', status, detail: sentence };
   }
 }
 

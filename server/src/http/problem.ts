@@ -1,11 +1,9 @@
 import type { Problem, ProblemDetails, StoredPlan } from '@rough-gear/contract';
 import type { ErrorRequestHandler } from 'express';
-import { StorageProblem } from '../db/failure.js';
-import { ShelfFull } from '../shelf/store.js';
-import { UnreadablePlan } from '../plans/document.js';
+import { Answered, type Answer } from '../answered.js';
 
 /** Something a request got wrong: becomes application/problem+json. */
-export class HttpProblem extends Error {
+export class HttpProblem extends Answered {
   constructor(
     readonly status: number,
     readonly title: string,
@@ -17,9 +15,11 @@ export class HttpProblem extends Error {
   ) {
     super(title);
   }
-}
 
-type Said = Omit<ProblemDetails, 'type'>;
+  get answer(): Answer {
+    return { title: this.title, status: this.status, ...this.more };
+  }
+}
 
 /** The last handler: known problems as they are, everything else as a plain 500 that is logged. */
 export const problemHandler: ErrorRequestHandler = (error: unknown, request, response, next) => {
@@ -30,24 +30,15 @@ export const problemHandler: ErrorRequestHandler = (error: unknown, request, res
   response.status(said.status).type('application/problem+json').send(JSON.stringify(details));
 };
 
-function known(error: unknown): Said | undefined {
-  if (error instanceof HttpProblem) return { title: error.title, status: error.status, ...error.more };
-  if (error instanceof StorageProblem) {
-    const { kind, sentence } = error.failure;
-    // Insufficient Storage where it is for the person to make room or give the right; out of service otherwise.
-    const status = kind === 'full' || kind === 'read-only' ? 507 : 503;
-    return { title: 'Nothing was saved or read', status, detail: sentence };
-  }
-  if (error instanceof ShelfFull) return { title: 'The shelf is full', status: 422, detail: error.message };
-  if (error instanceof UnreadablePlan)
-    return { title: 'This version of the program cannot read that plan', status: 409, problems: error.problems };
+function known(error: unknown): Answer | undefined {
+  if (error instanceof Answered) return error.answer;
   // The router could not make sense of the address itself.
   if (error instanceof URIError) return { title: 'The address is malformed', status: 400, detail: error.message };
   return error instanceof Error ? ofBody(error) : undefined;
 }
 
 /** What the readers of bodies object to. */
-function ofBody(error: Error & { readonly status?: number; readonly limit?: number }): Said | undefined {
+function ofBody(error: Error & { readonly status?: number; readonly limit?: number }): Answer | undefined {
   const { status, limit, message } = error;
   switch (status) {
     case 400:

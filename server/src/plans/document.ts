@@ -1,10 +1,15 @@
+import { Answered, type Answer } from '../answered.js';
 import { problemText, readPlanText, type Problem } from '@rough-gear/contract';
 import type { Plan } from '@rough-gear/core';
 
 /** A stored document that this version of the program cannot read. It stays as it is, and may be downloaded. */
-export class UnreadablePlan extends Error {
+export class UnreadablePlan extends Answered {
   constructor(readonly problems: readonly Problem[]) {
     super(problemText(problems).split('\n')[0]);
+  }
+
+  get answer(): Answer {
+    return { title: 'This version of the program cannot read that plan', status: 409, problems: this.problems };
   }
 }
 

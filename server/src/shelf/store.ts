@@ -1,3 +1,4 @@
+import { Answered, type Answer } from '../answered.js';
 import { randomUUID } from 'node:crypto';
 import type { ShelfImport, ShelfMarks, ShelfPart, TakenBack } from '@rough-gear/contract';
 import { MOST_ON_SHELF, type ImportLine } from '@rough-gear/contract/shelf-files';
@@ -147,9 +148,12 @@ interface Replaced {
 const IMPORTS_KEPT = 20;
 
 /** The shelf holds as many parts as it can. */
-export class ShelfFull extends Error {
+export class ShelfFull extends Answered {
+  readonly answer: Answer;
+
   constructor() {
     super(`a shelf holds ${MOST_ON_SHELF} parts at most`);
+    this.answer = { title: 'The shelf is full', status: 422, detail: this.message };
   }
 }
 
