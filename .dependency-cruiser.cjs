@@ -67,7 +67,7 @@ module.exports = {
       name: 'nothing-unresolved',
       severity: 'error',
       from: {},
-      to: { couldNotResolve: true, pathNot: '\\.(css)$|^vite/client$' },
+      to: { couldNotResolve: true, pathNot: '\\.(css)$|^vite/client$|/dist/' },
     },
   ],
   options: {
