@@ -127,6 +127,8 @@ describe('setup cards', () => {
     // As far as the horn turns along the linkage, by the line that was measured.
     const turned = path.linked.hornAt(path.asked.travel!);
     expect(Math.abs(end - begin)).toBeCloseTo(Math.abs(path.calibration!.perRadian) * turned, 9);
+    // A longer pulse turns the horn on: where the way goes to a greater angle of it, the pulses grow.
+    expect(Math.sign(end - begin)).toBe(Math.sign(path.linked.to - path.linked.from));
   });
 
   it('of a servo: the angle of each pulse by its own line where one was measured, else by its sheet', () => {

@@ -49,6 +49,12 @@ describe('pieces of an order', () => {
     expect(piecesSoFar(diary).get('a')).toMatchObject({ ordered: 6, here: 2, builtIn: 2, onTheirWay: 4 });
   });
 
+  it('are never fewer than none, whatever was taken back', () => {
+    const diary = write([pieces('ordered', 2), pieces('here', 1), pieces('here', -5), pieces('ordered', -9)]);
+    expect(piecesSoFar(diary).get('a')).toMatchObject({ ordered: 0, here: 0, onTheirWay: 0 });
+    expect(cameHere(write([...diary, pieces('here', 2)])).get('a')).toBe(2);
+  });
+
   it('that are here count as owned on the sheet', () => {
     const before = orderSheet(heron).lines.find(({ toBuy, measure }) => toBuy > 2 && measure === 'pieces')!;
     const diary = write([{ kind: 'pieces', line: lineId(before), step: 'here', amount: 2, note: '' }]);

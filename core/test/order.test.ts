@@ -10,6 +10,7 @@ import {
   ledgerOf,
   mayStandIn,
   orderSheet,
+  mechanismNeeds,
   piecesOf,
   sameKey,
   slotsOf,
@@ -85,12 +86,26 @@ describe('the order sheet', () => {
     expect(named(orderSheet(owned).lines, /64 mm can/)).toMatchObject({ toBuy: 0, cost: 0 });
   });
 
+  it('cuts a chain of an odd count of links from the next even one: never too short', () => {
+    const lift = heron.mechanisms.findIndex(({ id }) => id === 'lift');
+    const stage = currentChoice(heron.mechanisms[lift]!).stages.findIndex(({ kind }) => kind === 'chain');
+    const pulled = (links: number): number => {
+      const plan = applyChanges(heron, [
+        { at: ['mechanisms', lift, 'choices', 0, 'stages', stage, 'links'], to: links },
+      ]);
+      return mechanismNeeds(plan, plan.mechanisms[lift]!)
+        .filter(({ key }) => key.startsWith('chain '))
+        .reduce((sum, { amount }) => sum + amount, 0);
+    };
+    expect(pulled(79)).toBeCloseTo(pulled(80), 9);
+    expect(pulled(81)).toBeCloseTo(pulled(82), 9);
+    expect(pulled(80)).toBeGreaterThan(pulled(78));
+  });
+
   it('names wheels by their teeth, and chains by their length', () => {
     const chain = named(lines, /^chain, No\. /)!;
     expect(chain.measure).toBe('metres');
     expect(chain.wanted).toBeGreaterThan(0.3);
-    expect(named(lines, /^sprocket of \d+ teeth/)).toBeDefined();
-    expect(named(lines, /^wire, \d+ AWG/)!.spares).toBe(0);
   });
 
   it('has each train of motors that drive apart', () => {

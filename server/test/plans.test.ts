@@ -168,5 +168,8 @@ describe('old revisions', () => {
     ];
     expect(thinned([...old, ...recent])).toEqual([4, 2, 1]);
     expect(thinned(recent)).toEqual([]);
+    // Of two days' worth beyond the fifty the last of each day stays: with 52 of one day the first goes.
+    expect(thinned(Array.from({ length: 52 }, (_, i) => day(i + 1, '2026-03-04')))).toEqual([1]);
+    expect(thinned(Array.from({ length: 51 }, (_, i) => day(i + 1, '2026-03-04')))).toEqual([]);
   });
 });

@@ -15,6 +15,8 @@ class Stand {
   revision = 1;
   document: Plan = heron;
   away = false;
+  /** Answers saves with this status in place of taking them. */
+  refuses: number | undefined;
   saves = 0;
 
   storage = {
@@ -27,6 +29,12 @@ class Stand {
     { method, headers, body }: { method: string; headers: Record<string, string>; body?: string },
   ): Promise<Response> => {
     if (this.away) throw new TypeError('fetch failed');
+    if (method === 'PUT' && this.refuses !== undefined)
+      return this.answer(
+        this.refuses,
+        { type: 'about:blank', title: 'Not now', status: this.refuses },
+        'application/problem+json',
+      );
     if (method === 'PUT') {
       if (headers['If-Match'] !== etagOf(this.revision)) {
         return this.answer(
@@ -107,6 +115,29 @@ describe('the open plan', () => {
     plan.commit(rename('Heron'));
     await vi.advanceTimersByTimeAsync(1000);
     expect([plan.canUndo, stand.saves]).toEqual([false, 0]);
+  });
+
+  it.each([401, 429, 500, 507])(
+    'waits while the server answers %d, and sends it again until it is taken',
+    async (status) => {
+      const plan = await opened();
+      stand.refuses = status;
+      plan.commit(rename('Hen'));
+      await vi.advanceTimersByTimeAsync(1000);
+      expect([plan.state, plan.refusal]).toEqual(['waiting', 'Not now']);
+      expect(readKept(ID, stand.storage as Storage)).toMatchObject({ unsent: true });
+      stand.refuses = undefined;
+      await vi.advanceTimersByTimeAsync(3000);
+      expect([plan.state, plan.refusal, stand.document.name]).toEqual(['saved', '', 'Hen']);
+    },
+  );
+
+  it('says what the server will not have, and does not ask again', async () => {
+    const plan = await opened();
+    stand.refuses = 422;
+    plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(plan.state).toBe('refused');
   });
 
   it('keeps what the server does not get, and sends it when the server is back', async () => {
