@@ -15,6 +15,8 @@ export interface View {
   readonly then?: (page: Page) => Promise<unknown>;
   /** It states the models, in SI for everybody. */
   readonly inSi?: true;
+  /** What was typed there, and stays as it was typed. */
+  readonly typed?: string;
   /** What axe looks at, by its label, where the page around it was looked at with another view. */
   readonly within?: string;
   /** Another of its kind is looked at by axe already: its rules are about how things are built, not which numbers they show. */
@@ -229,16 +231,22 @@ export const TRAIN: Walk = {
   ),
 };
 
+/** A speed as it is typed: it stays in its field as it is, whatever units are shown around it. */
+const WANTED = '0.7 m/s';
+
 export const CHOOSING: Walk = {
   name: 'pages of choosing',
   views: inside(
     'Choosing',
     ...['ratio', 'speed', 'side', 'shortlist', 'reasons'].map((choose) => by(`:heron/lift/motor?choose=${choose}`)),
     by(':heron/turntable/motor?choose=side'),
-    at('for a speed', ':heron/lift/motor?choose=speed', [], async (page) => {
-      await page.getByRole('textbox', { name: 'at full effort, under its load' }).fill('700 rpm');
-      await page.getByTestId('geared').waitFor({ timeout: 60_000 });
-    }),
+    {
+      ...at('for a speed', ':heron/lift/motor?choose=speed', [], async (page) => {
+        await page.getByRole('textbox', { name: 'at full effort, under its load' }).fill(WANTED);
+        await page.getByTestId('geared').waitFor({ timeout: 60_000 });
+      }),
+      typed: WANTED,
+    },
     at('two ideas side by side', ':heron/lift/motor?choose=side', ['One or two motors?'], seen('differences')),
     at('a reason', ':heron/lift/motor?choose=side', [], async (page) => {
       await page.getByRole('button', { name: 'Put in force' }).first().click();
