@@ -20,7 +20,7 @@ interface WorkerFixtures {
   /** The demo robots' documents as the shared server began with them, by name. */
   demo: ReadonlyMap<string, StoredPlan>;
   sharedContext: BrowserContext;
-  sharedPage: { page?: Page };
+  sharedPage: Page;
 }
 
 /** The demo robot as a test reaches it: by page and by the server's own answer. */
@@ -145,11 +145,7 @@ export const test = base.extend<Options & Fixtures, WorkerFixtures>({
     { scope: 'worker' },
   ],
   // A window takes as long to open as a page to load: one is enough, as long as nothing of a test is left in it.
-  sharedPage: [
-    // eslint-disable-next-line no-empty-pattern -- The page itself is opened by the first test.
-    async ({}, use) => use({}),
-    { scope: 'worker' },
-  ],
+  sharedPage: [async ({ sharedContext }, use) => use(await sharedContext.newPage()), { scope: 'worker' }],
   server: async ({ ownServer, sharedServer }, use) => {
     if (!ownServer) return use(sharedServer);
     const server = new TestServer();
@@ -166,7 +162,7 @@ export const test = base.extend<Options & Fixtures, WorkerFixtures>({
   // Whatever the page throws, or the content policy refuses, fails the test that did it. The server outlives the page: what a
   // page still fetches when its test ends is no fault.
   page: async ({ context, server, ownBrowser, sharedPage, viewport }, use) => {
-    const page = ownBrowser ? await context.newPage() : (sharedPage.page ??= await context.newPage());
+    const page = ownBrowser ? await context.newPage() : sharedPage;
     if (viewport) await page.setViewportSize(viewport);
     if (!ownBrowser) await asNew(page, server);
     const thrown: string[] = [];

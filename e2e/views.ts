@@ -13,10 +13,8 @@ export interface View {
   readonly click?: readonly (string | RegExp)[];
   /** What is done last: typed, searched for, waited for. */
   readonly then?: (page: Page) => Promise<unknown>;
-  /** It states the models, in SI for everybody. */
-  readonly inSi?: true;
-  /** It is looked at in its first width alone. */
-  readonly atDesk?: true;
+  /** Its units are those in which it was written: the models in SI, a reason in those of that day. */
+  readonly asWritten?: true;
   /** What was typed there, and stays as it was typed. */
   readonly typed?: string;
   /** What axe looks at, by its label, where the page around it was looked at with another view. */
@@ -95,7 +93,7 @@ export const PAGES: Walk = {
   views: [
     by('/robots'),
     by('/data'),
-    { ...by('/models'), inSi: true },
+    { ...by('/models'), asWritten: true },
     by('/sign-in'),
     by('/shelf/motor'),
     by('/shelf/motor/motor-brushed-64'),
@@ -248,29 +246,20 @@ export const CHOOSING: Walk = {
         await page.getByTestId('geared').waitFor({ timeout: 60_000 });
       }),
       typed: WANTED,
-      atDesk: true,
     },
-    {
-      ...at('two ideas side by side', ':heron/lift/motor?choose=side', ['One or two motors?'], seen('differences')),
-      atDesk: true,
-    },
-    // A reason stays as it was written, in the units of that day.
+    at('two ideas side by side', ':heron/lift/motor?choose=side', ['One or two motors?'], seen('differences')),
     {
       ...at('a reason', ':heron/lift/motor?choose=side', [], async (page) => {
         await page.getByRole('button', { name: 'Put in force' }).first().click();
         await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
         await page.getByRole('group', { name: 'Page of choosing' }).getByRole('button', { name: 'Reasons' }).click();
       }),
-      inSi: true,
-      atDesk: true,
+      asWritten: true,
     },
-    {
-      ...at('found', ':heron/intake/motor?choose=shortlist', ['Search'], async (page) => {
-        await page.getByTestId('found').getByRole('button').first().click({ timeout: 60_000 });
-        await page.getByTestId('fallen').getByText('tried:').waitFor({ timeout: 60_000 });
-      }),
-      atDesk: true,
-    },
+    at('found', ':heron/intake/motor?choose=shortlist', ['Search'], async (page) => {
+      await page.getByTestId('found').getByRole('button').first().click({ timeout: 60_000 });
+      await page.getByTestId('fallen').getByText('tried:').waitFor({ timeout: 60_000 });
+    }),
   ),
 };
 

@@ -163,13 +163,13 @@ export class Faults {
    * Looks at what is open: texts that do not fit, units of the other system, and what axe objects to, in metric and light and
    * in inch and dark; then, the page made narrower as a window is, at its texts alone. What is folded is opened for that.
    */
-  async look({ name, path, inSi, alike, within, typed, atDesk }: View, unfolded = false): Promise<void> {
+  async look({ name, path, asWritten, alike, within, typed }: View, unfolded = false): Promise<void> {
     const [first, second] = looksAt(path);
     for (const [turn, look] of [first, second].entries()) {
       await choose(this.page, look);
       this.note(`${name}, ${look.units}, ${look.theme}`, [
         ...(await textsCut(this.page)),
-        ...(inSi ? [] : await straysOn(this.page, look.units, typed ? [typed, ...NAMED] : NAMED)),
+        ...(asWritten ? [] : await straysOn(this.page, look.units, typed ? [typed, ...NAMED] : NAMED)),
         ...(alike ? [] : await objections(this.page, turn > 0, within)),
       ]);
     }
@@ -177,7 +177,6 @@ export class Faults {
       await unfold(this.page);
       await this.texts(`${name}, unfolded`);
     }
-    if (atDesk) return;
     for (const width of WIDTHS.slice(1)) {
       await this.widen(width);
       await this.texts(`${name}, ${width} wide, ${second.units}`);

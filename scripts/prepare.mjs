@@ -39,9 +39,9 @@ const missingTools = () => TOOLS.filter(([, commands]) => !commands.some(has));
 /** Installs Debian packages; false where there is no apt, no right to use it, or it does not find them. */
 export function aptInstall(...packages) {
   if (!has('apt-get')) return false;
-  const asRoot = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const [command, ...first] = process.getuid?.() === 0 ? ['apt-get'] : ['sudo', '-n', 'apt-get'];
   const apt = (...args) =>
-    spawnSync([...asRoot, 'apt-get'][0], [...asRoot, 'apt-get', ...args].slice(1), {
+    spawnSync(command, [...first, ...args], {
       stdio: ['ignore', 'ignore', 'inherit'],
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
     }).status === 0;

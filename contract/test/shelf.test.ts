@@ -249,6 +249,10 @@ describe('Differences between two versions', () => {
     ]);
     expect(differencesOf(part, withValue(part, 'mass', undefined) as Part)[0]).toMatchObject({ after: 'not given' });
     expect(differencesOf(part, part)).toEqual([]);
+    // In the units a person likes, whatever they were typed in.
+    expect(differencesOf(part, heavier, 'inch')).toEqual([
+      { key: 'mass', label: 'mass', before: '2.535 lb', after: '2.866 lb' },
+    ]);
   });
 });
 

@@ -79,9 +79,10 @@ describe('Questions answered in slices', () => {
   it('that go wrong fail whoever asked', async () => {
     const { wrong } = answering({
       wrong: {
-        // eslint-disable-next-line require-yield -- It never comes to a step.
-        *steps(): Generator<number, number> {
-          throw new Error('no such mechanism');
+        *steps(mechanism?: string): Generator<number, number> {
+          if (mechanism === undefined) throw new Error('no such mechanism');
+          yield 1;
+          return 2;
         },
       },
     });

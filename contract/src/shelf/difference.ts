@@ -38,7 +38,10 @@ function shown(field: PartField, value: unknown, withSource: boolean, system: Un
   return withSource ? `${text.trim()} (${sourceCell(value)})` : text.trim();
 }
 
-/** Where two versions of a part differ, field by field; figures as they were typed, or in the units of one system. */
+/**
+ * Where two versions of a part differ, field by field. Figures stand as they were typed, as the report on a file says them,
+ * or in the units of one system.
+ */
 export function differencesOf(before: Part, after: Part, system?: UnitSystem): readonly Difference[] {
   return fieldsOfPart(after).flatMap((field) => {
     const [a, b] = [valueAt(before, field.key), valueAt(after, field.key)];

@@ -149,11 +149,12 @@ const IMPORTS_KEPT = 20;
 
 /** The shelf holds as many parts as it can. */
 export class ShelfFull extends Answered {
-  readonly answer: Answer;
-
   constructor() {
     super(`a shelf holds ${MOST_ON_SHELF} parts at most`);
-    this.answer = { title: 'The shelf is full', status: 422, detail: this.message };
+  }
+
+  get answer(): Answer {
+    return { title: 'The shelf is full', status: 422, detail: this.message };
   }
 }
 

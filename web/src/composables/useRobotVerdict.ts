@@ -3,7 +3,7 @@ import { inject, provide, shallowRef, toRaw, watch, type InjectionKey, type Ref 
 import { usePlan } from '../stores/plan.js';
 import { searchWorkers } from '../workers/core.js';
 import type { RobotVerdict } from '../workers/questions.js';
-import { recalled, remember } from '../workers/verdictMemory.js';
+import { recalled, remembering } from '../workers/verdictMemory.js';
 
 /** A match takes a second to go through: whoever types or has just come in is not made to wait for it. */
 const WAIT_MS = 1500;
@@ -22,24 +22,25 @@ export function provideRobotVerdict(): Known {
       clearTimeout(timer);
       if (id !== before) verdict.value = undefined;
       if (!plan || plan.mechanisms.length === 0) return;
-      // What is known of a plan as it is opened is said at once.
-      if (!was) void recall(plan);
-      timer = setTimeout(() => void judge(plan), WAIT_MS);
+      // What is known of a plan as it is opened is said at once; whoever changes it is not interrupted.
+      if (was) later(plan);
+      else void atOnce(plan);
     },
     { immediate: true },
   );
-  async function recall(plan: Plan): Promise<boolean> {
+  function later(plan: Plan): void {
+    timer = setTimeout(() => void judge(plan), WAIT_MS);
+  }
+  async function atOnce(plan: Plan): Promise<void> {
     const known = await recalled(toRaw(plan));
-    if (known && store.document === plan) verdict.value = known;
-    return known !== undefined;
+    if (store.document !== plan) return;
+    if (known) verdict.value = known;
+    else later(plan);
   }
   async function judge(plan: Plan): Promise<void> {
-    if (await recall(plan)) return;
     // Beside the worker that answers what is typed and clicked: nobody waits for this one.
-    const found = await searchWorkers()[1]!.judgeRobot(toRaw(plan));
-    if (!found) return;
-    void remember(toRaw(plan), found);
-    if (store.document === plan) verdict.value = found;
+    const found = await remembering(toRaw(plan), () => searchWorkers()[1]!.judgeRobot(toRaw(plan)));
+    if (found && store.document === plan) verdict.value = found;
   }
   provide(KEY, verdict);
   return verdict;

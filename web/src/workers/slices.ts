@@ -12,8 +12,15 @@ export interface Question<Args extends readonly unknown[], Told, End> {
   readonly group?: string;
 }
 
-/* eslint-disable-next-line @typescript-eslint/no-explicit-any -- A table holds questions of any arguments and answers. */
-type AnyQuestion = Question<any, any, any>;
+/** A question of whatever arguments and answers: what stands in a table. */
+interface AnyQuestion {
+  readonly steps: (...args: never[]) => Generator<unknown, unknown>;
+  readonly tellEvery?: number;
+  readonly within?: number;
+  readonly late?: (last: never) => unknown;
+  readonly stopped?: (last: never) => unknown;
+  readonly group?: string;
+}
 export type Questions = Readonly<Record<string, AnyQuestion>>;
 
 type AnswerOf<Asked> =
@@ -46,10 +53,13 @@ export function answering<Table extends Questions>(table: Table): Answers<Table>
   };
 
   async function answer(kind: string, given: readonly unknown[]): Promise<unknown> {
-    const { steps, group = kind, within = Infinity, tellEvery = SLICE, late, stopped }: AnyQuestion = table[kind]!;
+    const asked = table[kind] as unknown as Question<readonly unknown[], unknown, unknown>;
+    const { steps, group = kind, within = Infinity, tellEvery = SLICE, late, stopped } = asked;
     const mine = next(group);
-    const told = given[steps.length] as ((told: unknown) => void) | undefined;
-    const going = steps(...given.slice(0, steps.length));
+    // Arguments are plain data: what can be called is whoever wants to be told.
+    const last = given.at(-1);
+    const told = typeof last === 'function' ? (last as (told: unknown) => void) : undefined;
+    const going = steps(...(told ? given.slice(0, -1) : given));
     const began = performance.now();
     let [breathed, toldAt, toldLast]: [number, number, unknown] = [began, -Infinity, undefined];
     for (;;) {

@@ -23,28 +23,42 @@ async function keyOf(plan: Plan): Promise<string | undefined> {
   return Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
-/**
- * What the matches of this very plan came to when they were gone through before. It takes seconds, so a page that is loaded
- * again does not do it twice. Nothing is lost where it cannot be kept: it is worked out anew.
- */
-export async function recalled(plan: Plan): Promise<RobotVerdict | undefined> {
+const find = async (key: string): Promise<RobotVerdict | undefined> =>
+  (await get<readonly Remembered[]>(PLACE))?.find((one) => one.key === key)?.verdict;
+
+/** A browser without room, or in private, remembers nothing: it is worked out anew. */
+const orNothing = async <Found>(work: () => Promise<Found>): Promise<Found | undefined> => {
   try {
-    const key = await keyOf(plan);
-    const all = key === undefined ? [] : ((await get<readonly Remembered[]>(PLACE)) ?? []);
-    return all.find((one) => one.key === key)?.verdict;
+    return await work();
   } catch {
     return undefined;
   }
-}
+};
 
-export async function remember(plan: Plan, verdict: RobotVerdict): Promise<void> {
-  try {
+/**
+ * What the matches of this very plan came to when they were gone through before. It takes seconds, so a page that is loaded
+ * again does not do it twice.
+ */
+export const recalled = (plan: Plan): Promise<RobotVerdict | undefined> =>
+  orNothing(async () => {
     const key = await keyOf(plan);
-    if (key === undefined) return;
-    await update<readonly Remembered[]>(PLACE, (all = []) =>
-      [{ key, verdict }, ...all.filter((one) => one.key !== key)].slice(0, MOST),
+    return key === undefined ? undefined : find(key);
+  });
+
+/** The same, or else what going through them comes to, which is kept. */
+export async function remembering(
+  plan: Plan,
+  judge: () => Promise<RobotVerdict | undefined>,
+): Promise<RobotVerdict | undefined> {
+  const key = await orNothing(() => keyOf(plan));
+  const known = key === undefined ? undefined : await orNothing(() => find(key));
+  if (known) return known;
+  const verdict = await judge();
+  if (verdict && key !== undefined)
+    await orNothing(() =>
+      update<readonly Remembered[]>(PLACE, (all = []) =>
+        [{ key, verdict }, ...all.filter((one) => one.key !== key)].slice(0, MOST),
+      ),
     );
-  } catch {
-    // A browser without room, or in private: the next page works it out anew.
-  }
+  return verdict;
 }

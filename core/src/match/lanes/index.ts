@@ -4,4 +4,5 @@ export * from './onPack.js';
 export * from './packState.js';
 export * from './propose.js';
 export * from './result.js';
-export { duesOf, playedGoes, type PlayedGo } from './schedule.js';
+export { duesOf } from './schedule.js';
+export { playedGoes, type PlayedGo } from './playedGoes.js';

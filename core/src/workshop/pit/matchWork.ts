@@ -1,7 +1,8 @@
 import { runOf } from '../../judge/evaluate/mechanism.js';
 import type { Mechanism, Plan } from '../../plan/document/plan.js';
 import { lengthOf, type Go, type MatchScript } from '../../plan/document/script.js';
-import { givenUpAfter, playedGoes, type PlayedGo } from '../../match/lanes/schedule.js';
+import { playedGoes, type PlayedGo } from '../../match/lanes/playedGoes.js';
+import { givenUpAfter } from '../../match/lanes/schedule.js';
 import type { AnyPath } from '../../path/powerpath/anyPath.js';
 import { resolvePath } from '../../path/resolve/resolvePath.js';
 
