@@ -73,7 +73,7 @@ const lifted = computed(() => {
         :dimension="units.speed"
         label="the output runs at"
         :at-least="0"
-        :significant="4"
+        stacked
         @read="speed = $event / k"
       />
       <FigureField figure="drive.dragOffset" allow="not negative" />
