@@ -36,6 +36,7 @@ const common = {
   testTimeout: 240_000,
   pool: 'forks' as const,
   maxWorkers: availableParallelism(),
+  setupFiles: ['vitest.setup.ts'],
   // Its entry for Node needs a loader of its own; its modules are plain.
   server: { deps: { inline: ['unitmath'] } },
 };

@@ -133,6 +133,44 @@ describe('properties', () => {
     );
   });
 
+  it('the heat of a short start under one limit, and of a balance where the pull jumps, is that of finer steps', () => {
+    const pushed = (drive: Partial<Drive>, mass: number, total: number, travel: number): MotionSystem => {
+      const whole = { ...LIGHT_DRIVE, ...drive };
+      return {
+        drive: whole,
+        packResistance: whole.supplyResistance / whole.motors,
+        total,
+        efficiency: 0.85,
+        backEfficiency: backEfficiency(0.85),
+        radius: 0.02,
+        load: lift({ mass, slope: Math.PI / 2, friction: 0.05 * mass * 9.80665, counterforce: 0, loadPerRope: 1 }),
+        until: { travel },
+      };
+    };
+    const LIGHT_DRIVE: Drive = {
+      motor: { resistance: 0.03, torqueConstant: 0.05, backEmfConstant: 0.05, freeCurrent: 1.7, freeCurrentPerSpeed: 0 },
+      motors: 3,
+      rotorInertia: 4e-5,
+      controllerResistance: 0.004,
+      restVoltage: 20.9,
+      supplyResistance: 0.012,
+      greatestDuty: 1,
+      supplyLimit: 13.35,
+    };
+    const sagging: Partial<Drive> = {
+      motor: { ...LIGHT_DRIVE.motor, torqueConstant: 0.0102, backEmfConstant: 0.01106, freeCurrent: 0.9 },
+      restVoltage: 6,
+      supplyResistance: 0.1715,
+      supplyLimit: 23.42,
+    };
+    for (const system of [pushed({ statorLimit: 27.5 }, 2, 10.97, 0.313), pushed(sagging, 13.26, 4.345, 1.03)]) {
+      const run = fullEffort(system);
+      const finer = fullEffort(system, { tolerance: 1e-7, fewestSteps: 240 });
+      expect(run.outcome).toBe('arrived');
+      expect(run.rmsMotorCurrent / finer.rmsMotorCurrent).toBeCloseTo(1, 3.5);
+    }
+  });
+
   it('a drive never breaks its own limits, and never makes power', () => {
     fc.assert(
       fc.property(systems, number(0, 1.2), ({ drive }, share) => {

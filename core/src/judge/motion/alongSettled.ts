@@ -1,6 +1,6 @@
 import { bisect } from '../../models/numbers/bisect.js';
 import { pullAt } from './acceleration.js';
-import { ENERGY, I2, Q, slopeInto, stateOf, type State } from './integrate.js';
+import { ENERGY, I2, Q, V, slopeInto, stateOf, type State } from './integrate.js';
 import type { Run } from './run.js';
 import type { MotionSystem } from './system.js';
 import type { Watch } from './watch.js';
@@ -31,11 +31,11 @@ export function alongSettled(
   count: number,
 ): Run {
   let [state, time] = [from, since];
-  const slope = stateOf(0, 0);
   const { until } = system;
   for (let i = 0; i < count; i++) {
-    const speed = settledSpeed(system, state[Q]!);
-    if (speed === undefined) return watch.result('stalled', time, stateOf(state[Q]!, 0, state[ENERGY], state[I2]));
+    const balance = balanceAt(system, state[Q]!);
+    if (!balance) return watch.result('stalled', time, stateOf(state[Q]!, 0, state[ENERGY], state[I2]));
+    const { speed, slope } = balance;
     if ('speed' in until) {
       const reached = speed >= until.speed;
       return watch.result(
@@ -46,7 +46,6 @@ export function alongSettled(
     }
     const left = 'travel' in until ? (until.travel - state[Q]!) / speed : end - time;
     const step = Math.min(left / (count - i), end - time);
-    slopeInto(slope, system, speed, pullAt(system, state[Q]!, speed));
     state = stateOf(
       state[Q]! + speed * step,
       speed,
@@ -62,9 +61,19 @@ export function alongSettled(
   return watch.result('arrived', time, state);
 }
 
-/** The speed at one place at which nothing speeds up any more; `undefined` where it cannot start. */
-function settledSpeed(system: MotionSystem, q: number): number | undefined {
+/**
+ * The speed at one place at which nothing speeds up any more, and how the state changes there; `undefined` where it
+ * cannot start. Where a limit makes the pull jump, the load balances between both sides of the jump: it goes to and fro
+ * between them, each for such a share of the time that speed stays (a sliding mode, after Filippov).
+ */
+function balanceAt(system: MotionSystem, q: number): { readonly speed: number; readonly slope: State } | undefined {
   if (!(pullAt(system, q, 0).acceleration > 0)) return undefined;
-  const [settled] = bisect(0, fastestOf(system), (speed) => pullAt(system, q, speed).acceleration > 0);
-  return settled > 0 ? settled : undefined;
+  const [below, above] = bisect(0, fastestOf(system), (speed) => pullAt(system, q, speed).acceleration > 0);
+  if (!(below > 0)) return undefined;
+  const [slope, beyond] = [stateOf(0, 0), stateOf(0, 0)];
+  slopeInto(slope, system, below, pullAt(system, q, below));
+  slopeInto(beyond, system, above, pullAt(system, q, above));
+  const share = beyond[V]! < 0 ? slope[V]! / (slope[V]! - beyond[V]!) : 0;
+  for (const part of [ENERGY, I2]) slope[part]! += share * (beyond[part]! - slope[part]!);
+  return { speed: below, slope };
 }

@@ -118,6 +118,16 @@ export class StepRoom {
 export const nextStep = (step: number, error: number): number =>
   error > 1 ? step * Math.max(0.2, 0.9 / Math.cbrt(error)) : step * Math.min(4, 0.9 / Math.cbrt(Math.max(error, 1e-4)));
 
-/** The greatest of place's and speed's errors over what is allowed. */
-export const errorOf = (error: State, place: number, speed: number, tolerance: number): number =>
-  Math.max(Math.abs(error[Q]!) / (tolerance * place), Math.abs(error[V]!) / (tolerance * speed));
+/** What heats may err by so many times as much as what moves: it is a root, and no end is found by it. */
+const LOOSER_HEAT = 30;
+
+/**
+ * The greatest error over what is allowed: of place and speed, and of ∫I²dt over what it has come to, since a step that
+ * jumps from one limit to the next moves a light load right and its heat wrong.
+ */
+export const errorOf = (error: State, next: State, place: number, speed: number, tolerance: number): number =>
+  Math.max(
+    Math.abs(error[Q]!) / (tolerance * place),
+    Math.abs(error[V]!) / (tolerance * speed),
+    next[I2]! > 0 ? Math.abs(error[I2]!) / (LOOSER_HEAT * tolerance * next[I2]!) : 0,
+  );

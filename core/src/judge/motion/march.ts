@@ -44,7 +44,7 @@ export function march(system: MotionSystem, watch: Watch, stretch: Stretch): Rea
   for (let steps = 0; time < end;) {
     step = Math.min(step, end - time, longestStep);
     room.try(state, time, step);
-    const error = errorOf(room.error, distance, speed, tolerance);
+    const error = errorOf(room.error, room.next, distance, speed, tolerance);
     // Where a limit changes by a jump no step is small enough: the smallest is taken as it is.
     if (error > 1 && step > SMALLEST * longestStep) {
       step = nextStep(step, error);
