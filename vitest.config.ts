@@ -1,64 +1,72 @@
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 const unitmath = fileURLToPath(new URL('node_modules/unitmath/src/Unit.js', import.meta.url));
 
-/** What takes long: servers that are started, killed and guessed at, searches held against trying everything, thousands of samples. */
+/**
+ * What takes long, the longest first: servers that are started, killed and guessed at, searches held against trying
+ * everything, thousands of samples.
+ */
 const SLOW = [
   'server/test/attack.test.ts',
-  'server/test/threads.test.ts',
+  'core/test/shortlist.test.ts',
+  'web/test/planModel.property.ts',
+  'core/test/traced.test.ts',
+  'server/test/access.test.ts',
+  'server/test/backups.test.ts',
+  'core/test/robotChoice.test.ts',
+  'cli/test/cli.test.ts',
+  'cli/test/rig.test.ts',
+  'cli/test/shell.test.ts',
+  'server/test/settings.test.ts',
+  'core/test/extremes.property.ts',
+  'core/test/missing.test.ts',
+  'server/test/unreadable.test.ts',
+  'core/test/robotMends.test.ts',
+  'core/test/shortlist.property.ts',
+  'contract/test/machinesTried.property.ts',
+  'contract/test/jsonSchema.test.ts',
+  'core/test/match.test.ts',
   'server/test/fullDisk.test.ts',
   'server/test/tinyDisk.test.ts',
-  'server/test/start.test.ts',
-  'server/test/unreadable.test.ts',
-  'server/test/access.test.ts',
-  'server/test/settings.test.ts',
-  'server/test/backups.test.ts',
-  'contract/test/machinesTried.property.ts',
-  'web/test/planModel.property.ts',
-  'core/test/shortlist.test.ts',
-  'core/test/shortlist.property.ts',
-  'core/test/extremes.property.ts',
-  'contract/test/jsonSchema.test.ts',
-  'core/test/missing.test.ts',
   'core/test/worked.test.ts',
+  'server/test/threads.test.ts',
+  'server/test/start.test.ts',
   'core/test/trains.test.ts',
-  'core/test/traced.test.ts',
-  'core/test/robotChoice.test.ts',
   'core/test/reduction.property.ts',
-  'cli/test/shell.test.ts',
-  'cli/test/rig.test.ts',
 ];
 
-const common = {
-  // A guard against what never ends, not a wish for speed: a slow machine takes its time.
-  testTimeout: 240_000,
-  pool: 'forks' as const,
-  maxWorkers: availableParallelism(),
-  setupFiles: ['vitest.setup.ts'],
-  // Its entry for Node needs a loader of its own; its modules are plain.
-  server: { deps: { inline: ['unitmath'] } },
-};
-const resolve = { alias: { unitmath } };
+/** Those that take longest begin, so that all workers end together. */
+class LongestFirst extends BaseSequencer {
+  override sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const place = ({ moduleId }: TestSpecification) => {
+      const at = SLOW.findIndex((name) => moduleId.endsWith(name));
+      return at < 0 ? SLOW.length : at;
+    };
+    return Promise.resolve([...files].sort((a, b) => place(a) - place(b)));
+  }
+}
 
-/** `fast` is what `npm run quick` runs; all of them are `npm test`'s. */
+/** `npm run quick` leaves out what takes long; `npm test` runs all. */
+const quick = process.env['QUICK'] !== undefined;
+
 export default defineConfig({
+  resolve: { alias: { unitmath } },
   test: {
+    include: ['{core,contract,cli,web,server}/test/**/*.{test,property}.ts'],
+    exclude: quick ? SLOW : [],
+    setupFiles: ['vitest.setup.ts'],
+    // A guard against what never ends, not a wish for speed: a slow machine takes its time.
+    testTimeout: 240_000,
+    pool: 'forks',
+    maxWorkers: availableParallelism(),
+    // Files share what they have loaded: reading all of core takes longer than most of them.
+    isolate: false,
+    sequence: { sequencer: LongestFirst },
+    // Its entry for Node needs a loader of its own; its modules are plain.
+    server: { deps: { inline: ['unitmath'] } },
     coverage: { include: ['core/src/**', 'contract/src/**', 'server/src/**', 'cli/src/**'] },
-    projects: [
-      {
-        resolve,
-        // Pure functions: files may share what they have loaded.
-        test: {
-          ...common,
-          name: 'fast',
-          isolate: false,
-          include: ['{core,contract,cli,web,server}/test/**/*.{test,property}.ts'],
-          exclude: SLOW,
-        },
-      },
-      { resolve, test: { ...common, name: 'slow', include: SLOW, sequence: { groupOrder: 0 } } },
-    ],
   },
 });

@@ -148,7 +148,13 @@ describe('properties', () => {
       };
     };
     const LIGHT_DRIVE: Drive = {
-      motor: { resistance: 0.03, torqueConstant: 0.05, backEmfConstant: 0.05, freeCurrent: 1.7, freeCurrentPerSpeed: 0 },
+      motor: {
+        resistance: 0.03,
+        torqueConstant: 0.05,
+        backEmfConstant: 0.05,
+        freeCurrent: 1.7,
+        freeCurrentPerSpeed: 0,
+      },
       motors: 3,
       rotorInertia: 4e-5,
       controllerResistance: 0.004,

@@ -22,27 +22,29 @@ export const kill: Attack = {
   name: 'the plug is pulled',
   aims: 'a save that was acknowledged is lost',
   async run(scale) {
-    const rounds = scale === 'long' ? 60 : 12;
+    const rounds = scale === 'long' ? 60 : 8;
     const folder = newFolder();
     const broken: string[] = [];
     let saves = 0;
+    let target = await Target.start(folder);
     for (let round = 0; round < rounds; round++) {
-      const target = await Target.start(folder);
       const { plans } = await target.list();
       const plan = await target.get<StoredPlan>(`/plans/${plans[0]!.id}`);
       const saving = saveUntilGone(target, plan);
-      setTimeout(() => target.child.kill('SIGKILL'), 30 + Math.random() * 250);
+      const { child } = target;
+      setTimeout(() => child.kill('SIGKILL'), 30 + Math.random() * 250);
       const acknowledged = await saving;
       saves += acknowledged - plan.revision;
-      const again = await Target.start(folder);
-      const kept = await again.get<StoredPlan>(`/plans/${plan.id}`);
+      // The server that is asked what was kept is the next to be killed.
+      target = await Target.start(folder);
+      const kept = await target.get<StoredPlan>(`/plans/${plan.id}`);
       // One more may have reached the disk without its answer reaching us; none that was answered may be missing.
       if (kept.revision !== acknowledged && kept.revision !== acknowledged + 1)
         broken.push(`round ${round}: ${acknowledged} was acknowledged, ${kept.revision} is there`);
       if (kept.revision > plan.revision && kept.document.note !== `revision ${kept.revision}`)
         broken.push(`round ${round}: revision ${kept.revision} holds another document`);
-      if ((await again.end()) !== 0) broken.push(`round ${round}: it did not stop cleanly`);
     }
+    if ((await target.end()) !== 0) broken.push('it did not stop cleanly');
     broken.push(...(await restoredAfterKill(folder)));
     return { tried: `${rounds} kills, a restore`, seen: `${saves} saves acknowledged`, broken };
   },

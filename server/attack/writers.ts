@@ -21,7 +21,7 @@ export const writers: Attack = {
   name: 'fifty on one plan',
   aims: 'an update is lost',
   async run(scale) {
-    const [people, each] = scale === 'long' ? [50, 6] : [16, 2];
+    const [people, each] = scale === 'long' ? [50, 6] : [10, 2];
     const target = await Target.start();
     const { id } = await target.create({ ...heron, note: '0', mechanisms: heron.mechanisms.slice(0, 1) });
     const added = await Promise.all(Array.from({ length: people }, () => addOnes(target, id, each)));
@@ -45,11 +45,13 @@ export const fleet: Attack = {
   async run(scale) {
     const [count, looks, people] = scale === 'long' ? [2000, 60, 20] : [60, 10, 8];
     const target = await Target.start();
+    // Two thousand whole robots are judged at full length; in short what is judged is one mechanism each.
+    const robot = scale === 'long' ? heron : { ...heron, mechanisms: heron.mechanisms.slice(0, 1) };
     const ids: string[] = [];
     for (let i = 0; i < count; i += 8)
       await Promise.all(
         Array.from({ length: Math.min(8, count - i) }, async (_, k) => {
-          ids.push((await target.create({ ...heron, name: `Robot ${i + k}` })).id);
+          ids.push((await target.create({ ...robot, name: `Robot ${i + k}` })).id);
         }),
       );
     // A sound plan that takes long to judge.
@@ -58,7 +60,7 @@ export const fleet: Attack = {
     let [stop, saves] = [false, 0];
     const saving = ids.slice(0, people).map(async (id) => {
       for (let revision = 1; !stop; saves++)
-        ({ revision } = await savedIn(await target.save(id, revision, { ...heron, note: `save ${revision}` })));
+        ({ revision } = await savedIn(await target.save(id, revision, { ...robot, note: `save ${revision}` })));
     });
     const [lists, healths]: [number[], number[]] = [[], []];
     for (let i = 0; i < looks; i++) {
