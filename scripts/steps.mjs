@@ -107,3 +107,5 @@ export const FORMAT = (...files) => [
   ['--check', ...files, '--ignore-unknown', '--log-level', 'warn', '--cache', '--cache-location', '.cache/prettier'],
 ];
 export const IMPORTS = ['import rules', 'npm', ['run', '-s', 'imports']];
+/** Exports, files and packages that nobody asks for. */
+export const UNUSED = ['nothing unused', bin('knip'), ['--no-progress']];

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { aptInstall, build, checkNode, install, stop } from './prepare.mjs';
 import { root } from './root.mjs';
 import { countReports, failedNames, slowest } from './reports.mjs';
-import { FORMAT, IMPORTS, LINT, Steps, TYPES } from './steps.mjs';
+import { FORMAT, IMPORTS, LINT, Steps, TYPES, UNUSED } from './steps.mjs';
 
 checkNode();
 install();
@@ -13,7 +13,7 @@ rmSync(join(root, 'reports'), { recursive: true, force: true });
 mkdirSync(join(root, 'reports'));
 
 const steps = new Steps();
-await steps.together(...TYPES.map(([step]) => step), LINT('.'), FORMAT('.'), IMPORTS);
+await steps.together(...TYPES.map(([step]) => step), LINT('.'), FORMAT('.'), IMPORTS, UNUSED);
 await build();
 await steps.one('unit tests', 'node_modules/.bin/vitest', [
   'run',

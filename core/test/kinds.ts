@@ -20,7 +20,7 @@ const { parts: shelf } = JSON.parse(
 const wished = (si: number) => quantityOf(si, String(si));
 
 /** A wish of every kind, with round numbers. */
-export const WISHED: Readonly<Record<MechanismKind, Readonly<Record<string, number>>>> = {
+const WISHED: Readonly<Record<MechanismKind, Readonly<Record<string, number>>>> = {
   'drive-base': { mass: 50, distance: 6, time: 3 },
   lift: { mass: 12, distance: 1, time: 2 },
   arm: { mass: 4, length: 0.8, angle: 1.9, time: 1.5 },

@@ -1,5 +1,5 @@
 /** What came of an attack. */
-export interface Outcome {
+interface Outcome {
   /** What was tried, counted. */
   readonly tried: string;
   /** What was seen: times, refusals, how much was saved. */
@@ -9,7 +9,7 @@ export interface Outcome {
 }
 
 /** How much of an attack is made. */
-export type Scale = 'short' | 'long';
+type Scale = 'short' | 'long';
 
 /** A way to harm a running server, repeatable and with an end. */
 export interface Attack {

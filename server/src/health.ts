@@ -10,7 +10,7 @@ import { SCHEMA } from './db/migrations/index.js';
 import { VERSION } from './version.js';
 
 /** What the health answer says. */
-export interface Health {
+interface Health {
   readonly ok: boolean;
   readonly version: string;
   /** The last change of the tables. */

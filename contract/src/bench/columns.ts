@@ -18,7 +18,7 @@ export interface ReadingColumn {
 }
 
 /** A line that was left out, counted from 1, and why. */
-export interface UnreadLine {
+interface UnreadLine {
   readonly line: number;
   readonly reason: string;
 }

@@ -65,7 +65,7 @@ const entry = Object.entries(SAID).reduce<Joi.ObjectSchema>(
   written,
 );
 
-export const entriesSchema = Joi.array<DiaryEntry[]>().items(entry).max(MOST_AT_ONCE).required();
+const entriesSchema = Joi.array<DiaryEntry[]>().items(entry).max(MOST_AT_ONCE).required();
 /** A whole diary, as an archive has it. */
 export const diarySchema = Joi.array<DiaryEntry[]>().items(entry).max(MOST_ENTRIES).required();
 

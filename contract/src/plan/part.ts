@@ -70,7 +70,7 @@ const motorTurns = Joi.object<MotorTurnsData, true>({
   referenceFreeCurrent: notNegative,
 });
 
-export const motorPart = Joi.object<MotorPart, true>({
+const motorPart = Joi.object<MotorPart, true>({
   ...common,
   kind: Joi.string().valid('motor').required(),
   type: Joi.string().valid('brushed', 'brushless').required(),
@@ -109,7 +109,7 @@ export const motorPart = Joi.object<MotorPart, true>({
   figuresAt: Joi.string().valid('shaft', 'output'),
 }).messages({ 'motor.stall': '{{#label}}: the stall current must be greater than the free current' });
 
-export const packPart = Joi.object<PackPart, true>({
+const packPart = Joi.object<PackPart, true>({
   ...common,
   kind: Joi.string().valid('pack').required(),
   chemistry: Joi.string().valid('lipo', 'liion', 'lifepo4', 'nimh', 'lead', 'alkaline', 'bench').required(),
@@ -125,7 +125,7 @@ export const packPart = Joi.object<PackPart, true>({
   usable: efficiency,
 });
 
-export const controllerPart = Joi.object<Writable<ControllerPart>, true>({
+const controllerPart = Joi.object<Writable<ControllerPart>, true>({
   ...common,
   kind: Joi.string().valid('controller').required(),
   drives: Joi.array<('brushed' | 'brushless')[]>().items(Joi.string().valid('brushed', 'brushless')).min(1).required(),
@@ -148,7 +148,7 @@ export const controllerPart = Joi.object<Writable<ControllerPart>, true>({
   regulatorBurst: positive,
 });
 
-export const breakerPart = Joi.object<BreakerPart, true>({
+const breakerPart = Joi.object<BreakerPart, true>({
   ...common,
   kind: Joi.string().valid('breaker').required(),
   type: Joi.string().valid('snap', 'main', 'fuse').required(),
@@ -157,7 +157,7 @@ export const breakerPart = Joi.object<BreakerPart, true>({
   timeConstant: positive,
 });
 
-export const stepperPart = Joi.object<StepperPart, true>({
+const stepperPart = Joi.object<StepperPart, true>({
   ...common,
   kind: Joi.string().valid('stepper').required(),
   phaseResistance: positive,
@@ -174,7 +174,7 @@ export const stepperPart = Joi.object<StepperPart, true>({
   mount: title,
 });
 
-export const stepServoPart = Joi.object<StepServoPart, true>({
+const stepServoPart = Joi.object<StepServoPart, true>({
   ...common,
   kind: Joi.string().valid('step-servo').required(),
   ratedVoltage: positive,
@@ -207,7 +207,7 @@ const switchRow = Joi.object<SwitchRow, true>({
     .required(),
 });
 
-export const driverPart = Joi.object<Writable<DriverPart>, true>({
+const driverPart = Joi.object<Writable<DriverPart>, true>({
   ...common,
   kind: Joi.string().valid('driver').required(),
   drives: Joi.string().valid('stepper', 'step-servo').required(),
@@ -235,7 +235,7 @@ export const driverPart = Joi.object<Writable<DriverPart>, true>({
   damps: Joi.boolean(),
 });
 
-export const boardPart = Joi.object<BoardPart, true>({
+const boardPart = Joi.object<BoardPart, true>({
   ...common,
   kind: Joi.string().valid('board').required(),
   pinVoltage: positive,
@@ -266,7 +266,7 @@ const gearPair = Joi.object({
   driven: Joi.number().integer().min(4).max(400).required(),
 });
 
-export const servoPart = Joi.object<Writable<ServoPart>, true>({
+const servoPart = Joi.object<Writable<ServoPart>, true>({
   ...common,
   kind: Joi.string().valid('servo').required(),
   motion: Joi.string().valid('joint', 'continuous', 'linear').required(),
@@ -301,7 +301,7 @@ export const servoPart = Joi.object<Writable<ServoPart>, true>({
   })
   .messages({ 'servo.pulses': '{{#label}}: the longest pulse must be longer than the shortest' });
 
-export const seriesPart = Joi.object<Writable<SeriesPart>, true>({
+const seriesPart = Joi.object<Writable<SeriesPart>, true>({
   ...common,
   kind: Joi.string().valid('series').required(),
   of: Joi.string().valid('gears', 'sprockets', 'pulleys', 'belts', 'planetary').required(),
@@ -324,14 +324,14 @@ export const seriesPart = Joi.object<Writable<SeriesPart>, true>({
   ratedTorque: positive,
 });
 
-export const wirePart = Joi.object<WirePart, true>({
+const wirePart = Joi.object<WirePart, true>({
   ...common,
   kind: Joi.string().valid('wire').required(),
   gauge,
   insulation: temperature,
 });
 
-export const chainPart = Joi.object<ChainPart, true>({
+const chainPart = Joi.object<ChainPart, true>({
   ...common,
   kind: Joi.string().valid('chain').required(),
   pitch: positive,

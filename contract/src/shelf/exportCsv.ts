@@ -8,7 +8,7 @@ import { valueAt, type PartField } from './fields/field.js';
 import { fieldsOf, fieldsOfPart } from './fields/table.js';
 
 /** A field's column: its name, and its unit in brackets. */
-export function headerOf(field: PartField, system: UnitSystem = 'metric'): string {
+function headerOf(field: PartField, system: UnitSystem = 'metric'): string {
   const unit = unitOf(field, system);
   return unit === '' ? field.label : `${field.label} (${unit})`;
 }

@@ -211,7 +211,7 @@ const meshed = (parts: BeltParts): number => {
 const DERATED: Readonly<Record<number, number>> = { 2: 0.2, 3: 0.4, 4: 0.6, 5: 0.8 };
 const derating = (parts: BeltParts): number => (meshed(parts) >= 6 ? 1 : (DERATED[meshed(parts)] ?? 0));
 
-export const MECHANICS: Readonly<Record<LimitId, Mechanics>> = {
+const MECHANICS: Readonly<Record<LimitId, Mechanics>> = {
   volts: dcOnly(() => true),
   stator: dcOnly(({ drive }, _situation, { motorCurrent }) => motorCurrent <= (drive.statorLimit ?? Infinity)),
   supply: dcOnly(({ drive }, _situation, { supplyCurrent }) => supplyCurrent <= (drive.supplyLimit ?? Infinity)),

@@ -41,7 +41,7 @@ function accelerationOf(path: DcPath, q: number, v: number, torque: number): num
 }
 
 /** Full effort, and from a place on full braking; without one it arrives on the move. */
-export function plainRun(path: DcPath, brakeFrom = Infinity, fromSpeed = 0): PlainRun {
+function plainRun(path: DcPath, brakeFrom = Infinity, fromSpeed = 0): PlainRun {
   const { asked, drive, train, radius } = path;
   const lever = train.total / radius;
   const scale = asked.time / STEPS;
@@ -85,7 +85,7 @@ export function plainRun(path: DcPath, brakeFrom = Infinity, fromSpeed = 0): Pla
 }
 
 /** Full effort, then full braking as late as it may, standing at the end: where the brakes go on is looked for. */
-export function plainStop(path: DcPath): PlainRun {
+function plainStop(path: DcPath): PlainRun {
   const travel = path.asked.travel!;
   const endOf = (place: number): number => {
     const run = plainRun(path, place);

@@ -1,6 +1,6 @@
 import { hostname, networkInterfaces } from 'node:os';
 
-export const LOOPBACK = ['localhost', '127.0.0.1', '::1'];
+const LOOPBACK = ['localhost', '127.0.0.1', '::1'];
 
 /** Whether nobody but this machine can reach an address. */
 export const isLoopback = (host: string): boolean => LOOPBACK.includes(host.toLowerCase()) || host.startsWith('127.');

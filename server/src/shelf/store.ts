@@ -148,7 +148,7 @@ interface Replaced {
 const IMPORTS_KEPT = 20;
 
 /** The shelf holds as many parts as it can. */
-export class ShelfFull extends Answered {
+class ShelfFull extends Answered {
   constructor() {
     super(`a shelf holds ${MOST_ON_SHELF} parts at most`);
   }

@@ -90,7 +90,7 @@ const startingWith = ({ charge, ...state }: MatchAsked) => ({
   start: { charge, lumps: [], branches: [], main: 0 },
 });
 
-export interface TrainRow {
+interface TrainRow {
   readonly train: TrainFound;
   readonly judged?: TrainJudged;
 }

@@ -231,7 +231,7 @@ function efficiencyProduct(
   return all.length === 0 ? num(1) : mul(...all);
 }
 
-export const radiusOf = (path: PowerPath): Expression => termsOf(path).radius(path);
+const radiusOf = (path: PowerPath): Expression => termsOf(path).radius(path);
 
 /**
  * G/r

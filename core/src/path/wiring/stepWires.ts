@@ -11,7 +11,7 @@ const GUARD = { resistor: 1000, capacitor: 100e-9 };
 const RESERVOIR = 100;
 
 /** The two coils of a stepper, and how its half coils are joined. */
-export function coilWires(part: StepperPart, driver: string, motor: string): readonly Wire[] {
+function coilWires(part: StepperPart, driver: string, motor: string): readonly Wire[] {
   const { leads = 4, wiring = 'series' } = part;
   return ['1', '2'].flatMap((coil) => {
     const joined =

@@ -6,13 +6,13 @@ import { ChartLater } from './chartLater.js';
 import type { Picked } from './EChart.js';
 
 /** A chart with its heading, its axes in words, and its table for those who would rather read. */
-export interface ChartTable {
+interface ChartTable {
   readonly head: readonly string[];
   readonly rows: readonly (readonly string[])[];
 }
 
 /** A line's name beside the chart, where it can run through nothing. */
-export interface LineName {
+interface LineName {
   readonly mark: string;
   readonly text: string;
   readonly colour: string;

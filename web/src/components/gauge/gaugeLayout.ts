@@ -30,7 +30,7 @@ export function heightOf(multiple: number, height: number): number {
   return (height * Math.log(MOST / within)) / Math.log(MOST / LEAST);
 }
 
-export interface GaugeRow<R extends GaugeRung> {
+interface GaugeRow<R extends GaugeRung> {
   readonly rung: R;
   /** Where its mark is. */
   readonly mark: number;

@@ -3,7 +3,7 @@ import type { LinkKind, MachineKind, MechanismKind, Output, Stage } from '@rough
 /** Line drawings of the links in one pen: 1.5 px ink, 44 × 40. */
 
 /** One stroke of a drawing: a path, a circle, or an ellipse. */
-export type Mark =
+type Mark =
   | { readonly path: string; readonly dash?: string; readonly width?: number }
   | { readonly circle: readonly [x: number, y: number, r: number]; readonly filled?: true }
   | { readonly ellipse: readonly [x: number, y: number, rx: number, ry: number] };

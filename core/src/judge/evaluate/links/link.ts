@@ -50,7 +50,7 @@ const STAGE_TITLES: Readonly<Record<StageKind, string>> = {
  *
  * @example stageRatioText({ id: 's1', kind: 'teeth', driver: 16, driven: 54 }, 3.375) //=> '16 → 54'
  */
-export function stageRatioText(stage: Stage, ratio: number): Words {
+function stageRatioText(stage: Stage, ratio: number): Words {
   if (stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt')
     return `${stage.driver} → ${stage.driven}`;
   if (!Number.isFinite(ratio)) return stage.kind === 'screw' ? 'lead missing' : 'ratio missing';

@@ -34,7 +34,7 @@ type HornTorque = (path: ServoPath, situation: Situation, hornSpeed: number) => 
  * Force on q at which servos that give a torque are just at their end, looked for place by place: with a
  * linkage the lever changes along the way.
  */
-export function servoCapacity(path: ServoPath, situation: Situation, torque: HornTorque): number {
+function servoCapacity(path: ServoPath, situation: Situation, torque: HornTorque): number {
   if (!path.linked || path.linked.short) return 0;
   const asked = askedAt(path, situation);
   const place = worstHornPlace(path, asked);
@@ -101,7 +101,7 @@ interface ServoSpec extends Omit<Limit<ServoPath>, 'needs' | 'capacity' | 'worki
 }
 
 /** Makes a rung of a torque at the horn. */
-export function servoLimit({ also = [], torque, torqueWorking, ...spec }: ServoSpec): Limit<ServoPath> {
+function servoLimit({ also = [], torque, torqueWorking, ...spec }: ServoSpec): Limit<ServoPath> {
   return {
     ...spec,
     needs: (situation) => [...NEEDS, ...also, ...(situation === 'starting' ? (['rotor'] as const) : [])],

@@ -5,10 +5,10 @@ import { meshDerating, teethInMesh } from '../../../models/reduction/beltRun.js'
 import { wrapOnSmall } from '../../../models/reduction/runLength.js';
 import { stageLimit } from './stageLimit.js';
 
-export const isBelt = (parts: StageParts): parts is BeltParts => parts.kind === 'belt';
+const isBelt = (parts: StageParts): parts is BeltParts => parts.kind === 'belt';
 
 /** A wheel on the back of the slack strand, beside the small wheel, wraps it by this much more, typical. */
-export const IDLER_WRAP = Math.PI / 6;
+const IDLER_WRAP = Math.PI / 6;
 
 /** Teeth of the small wheel that carry. */
 export function beltMesh({ pitch, driver, driven, centre, idler }: BeltParts): number {

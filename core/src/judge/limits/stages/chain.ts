@@ -8,7 +8,7 @@ import { wrapOnSmall } from '../../../models/reduction/runLength.js';
 import type { SituationId } from '../situation.js';
 import { stageLimit } from './stageLimit.js';
 
-export const isChain = (parts: StageParts): parts is ChainParts => parts.kind === 'chain';
+const isChain = (parts: StageParts): parts is ChainParts => parts.kind === 'chain';
 
 /** A tooth is about this much of a pitch thick at its root, typical. */
 const TOOTH_SHARE = 0.45;
@@ -40,7 +40,7 @@ export function sprocketShearPull({ driver, driven, wear, plate, pitch, toothAll
   return (plate * TOOTH_SHARE * pitch * toothAllowable) / firstToothShare(Math.min(driver, driven), wear);
 }
 
-export const chainWants = (path: PowerPath, situation: SituationId): number =>
+const chainWants = (path: PowerPath, situation: SituationId): number =>
   situation === 'starting' && !liftsRobot(path) ? AT_PEAK : RUNNING;
 
 /** The chain breaks. The margin is against the breaking strength, so it is wide. */

@@ -21,7 +21,7 @@ export function torqueBefore(path: PowerPath, index: number, back: boolean): num
 }
 
 /** Speed of the driving shaft of a stage. rad/s */
-export function speedBefore(path: PowerPath, index: number, motorSpeed: number): number {
+function speedBefore(path: PowerPath, index: number, motorSpeed: number): number {
   return path.train.stages.slice(0, index).reduce((speed, { ratio }) => speed / ratio, motorSpeed);
 }
 
@@ -29,7 +29,7 @@ export function speedBefore(path: PowerPath, index: number, motorSpeed: number):
  * A first pair of gears, or a gearbox on the motor, carries one motor's torque; all behind it carry all of them. Where
  * each motor has a train of its own, every stage is there as often as motors are.
  */
-export const sharedBy = (path: PowerPath, { index, kind }: StageParts): number =>
+const sharedBy = (path: PowerPath, { index, kind }: StageParts): number =>
   path.apart ?? (index === 0 && kind !== 'chain' && kind !== 'belt' ? path.motors : 1);
 
 interface StageRule<S extends StageParts> {

@@ -1,7 +1,7 @@
 import { computed } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 
-export const CHOOSING_TABS = ['shortlist', 'ratio', 'speed', 'side', 'reasons'] as const;
+const CHOOSING_TABS = ['shortlist', 'ratio', 'speed', 'side', 'reasons'] as const;
 export type ChoosingTab = (typeof CHOOSING_TABS)[number];
 
 const isTab = (text: unknown): text is ChoosingTab => CHOOSING_TABS.some((tab) => tab === text);

@@ -14,7 +14,7 @@ const { rows, columns, current } = defineProps<{
 }>();
 defineEmits<{ take: [row: VariantResult] }>();
 
-export type VariantColumn =
+type VariantColumn =
   | 'total'
   | 'time'
   | 'top'

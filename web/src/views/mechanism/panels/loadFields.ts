@@ -134,7 +134,7 @@ export interface OutputFields {
   readonly note: string;
 }
 
-export interface OutputChoice {
+interface OutputChoice {
   readonly key: string;
   readonly label: string;
   readonly options: readonly { readonly value: string; readonly text: string }[];

@@ -4,7 +4,7 @@ import { useRoute, useRouter } from 'vue-router';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
 
-export const TRAIN_TABS = ['stages', 'find', 'lengths', 'ways', 'layout'] as const;
+const TRAIN_TABS = ['stages', 'find', 'lengths', 'ways', 'layout'] as const;
 export type TrainTab = (typeof TRAIN_TABS)[number];
 
 const isTab = (text: unknown): text is TrainTab => TRAIN_TABS.some((tab) => tab === text);

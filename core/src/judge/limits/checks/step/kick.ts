@@ -11,7 +11,7 @@ import { STEP_RUN_NEEDS } from '../../../motion/needs.js';
 const SERVO_LAG = 2 * Math.PI * 0.1;
 
 /** How far the motor may lag before it is lost, or alarms. */
-export function lagOf({ step, driver }: StepPath): number {
+function lagOf({ step, driver }: StepPath): number {
   if (step.motor.loop === 'open') return lagAllowed(step.polePairs);
   return driver.followingError === undefined || step.encoderLines === undefined
     ? SERVO_LAG
