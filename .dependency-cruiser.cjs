@@ -21,7 +21,7 @@ module.exports = {
       comment: 'But packages that only reckon: neither a page nor Node is known to them.',
       severity: 'error',
       from: { path: '^core/src' },
-      to: { pathNot: '^core/src|^node_modules/(yalps|ml-matrix|ml-levenberg-marquardt)/' },
+      to: { pathNot: '^core/src|^node_modules/(highs|ml-matrix|ml-levenberg-marquardt)/' },
     },
     {
       name: 'contract-knows-core-only',

@@ -5,8 +5,6 @@ import { type Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
-const unitmath = fileURLToPath(new URL('node_modules/unitmath/src/Unit.js', import.meta.url));
-
 /**
  * What takes long, the longest first: servers that are started, killed and guessed at, searches held against trying
  * everything, thousands of samples.
@@ -68,6 +66,7 @@ async function coreInOneFile(): Promise<Plugin> {
     bundle: true,
     platform: 'node',
     format: 'esm',
+    external: ['highs'],
     sourcemap: 'inline',
   });
   return {
@@ -83,7 +82,6 @@ const byModule = quick || process.argv.includes('--coverage');
 
 export default defineConfig({
   plugins: byModule ? [] : [await coreInOneFile()],
-  resolve: { alias: { unitmath } },
   test: {
     include: ['{core,contract,cli,web,server}/test/**/*.{test,property}.ts'],
     exclude: quick ? SLOW : [],
@@ -95,8 +93,7 @@ export default defineConfig({
     // Files share what they have loaded: reading all of core takes longer than most of them.
     isolate: false,
     sequence: { sequencer: LongestFirst },
-    // Its entry for Node needs a loader of its own; its modules are plain.
-    server: { deps: { external: [/\.cache\/core/], inline: ['unitmath'] } },
+    server: { deps: { external: [/\.cache\/core/] } },
     coverage: { include: ['core/src/**', 'contract/src/**', 'server/src/**', 'cli/src/**'] },
   },
 });

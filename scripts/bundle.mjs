@@ -1,6 +1,5 @@
 // What is run is built: server and shell commands as one file each, beside packages that stay what they are.
 import { builtinModules } from 'node:module';
-import { join } from 'node:path';
 import { build } from 'esbuild';
 import { root } from './root.mjs';
 
@@ -12,8 +11,6 @@ const COMMON = {
   target: 'node20',
   sourcemap: true,
   logLevel: 'warning',
-  // Its entry for Node loads itself through a package that keeps a cache on disk; its modules are plain.
-  alias: { unitmath: join(root, 'node_modules/unitmath/src/Unit.js') },
   // Packages that ask with `require` find it here.
   banner: {
     js: "import { createRequire as rgRequire } from 'node:module'; const require = rgRequire(import.meta.url);",
@@ -21,7 +18,16 @@ const COMMON = {
 };
 
 /** Compiled for this machine, or read from their own folder at run time. */
-const APART = ['@playwright/test', 'better-sqlite3', 'pino', 'pino-http', 'typeorm', 'express', ...builtinModules];
+const APART = [
+  '@playwright/test',
+  'better-sqlite3',
+  'highs',
+  'pino',
+  'pino-http',
+  'typeorm',
+  'express',
+  ...builtinModules,
+];
 
 export async function bundleServer() {
   await build({

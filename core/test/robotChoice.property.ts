@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { solveJoint, sumsOf, type Ceilings, type Choosable, type Cut, type JointWant } from '../src/index.js';
+import {
+  loadJointSolver,
+  solveJoint,
+  sumsOf,
+  type Ceilings,
+  type Choosable,
+  type Cut,
+  type JointWant,
+} from '../src/index.js';
+
+const solver = await loadJointSolver();
 
 /** Parts that options take: some lie on the shelf, one has no price. */
 const PARTS = [
@@ -86,7 +96,7 @@ it('A choice for all mechanisms is the best of all there are, or says that there
   fc.assert(
     fc.property(options, ceilings, want, (all, asked, by) => {
       const allowed = [...everyChoice(all)].filter((picks) => isAllowed(all, picks, asked, by, []));
-      const found = solveJoint({ options: all, ceilings: asked, want: by });
+      const found = solveJoint(solver, { options: all, ceilings: asked, want: by });
       if (allowed.length === 0) {
         expect(found).toBeUndefined();
         return;
@@ -98,7 +108,7 @@ it('A choice for all mechanisms is the best of all there are, or says that there
       );
       expect(found!.value).toBeCloseTo(best, 6);
     }),
-    { numRuns: 400 },
+    { numRuns: 600 },
   );
 });
 
@@ -107,7 +117,7 @@ it('What may not come together again does not, and what follows is the best of t
     fc.property(options, want, fc.nat(3), (all, by, times) => {
       const cuts: Cut[] = [];
       for (let i = 0; i <= times; i++) {
-        const found = solveJoint({ options: all, ceilings: {}, want: by }, cuts);
+        const found = solveJoint(solver, { options: all, ceilings: {}, want: by }, cuts);
         const allowed = [...everyChoice(all)].filter((picks) => isAllowed(all, picks, {}, by, cuts));
         if (allowed.length === 0) {
           expect(found).toBeUndefined();

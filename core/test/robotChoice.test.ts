@@ -8,6 +8,7 @@ import {
   currentChoice,
   evaluate,
   judgeRobot,
+  loadJointSolver,
   ledgerOf,
   mechanismById,
   robotOptions,
@@ -21,6 +22,7 @@ import {
 import { demoPlan, nansIn } from './demo.js';
 
 const limpet = demoPlan('limpet');
+const solver = await loadJointSolver();
 const shelf = (
   JSON.parse(readFileSync(new URL('../../contract/demo/shelf.json', import.meta.url), 'utf8')) as { parts: Shelved[] }
 ).parts;
@@ -61,8 +63,8 @@ describe('Choosing for all mechanisms of Limpet at once', () => {
       ),
     );
   }, 120_000);
-  const chosen = (question: Partial<Parameters<typeof chooseForAll>[1]>): RobotChoice =>
-    end(chooseForAll(limpet, { ...ways, ceilings: {}, want: 'mass', ...question }));
+  const chosen = (question: Partial<Parameters<typeof chooseForAll>[2]>): RobotChoice =>
+    end(chooseForAll(solver, limpet, { ...ways, ceilings: {}, want: 'mass', ...question }));
 
   it('knows today, and more ways than that', () => {
     expect(ways.todays.map(({ key }) => key)).toEqual(limpet.mechanisms.map(() => 'today'));
@@ -110,7 +112,7 @@ describe('Choosing for all mechanisms of Limpet at once', () => {
   });
 
   it('is best in what each school asks', () => {
-    const of = (want: Parameters<typeof chooseForAll>[1]['want']) => chosen({ want }).paper!;
+    const of = (want: Parameters<typeof chooseForAll>[2]['want']) => chosen({ want }).paper!;
     const [light, cheap, cool, strong, few] = [of('mass'), of('price'), of('coolness'), of('margin'), of('kinds')];
     for (const other of [light, cool, strong, few]) expect(cheap.price).toBeLessThanOrEqual(other.price + 1e-9);
     for (const other of [light, cheap, strong, few])

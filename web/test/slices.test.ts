@@ -38,6 +38,17 @@ describe('Questions answered in slices', () => {
     expect(await b).toBe('to 2');
   });
 
+  it('wait for what they need, once for each question, and are given it', async () => {
+    let loads = 0;
+    function* times(by: number, count: number): Generator<number, number> {
+      yield 0;
+      return by * count;
+    }
+    const { timed } = answering({ timed: { ready: () => Promise.resolve(++loads * 10), steps: times } });
+    expect(await timed(3)).toBe(30);
+    expect(await timed(3)).toBe(60);
+  });
+
   it('are stopped, and give nothing or what their table says of what was known', async () => {
     const worker = answering({
       plain: { steps: counts },

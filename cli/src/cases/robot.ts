@@ -4,6 +4,7 @@ import {
   lift,
   settleShared,
   simulateMatch,
+  loadJointSolver,
   solveJoint,
   type Drive,
   type LaneOn,
@@ -141,11 +142,13 @@ interface ChoiceGiven {
   readonly mostMotors: number;
 }
 
+const solver = await loadJointSolver();
+
 /** The lightest within two ceilings. */
 function robotChoice({ mechanisms, mostPrice, mostMotors }: ChoiceGiven): Got {
   const alike = { pieces: [], slots: 0, kind: '', charge: 0, peak: 0, margin: 1, coolness: 1 };
   const options = mechanisms.map((one) => one.options.map((option, i) => ({ ...alike, ...option, key: String(i) })));
-  const choice = solveJoint({ options, ceilings: { price: mostPrice, motors: mostMotors }, want: 'mass' });
+  const choice = solveJoint(solver, { options, ceilings: { price: mostPrice, motors: mostMotors }, want: 'mass' });
   if (!choice) return { possible: false };
   const { mass, price, motors } = choice;
   return { possible: true, mass, price, motors };

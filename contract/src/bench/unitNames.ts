@@ -1,6 +1,6 @@
 import type { Dimension } from '@rough-gear/core';
 import { siSpelling } from '../units/display.js';
-import { unit } from '../units/units.js';
+import { convert } from '../units/units.js';
 
 /** A unit as meters, loggers and people write it: what it measures, and how the units' package spells it. */
 const UNIT_NAMES: readonly (readonly [RegExp, Dimension, string])[] = [
@@ -36,7 +36,7 @@ export interface NamedUnit {
 
 /** Linear all of them, degrees of warmth from a zero of their own: asked twice, and then only reckoned. */
 function scaleOf(dimension: Dimension, spelled: string): (value: number) => number {
-  const at = (value: number): number => unit(value, spelled).to(siSpelling(dimension)).value;
+  const at = (value: number): number => convert(value, spelled, siSpelling(dimension));
   if (dimension !== 'temperature') {
     const factor = at(1);
     return (value) => value * factor;

@@ -1,5 +1,5 @@
 import { digits, worded, type Dimension, type Words } from '@rough-gear/core';
-import { HOURS, unit, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
+import { HOURS, convert, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
 
 /** A value as shown: its number and its unit apart, so that they can be set differently. */
 export interface Displayed {
@@ -13,7 +13,7 @@ const SI: Readonly<Partial<Record<Dimension, string>>> = {
   'back-EMF constant': 'V s / rad',
   'angular impulse': 'N m s',
   speed: 'rad / s',
-  kv: 'rad / s V',
+  kv: 'rad / s / V',
   voltage: 'V',
   current: 'A',
   resistance: 'ohm',
@@ -52,7 +52,7 @@ const factors = new Map<string, number>();
 export function inUnit(si: number, dimension: Dimension, { spelled }: DisplayUnit): number {
   if (spelled === '') return si;
   if (spelled === 'percent') return si * 100;
-  if (dimension === 'temperature') return unit(si, 'degC').to(spelled).value;
+  if (dimension === 'temperature') return convert(si, 'degC', spelled);
   return si * factorOf(dimension, spelled);
 }
 
@@ -60,7 +60,7 @@ function factorOf(dimension: Dimension, spelled: string): number {
   const key = `${dimension}:${spelled}`;
   const known = factors.get(key);
   if (known !== undefined) return known;
-  const factor = unit(1, siSpelling(dimension)).to(spelled).value;
+  const factor = convert(1, siSpelling(dimension), spelled);
   factors.set(key, factor);
   return factor;
 }

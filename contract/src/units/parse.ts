@@ -3,7 +3,7 @@ import { doubtIn } from './doubtful.js';
 import { displayText, siSpelling, withUnit } from './display.js';
 import { readNumber, type ReadNumber } from './readNumber.js';
 import { readTrade } from './trade.js';
-import { HOURS, unit, UNITS, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
+import { HOURS, convert, UNITS, unitsOf, type DisplayUnit, type UnitSystem } from './units.js';
 
 /** What a person typed, understood: or refused with the reason and an example that would be. */
 export type Parsed =
@@ -56,8 +56,8 @@ export function parseQuantity(
     const expected = siSpelling(dimension);
     if (dimension === 'share' && spelled === 'percent') return finish(read.value / 100);
     if (expected === '') return refuse(dimension, `${quote(rest)} has no place here`);
-    if (dimension === 'temperature') return finish(unit(read.value, spelled).to('degC').value);
-    return finish(read.value * unit(1, spelled).to(expected).value);
+    if (dimension === 'temperature') return finish(convert(read.value, spelled, 'degC'));
+    return finish(read.value * convert(1, spelled, expected));
   } catch {
     return refuse(dimension, `${quote(rest)} is not understood as a ${dimension}`);
   }
@@ -67,8 +67,8 @@ function fromBare(value: number, dimension: Dimension, { spelled }: DisplayUnit)
   // A share may be typed as 95 or 0.95: nobody means 0.95 %.
   if (dimension === 'share') return value > 1 ? value / 100 : value;
   if (spelled === '') return value;
-  if (dimension === 'temperature') return unit(value, spelled).to('degC').value;
-  return value * unit(1, spelled).to(siSpelling(dimension)).value;
+  if (dimension === 'temperature') return convert(value, spelled, 'degC');
+  return value * convert(1, spelled, siSpelling(dimension));
 }
 
 /** The unit in which the program itself writes: what it shows, it reads. */

@@ -1,20 +1,27 @@
 import type { Dimension } from '@rough-gear/core';
-import unitmath from 'unitmath';
+import { create, createUnitDependencies, unitDependencies } from 'mathjs';
 
-/** The units library with the trade's own units beside its built-in ones. */
-export const unit = unitmath.config({
-  definitions: {
-    units: {
-      kgf: { value: '9.80665 N' },
-      gf: { value: '0.00980665 N' },
-      ozf: { value: '0.27801385095378125 N', prefixes: 'SHORT' },
-      rpm: { value: '0.10471975511965977 rad/s' },
-      mph: { value: '0.44704 m/s' },
-      ksi: { value: '6894757.293168361 Pa' },
-      percent: { value: '0.01' },
-    },
-  },
+const { createUnit, unit } = create({
+  unitDependencies: unitDependencies!,
+  createUnitDependencies: createUnitDependencies!,
 });
+
+// The trade's own units beside the library's.
+createUnit({
+  gf: '0.00980665 N',
+  ozf: { definition: '0.27801385095378125 N', prefixes: 'short' },
+  rpm: '0.10471975511965977 rad/s',
+  mph: '0.44704 m/s',
+  ksi: '6894757.293168361 Pa',
+});
+
+/**
+ * A value in another unit.
+ *
+ * @throws where a unit is not known, or measures something else
+ * @example convert(212, 'degF', 'degC') //=> 100
+ */
+export const convert = (value: number, from: string, to: string): number => unit(value, from).toNumber(to);
 
 /** A unit a person may choose for a dimension: how it reads, and how the units library spells it. */
 export interface DisplayUnit {

@@ -12,6 +12,7 @@ import {
   judgedTwice,
   judgeMatch,
   judgeRobot,
+  loadJointSolver,
   judgeTrain,
   mechanismById,
   ratioMarks,
@@ -261,7 +262,11 @@ export const QUESTIONS = {
   },
   dayMends: { steps: findDayMends },
   robotOptions: { steps: robotOptions, group: 'choosing' },
-  chooseForAll: { steps: chooseForAll, group: 'choosing' },
+  chooseForAll: {
+    ready: loadJointSolver,
+    steps: chooseForAll,
+    group: 'choosing',
+  },
   standIns: { steps: standIns },
   marks: { steps: marks },
   mends: {

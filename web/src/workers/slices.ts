@@ -1,5 +1,7 @@
 /** One kind of question to a worker: worked out step by step, each step giving what is known so far. */
 export interface Question<Args extends readonly unknown[], Told, End> {
+  /** What must be loaded before the first step, which is given it in front of what is asked. */
+  readonly ready?: () => Promise<unknown>;
   readonly steps: (...args: Args) => Generator<Told, End>;
   /** What is known is told no more often than this, ms. */
   readonly tellEvery?: number;
@@ -14,6 +16,7 @@ export interface Question<Args extends readonly unknown[], Told, End> {
 
 /** A question of whatever arguments and answers: what stands in a table. */
 interface AnyQuestion {
+  readonly ready?: () => Promise<unknown>;
   readonly steps: (...args: never[]) => Generator<unknown, unknown>;
   readonly tellEvery?: number;
   readonly within?: number;
@@ -23,10 +26,15 @@ interface AnyQuestion {
 }
 export type Questions = Readonly<Record<string, AnyQuestion>>;
 
+type AskedWith<Asked, Args extends readonly unknown[]> = Asked extends { readonly ready: unknown }
+  ? Args extends readonly [unknown, ...infer Rest]
+    ? Rest
+    : never
+  : Args;
 type AnswerOf<Asked> =
   Asked extends Question<infer Args, infer Told, infer End>
     ? (
-        ...given: [...Args, told?: (told: Told) => void]
+        ...given: [...AskedWith<Asked, Args>, told?: (told: Told) => void]
       ) => Promise<Asked extends { readonly stopped: unknown } ? End : End | undefined>
     : never;
 
@@ -54,12 +62,13 @@ export function answering<Table extends Questions>(table: Table): Answers<Table>
 
   async function answer(kind: string, given: readonly unknown[]): Promise<unknown> {
     const asked = table[kind] as unknown as Question<readonly unknown[], unknown, unknown>;
-    const { steps, group = kind, within = Infinity, tellEvery = SLICE, late, stopped } = asked;
+    const { ready, steps, group = kind, within = Infinity, tellEvery = SLICE, late, stopped } = asked;
     const mine = next(group);
     // Arguments are plain data: what can be called is whoever wants to be told.
     const last = given.at(-1);
     const told = typeof last === 'function' ? (last as (told: unknown) => void) : undefined;
-    const going = steps(...(told ? given.slice(0, -1) : given));
+    const asking = told ? given.slice(0, -1) : given;
+    const going = ready ? steps(await ready(), ...asking) : steps(...asking);
     const began = performance.now();
     let [breathed, toldAt, toldLast]: [number, number, unknown] = [began, -Infinity, undefined];
     for (;;) {

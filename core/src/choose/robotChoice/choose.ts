@@ -10,6 +10,7 @@ import type { RobotOption, RobotOptions } from './option.js';
 import { samePieces } from './prune.js';
 import { isLeast, type Cut, type JointChoice, type JointWant } from './question.js';
 import { solveJoint, sumsOf } from './solve.js';
+import type { JointSolver } from './solver.js';
 
 /** A choice for all mechanisms that went through the match. */
 export interface MarchedChoice {
@@ -67,11 +68,12 @@ const DRAWS_LESS = 0.9;
  * that draw a tenth less at once, and so on. Yields often.
  */
 export function* chooseForAll(
+  solver: JointSolver,
   plan: Plan,
   { todays, options, ceilings, want }: ChoiceQuestion,
 ): Generator<RobotChoice, RobotChoice> {
   const question = { options, ceilings, want };
-  const paper = solveJoint(question);
+  const paper = solveJoint(solver, question);
   const held: MarchedChoice[] = [];
   const ruledOut: MarchedChoice[] = [];
   const costs: CeilingCost[] = [];
@@ -92,7 +94,7 @@ export function* chooseForAll(
     const limit = ceilings[ceiling];
     if (limit === undefined) continue;
     const step = oneStep(ceiling, limit);
-    const loosened = solveJoint({ ...question, ceilings: { ...ceilings, [ceiling]: limit + step } });
+    const loosened = solveJoint(solver, { ...question, ceilings: { ...ceilings, [ceiling]: limit + step } });
     const helps = loosened !== undefined && better(want, loosened.value, paper?.value);
     costs.push({ ceiling, step, value: loosened?.value, helps });
     yield soFar(0);
@@ -104,7 +106,7 @@ export function* chooseForAll(
   const cuts: Cut[] = [];
   let { peak } = ceilings;
   for (let tries = 0; tries < MOST_TRIES && held.length < SHOWN; tries++) {
-    const choice = tries === 0 ? paper : solveJoint({ ...question, ceilings: { ...ceilings, peak } }, cuts);
+    const choice = tries === 0 ? paper : solveJoint(solver, { ...question, ceilings: { ...ceilings, peak } }, cuts);
     if (!choice) break;
     const taken = choice.picks.map((pick, m) => options[m]![pick]!);
     const changes = adoptAll(plan, taken);

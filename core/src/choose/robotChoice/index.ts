@@ -6,3 +6,4 @@ export * from './question.js';
 export * from './reasonsFor.js';
 export * from './schools.js';
 export * from './solve.js';
+export * from './solver.js';

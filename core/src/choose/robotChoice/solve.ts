@@ -1,20 +1,25 @@
-import { solve as solveModel, type Coefficients, type Constraint, type Model } from 'yalps';
 import { MARGIN_ENOUGH } from '../wants/wants.js';
 import { CEILINGS } from './ceilings.js';
+import { lpText, type Rows } from './lpText.js';
 import type { Choosable, Pieces } from './option.js';
 import { isLeast, type Cut, type JointChoice, type JointQuestion } from './question.js';
 import { worthTrying } from './prune.js';
+import type { JointSolver } from './solver.js';
 
 /**
- * One option for each mechanism so that the want is best within all ceilings, exact: an integer programme, of which a
- * branch-and-cut finds the best there is. `without` are what may not come again.
+ * One option for each mechanism so that the want is best within all ceilings, exact: an integer programme, of which
+ * branch and cut finds the best there is. `without` are what may not come again.
  * `undefined` where no choice stays under all ceilings. Prices are those of the whole robot: a piece that lies on the
  * shelf is used once.
  *
- * @example solveJoint({ options: [], ceilings: {}, want: 'mass' }).picks //=> []
+ * @example solveJoint(await loadJointSolver(), { options: [], ceilings: {}, want: 'mass' }).picks //=> []
  */
-export function solveJoint(question: JointQuestion, without: readonly Cut[] = []): JointChoice | undefined {
-  const picks = solveOnce(question, without);
+export function solveJoint(
+  solver: JointSolver,
+  question: JointQuestion,
+  without: readonly Cut[] = [],
+): JointChoice | undefined {
+  const picks = solveOnce(solver, question, without);
   if (!picks) return undefined;
   const sums = sumsOf(question.options, picks);
   return { picks, value: sums[question.want], ...sums };
@@ -25,13 +30,42 @@ const massCounts = ({ ceilings, want }: JointQuestion): boolean => ceilings.mass
 const priceCounts = ({ ceilings, want }: JointQuestion): boolean => ceilings.price !== undefined || want === 'price';
 const kindsCount = ({ ceilings, want }: JointQuestion): boolean => ceilings.kinds !== undefined || want === 'kinds';
 
-const idOf = (mechanism: number, option: number): string => `x${mechanism}.${option}`;
+const idOf = (mechanism: number, option: number): string => `x${mechanism}_${option}`;
 
-function solveOnce(question: JointQuestion, without: readonly Cut[]): readonly number[] | undefined {
+/** Rounding aside, the best of all: no gap is left between it and what might be. */
+const EXACT = { output_flag: false, mip_rel_gap: 0, mip_abs_gap: 0 };
+
+function solveOnce(
+  solver: JointSolver,
+  question: JointQuestion,
+  without: readonly Cut[],
+): readonly number[] | undefined {
+  const { options, want } = question;
+  if (options.length === 0) return [];
+  const { rows, variables, binaries } = programmeOf(question, without);
+  const { Status, Columns } = solver.solve(
+    lpText({ greatest: isLeast(want), objective: isLeast(want) ? 'least' : want, rows, variables, binaries }),
+    EXACT,
+  );
+  if (Status !== 'Optimal') return undefined;
+  const isOn = (id: string): boolean => ((Columns[id] as { Primal?: number } | undefined)?.Primal ?? 0) > 0.5;
+  const picks = options.map((all, m) => all.findIndex((_, o) => isOn(idOf(m, o))));
+  return picks.every((pick) => pick >= 0) ? picks : undefined;
+}
+
+interface Programme {
+  readonly rows: Rows;
+  /** What each variable adds to each row. */
+  readonly variables: Record<string, Record<string, number>>;
+  readonly binaries: readonly string[];
+}
+
+/** The question as an integer programme: an option is taken or not, one of each mechanism. */
+function programmeOf(question: JointQuestion, without: readonly Cut[]): Programme {
   const { options, ceilings, want } = question;
   const parts = partsOf(options);
   const owned = new Map([...parts].map(([key, part]) => [key, part.owned]));
-  const constraints: Record<string, Constraint> = {};
+  const constraints: Rows = {};
   const variables: Record<string, Record<string, number>> = {};
   const binaries: string[] = [];
   for (const id of CEILINGS) if (ceilings[id] !== undefined) constraints[id] = { max: ceilings[id] };
@@ -90,18 +124,7 @@ function solveOnce(question: JointQuestion, without: readonly Cut[]): readonly n
     }
   });
   without.forEach((cut, i) => (constraints[`not ${i}`] = { max: cut.length - 1 }));
-  const model: Model<string, string> = {
-    direction: isLeast(want) ? 'maximize' : 'minimize',
-    objective: isLeast(want) ? 'least' : want,
-    constraints,
-    variables: variables satisfies Record<string, Coefficients<string>>,
-    binaries,
-  };
-  const { status, variables: taken } = solveModel(model, { maxIterations: Infinity });
-  if (status !== 'optimal') return undefined;
-  const on = new Set(taken.filter(([, value]) => value > 0.5).map(([id]) => id));
-  const picks = options.map((all, m) => all.findIndex((_, o) => on.has(idOf(m, o))));
-  return picks.every((pick) => pick >= 0) ? picks : undefined;
+  return { rows: constraints, variables, binaries };
 }
 
 /** Options that could be part of a best choice. Where some may not come together, those that they beat may be wanted again. */
