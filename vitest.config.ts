@@ -1,9 +1,7 @@
 import { availableParallelism } from 'node:os';
-import { fileURLToPath } from 'node:url';
-import { build } from 'esbuild';
-import { type Plugin } from 'vite';
 import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
+import { CORE_FILE, coreInOneFile } from './vitest.core.js';
 
 /**
  * What takes long, the longest first: servers that are started, killed and guessed at, searches held against trying
@@ -52,36 +50,11 @@ class LongestFirst extends BaseSequencer {
 /** `npm run quick` leaves out what takes long; `npm test` runs all. */
 const quick = process.env['QUICK'] !== undefined;
 
-/**
- * Core as one file, as the program has it: read at once and run at its own speed, where a thousand modules through the
- * test runner take seconds to read and half as long again to run. What was changed (`quick`) and what is covered is told
- * by modules, so there they stay.
- */
-async function coreInOneFile(): Promise<Plugin> {
-  const entry = fileURLToPath(new URL('core/src/index.ts', import.meta.url));
-  const file = fileURLToPath(new URL('.cache/core.mjs', import.meta.url));
-  await build({
-    entryPoints: [entry],
-    outfile: file,
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    external: ['highs'],
-    sourcemap: 'inline',
-  });
-  return {
-    name: 'core-in-one-file',
-    enforce: 'pre',
-    async resolveId(source, importer) {
-      const found = await this.resolve(source, importer, { skipSelf: true });
-      return found?.id === entry ? file : undefined;
-    },
-  };
-}
+/** What was changed and what is covered is told by modules, so there core stays as it is. */
 const byModule = quick || process.argv.includes('--coverage');
 
 export default defineConfig({
-  plugins: byModule ? [] : [await coreInOneFile()],
+  plugins: byModule ? [] : [await coreInOneFile(CORE_FILE)],
   test: {
     include: ['{core,contract,cli,web,server}/test/**/*.{test,property}.ts'],
     exclude: quick ? SLOW : [],

@@ -46,6 +46,24 @@ describe('a fit', () => {
     ).toThrow(/too much alike/);
   });
 
+  it('calls nothing odd where readings scatter as readings do, and takes the middle of an even number between two', () => {
+    const y = [0.1, 1.05, 1.92, 3.08, 3.95, 5.02, 6.06, 6.91];
+    expect(
+      linearFit(
+        y.map((_, i) => [1, i]),
+        y,
+      ).odd.some(Boolean),
+    ).toBe(false);
+    // Eight residuals of size 1, 1, 1, 1, 6, 6, 6, 6 about a mean of nought: their middle is 3.5, so that 6 is near.
+    const scattered = [1, -1, 6, -6, 1, -1, 6, -6];
+    expect(
+      linearFit(
+        scattered.map(() => [1]),
+        scattered,
+      ).odd,
+    ).toEqual(scattered.map(() => false));
+  });
+
   it('marks the odd reading and keeps it', () => {
     const y = [2, 4.01, 5.99, 8, 14, 12.01, 13.99];
     const { odd, residuals } = linearFit(

@@ -4,6 +4,7 @@ import {
   constantsOf,
   correctMechanism,
   correctPart,
+  currentChoice,
   expectedOf,
   expectedOfPart,
   givenOf,
@@ -158,6 +159,63 @@ describe('a trial taken into other parts', () => {
     expect(
       correctPart(heron.parts['stepper-1']!.part, found({ rateKept: [900, 10] }), source('step-ladder')),
     ).toBeUndefined();
+  });
+});
+
+describe('what a correction comes to, by hand', () => {
+  const volts = motor.data.form === 'sheet' ? motor.data.ratedVoltage!.si : NaN;
+  const sheetOf = (part: Part | undefined) => {
+    const data = part?.kind === 'motor' ? part.data : undefined;
+    if (data?.form !== 'sheet') throw new Error('no sheet');
+    return data;
+  };
+
+  it('what the brushes keep is no part of the sheet’s stall: (V − drop)/R flows', () => {
+    const { part } = correctPart(motor, found({ resistance: [0.1, 0.001], brushDrop: [0.6, 0.05] }), source('stall'))!;
+    expect(sheetOf(part).stallCurrent!.si).toBeCloseTo((volts - 0.6) / 0.1, 6);
+  });
+
+  it('errors of a product add as squares of their shares', () => {
+    const { part } = correctPart(
+      motor,
+      found({ resistance: [0.1, 0.003], torqueConstant: [0.02, 0.0008] }),
+      source('stall'),
+    )!;
+    const torque = sheetOf(part).stallTorque!;
+    expect(torque.error! / torque.si).toBeCloseTo(Math.hypot(0.03, 0.04), 9);
+    const current = sheetOf(part).stallCurrent!;
+    expect(current.error! / current.si).toBeCloseTo(0.03, 9);
+  });
+
+  it('a motor without brushes gets no drop of brushes', () => {
+    const data = { form: 'kv', kv: typed(50), resistance: typed(0.1), freeCurrent: typed(1) } as const;
+    const brushed: MotorPart = { ...motor, type: 'brushed', data };
+    const brushless: MotorPart = { ...motor, type: 'brushless', brushDrop: undefined, data };
+    const drop = found({ resistance: [0.12, 0.001], brushDrop: [0.6, 0.05] });
+    const taken = (part: MotorPart) => correctPart(part, drop, source('stall'))!.part as MotorPart;
+    expect(taken(brushless).brushDrop).toBeUndefined();
+    expect(taken(brushed).brushDrop!.si).toBeCloseTo(0.6, 9);
+  });
+
+  it('a pull that was found is the product of what its stages leave, and no more than all of it', () => {
+    const at = source('pull', { subject: { name: 'Drive base', mechanismId: 'drive', jobId: 'push' } });
+    const path = resolvePath(heron, mechanismOf(heron, 'drive'), 'push');
+    const expected = expectedOf(heron, at.trial.subject).pullPerAmpere!;
+    const lossless = expected / path.train.efficiency;
+    const product = (figures: readonly { readonly after: number }[]) =>
+      figures.reduce((whole, { after }) => whole * after, 1);
+    const output = product(correctMechanism(heron, 'drive', found({ pullPerAmpere: [expected, 0.02] }), at)!.figures);
+    const more = correctMechanism(heron, 'drive', found({ pullPerAmpere: [3 * lossless, 0.03 * lossless] }), at)!;
+    for (const { after } of more.figures) expect(after).toBeLessThanOrEqual(1);
+    expect(product(more.figures)).toBeGreaterThan(output);
+    const less = correctMechanism(heron, 'drive', found({ pullPerAmpere: [0.9 * expected, 0.018 * expected] }), at)!;
+    const stages = less.figures.length;
+    const changed = applyChanges(heron, less.changes);
+    const errors = currentChoice(mechanismOf(changed, 'drive')).stages.flatMap(({ efficiency }) =>
+      efficiency?.error === undefined ? [] : [efficiency.error / efficiency.si],
+    );
+    expect(errors).toHaveLength(stages);
+    for (const error of errors) expect(error).toBeCloseTo(0.02 / stages, 9);
   });
 });
 

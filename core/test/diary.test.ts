@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   cameHere,
+  isDone,
   lineId,
   matchesPlayed,
   matchesSinceNew,
@@ -73,6 +74,11 @@ describe('pieces of an order', () => {
     expect(suppliersOf(diary).get('a')).toBe('the harbour shop');
     expect(moneyOf(diary)).toEqual({ currency: 'kr', budget: 900 });
     expect(moneyOf([])).toEqual({ currency: '', budget: undefined });
+    // Nought is what nobody said, and no budget that is used up.
+    expect(moneyOf(write([{ kind: 'money', currency: 'kr', budget: 0 }]))).toEqual({
+      currency: 'kr',
+      budget: undefined,
+    });
   });
 });
 
@@ -143,10 +149,32 @@ describe('matches and what is looked at before them', () => {
     const diary = write([played(1), played(2), checked('chain', 'new part', 3), played(3), played(4)]);
     expect(matchesSinceNew(diary, 'chain')).toBe(2);
     expect(matchesSinceNew(diary, 'rope')).toBe(4);
+    expect(matchesPlayed(write([played(12), played(3), played(12), played(1)]))).toEqual([1, 3, 12]);
+  });
+
+  it('are done where they are well or new', () => {
+    const done = (state: 'fine' | 'fault' | 'new part' | 'open') =>
+      isDone(ticksFor(write([checked('chain', state)]), 1).get('chain'));
+    expect([done('fine'), done('new part'), done('fault'), done('open'), isDone(undefined)]).toEqual([
+      true,
+      true,
+      false,
+      false,
+      false,
+    ]);
   });
 });
 
 describe('two diaries', () => {
+  it('stand in the order of their times, those of one moment by their names', () => {
+    const [first, second] = write([checked('chain', 'fine'), checked('rope', 'fine')]);
+    const [a, b] = [
+      { ...first!, id: 'a', at: '2026-11-28T09:00:00Z' },
+      { ...second!, id: 'b', at: '2026-11-28T09:00:00Z' },
+    ];
+    expect(mergedDiary([b], [a]).map(({ id }) => id)).toEqual(['a', 'b']);
+  });
+
   it('are one, each entry once, whichever way round', () => {
     const entry = fc.record({
       id: fc.integer({ min: 0, max: 30 }).map((n) => `e${n}`),

@@ -55,6 +55,7 @@ describe('A backup', () => {
     let now = at('2026-03-01T08:00:00Z');
     const daily = new DailyBackups(data, folder, () => now);
     await daily.look();
+    now = at('2026-03-01T20:00:00Z');
     await daily.look();
     expect(listBackups(folder)).toHaveLength(1);
     await makeBackup(folder, 'by-hand', (file) => data.copyTo(file), now);

@@ -1,4 +1,6 @@
 import { randomUUID } from 'node:crypto';
+import { MOST_ENTRIES } from '@rough-gear/contract/diary';
+import type { RobotFault } from '@rough-gear/contract';
 import type { DiaryEntry } from '@rough-gear/core';
 import request from 'supertest';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -44,6 +46,29 @@ describe('the diary of a robot', () => {
       .send({ entries: [early, late] })
       .expect(200);
     expect(await read()).toEqual([early, late]);
+  });
+
+  it('ends somewhere: what would be too much is refused whole', async () => {
+    const many = Array.from({ length: MOST_ENTRIES + 1 }, () => tick('chain', '2026-11-28T09:00:00Z'));
+    expect(await running.diaries.add(id, many)).toEqual({ outcome: 'full' });
+    expect(await read()).toEqual([]);
+  });
+
+  it('tells which faults ask for a trial, of robots that are in use', async () => {
+    const fault = (check: string, asks: 'a trial' | 'a spare'): DiaryEntry => ({
+      ...tick(check, '2026-11-28T09:00:00Z'),
+      ...({ state: 'fault', asks } as const),
+    });
+    const binned = (await running.plans.create({ ...heron, name: 'Binned' })).id;
+    await running.diaries.add(id, [fault('chain', 'a trial'), fault('rope', 'a spare')]);
+    await running.diaries.add(binned, [fault('belt', 'a trial')]);
+    const told = async () =>
+      ((await http().get('/api/diary/faults').expect(200)).body as { faults: RobotFault[] }).faults.map(
+        ({ robot, fault: { check } }) => `${robot}: ${check}`,
+      );
+    expect((await told()).sort()).toEqual(['Binned: belt', 'Heron: chain']);
+    await http().delete(`/api/plans/${binned}`).expect(204);
+    expect(await told()).toEqual(['Heron: chain']);
   });
 
   it('is never changed: an entry that is there stays as it was written', async () => {

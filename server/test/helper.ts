@@ -64,5 +64,5 @@ export async function testApp(
   /** Looks into the tables, or changes them behind the program's back. */
   const sql = (text: string, values?: unknown[]): Promise<unknown> =>
     data.write((manager) => manager.query<unknown>(text, values));
-  return { app, data, close, plans, shelf, trials, folder, sql, summaries, backups };
+  return { app, data, close, plans, shelf, trials, diaries, folder, sql, summaries, backups };
 }

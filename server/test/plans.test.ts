@@ -125,6 +125,21 @@ describe('plans', () => {
     expect((await request(made.app).post(`/api/plans/${id}/restore`)).status).toBe(404);
   });
 
+  it('are gone for good once the bin is emptied, and no other is', async () => {
+    const other = await made.plans.create({ ...heron, name: 'Egret' });
+    await request(made.app).delete(`/api/plans/${id}`).expect(204);
+    expect((await request(made.app).delete('/api/plans/bin')).ok).toBe(true);
+    expect(((await get('/api/plans?bin=true')).body as PlanPage).total).toBe(0);
+    expect(((await get('/api/plans')).body as PlanPage).plans.map(({ id: one }) => one)).toEqual([other.id]);
+    await request(made.app).post(`/api/plans/${id}/restore`).expect(404);
+  });
+
+  it('are sorted by name whatever their capitals', async () => {
+    for (const name of ['avocet', 'Bittern', 'egret']) await made.plans.create({ ...heron, name });
+    const { plans } = (await get('/api/plans?sort=name')).body as PlanPage;
+    expect(plans.map(({ name }) => name)).toEqual(['avocet', 'Bittern', 'egret', 'Heron']);
+  });
+
   it('keep every save as a revision that opens again', async () => {
     await save({ ...heron, note: 'second' }, '"r1"');
     await save({ ...heron, note: 'third' }, '"r2"');

@@ -3,6 +3,7 @@ import { etagOf } from '@rough-gear/contract/api';
 import type { Plan } from '@rough-gear/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { useAccess } from '../src/stores/access.js';
 import { keep, readKept } from '../src/stores/kept.js';
 import { usePlan } from '../src/stores/plan.js';
 
@@ -108,6 +109,53 @@ describe('the open plan', () => {
     plan.cancel();
     await vi.advanceTimersByTimeAsync(1000);
     expect([plan.document!.name, plan.canUndo, stand.saves]).toEqual(['Heron', false, 0]);
+  });
+
+  it('goes back and forth over steps, and a new step ends the way forth', async () => {
+    const plan = await opened();
+    for (const name of ['A', 'B']) plan.commit(rename(name));
+    plan.undo();
+    plan.undo();
+    expect([plan.document!.name, plan.canUndo, plan.canRedo]).toEqual(['Heron', false, true]);
+    plan.redo();
+    plan.redo();
+    expect([plan.document!.name, plan.canRedo]).toEqual(['B', false]);
+    plan.undo();
+    plan.undo();
+    expect(plan.document!.name).toBe('Heron');
+    plan.redo();
+    plan.commit(rename('C'));
+    expect(plan.canRedo).toBe(false);
+    plan.undo();
+    expect(plan.document!.name).toBe('A');
+  });
+
+  it('sends what was changed while a save was under way', async () => {
+    const plan = await opened();
+    let answer = (): void => undefined;
+    vi.stubGlobal('fetch', async (...given: Parameters<Stand['fetch']>) => {
+      await new Promise<void>((resolve) => (answer = resolve));
+      return stand.fetch(...given);
+    });
+    plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(300);
+    plan.commit(rename('Hens'));
+    vi.stubGlobal('fetch', stand.fetch);
+    answer();
+    await vi.advanceTimersByTimeAsync(0);
+    expect([stand.document.name, plan.state]).toEqual(['Hen', 'saving']);
+    expect(readKept(ID, stand.storage as Storage)).toMatchObject({ unsent: true, document: { name: 'Hens' } });
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([stand.document.name, plan.state, stand.saves]).toEqual(['Hens', 'saved', 2]);
+  });
+
+  it('of who may only look is tried out, and neither sent nor kept', async () => {
+    useAccess().access = 'look';
+    const plan = await opened();
+    plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([plan.document!.name, plan.state, stand.saves]).toEqual(['Hen', 'looking', 0]);
+    expect(readKept(ID, stand.storage as Storage)).toMatchObject({ unsent: false, document: { name: 'Heron' } });
   });
 
   it('makes no step of a change that changes nothing', async () => {

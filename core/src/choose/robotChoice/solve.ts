@@ -12,7 +12,7 @@ import type { JointSolver } from './solver.js';
  * `undefined` where no choice stays under all ceilings. Prices are those of the whole robot: a piece that lies on the
  * shelf is used once.
  *
- * @example solveJoint(await loadJointSolver(), { options: [], ceilings: {}, want: 'mass' }).picks //=> []
+ * @example solveJoint({}, { options: [], ceilings: {}, want: 'mass' }).picks //=> []
  */
 export function solveJoint(
   solver: JointSolver,

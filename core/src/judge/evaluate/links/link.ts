@@ -45,11 +45,7 @@ const STAGE_TITLES: Readonly<Record<StageKind, string>> = {
   screw: 'Screw',
 };
 
-/**
- * "16 → 54", the ratio of a gearbox bought whole, or a screw's travel a turn.
- *
- * @example stageRatioText({ id: 's1', kind: 'teeth', driver: 16, driven: 54 }, 3.375) //=> '16 → 54'
- */
+/** "16 → 54", the ratio of a gearbox bought whole, or a screw's travel a turn. */
 function stageRatioText(stage: Stage, ratio: number): Words {
   if (stage.kind === 'teeth' || stage.kind === 'chain' || stage.kind === 'belt')
     return `${stage.driver} → ${stage.driven}`;

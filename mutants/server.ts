@@ -1,0 +1,130 @@
+import { inFile, type Mutant } from './mutant.js';
+
+/** Routes and what they keep. */
+export const SERVER: readonly Mutant[] = [
+  ...inFile(
+    'server/src/plans/store.ts',
+    ['server/test/plans.test.ts'],
+    [
+      [
+        'a save on an old revision is taken',
+        'if (row.revision !== basedOn) return { ok: false, stored: await this.stored(manager, row) } as const;',
+        '',
+      ],
+      [
+        'a revision stays what it was',
+        'await this.write(manager, id, basedOn + 1, document)',
+        'await this.write(manager, id, basedOn, document)',
+      ],
+      [
+        'what is in the bin is listed',
+        "bin ? 'plan.deletedAt IS NOT NULL' : 'plan.deletedAt IS NULL'",
+        "bin ? 'plan.deletedAt IS NOT NULL' : '1 = 1'",
+      ],
+      [
+        'emptying the bin empties all',
+        'manager.delete(PlanEntity, { deletedAt: Not(IsNull()) })',
+        'manager.delete(PlanEntity, {})',
+      ],
+    ],
+  ),
+  ...inFile(
+    'server/src/plans/store.ts',
+    ['server/test/summaries.test.ts'],
+    [['the worst robot comes last', "query.orderBy('plan.worst', 'DESC')", "query.orderBy('plan.worst', 'ASC')"]],
+  ),
+  ...inFile(
+    'server/src/plans/store.ts',
+    ['server/test/plans.test.ts', 'server/test/summaries.test.ts'],
+    [
+      ['names are sorted by case', "'plan.name COLLATE NOCASE', 'ASC'", "'plan.name COLLATE BINARY', 'ASC'"],
+      ['a search minds capitals', 'find.trim().toLowerCase()', 'find.trim()'],
+    ],
+  ),
+  ...inFile(
+    'server/src/trials/store.ts',
+    ['server/test/trials.test.ts'],
+    [
+      ['a closed trial is changed', "if (row.closedAt !== null) return { outcome: 'closed' };", ''],
+      [
+        'a trial is written over',
+        "if (row.revision !== basedOn) return { outcome: 'stale', stored: storedOf(row) };",
+        '',
+      ],
+      [
+        'a trial’s revision stays',
+        'this.rowOf(id, row.revision + 1, trial, found)',
+        'this.rowOf(id, row.revision, trial, found)',
+      ],
+    ],
+  ),
+  ...inFile(
+    'server/src/diary/store.ts',
+    ['server/test/diary.test.ts'],
+    [
+      [
+        'faults of binned robots are shown',
+        'where: { deletedAt: IsNull() },\n      });\n      const found: RobotFault[] = [];',
+        '});\n      const found: RobotFault[] = [];',
+      ],
+      [
+        'faults that ask for a spare ask for a trial',
+        "if (fault.asks === 'a trial') found.push({ planId, robot, fault });",
+        'found.push({ planId, robot, fault });',
+      ],
+      ['a diary has no end', 'if (before + entries.length > MOST_ENTRIES)', 'if (before + entries.length > 1e9)'],
+    ],
+  ),
+  ...inFile(
+    'server/src/access/access.ts',
+    ['server/test/access.test.ts'],
+    [
+      [
+        'who looks may change',
+        "if (role === 'look' && !READS.includes(request.method))",
+        "if (role === 'look' && false)",
+      ],
+      ['who is out is in', "if (role === 'signed out') throw new HttpProblem(401, 'Sign in first');", ''],
+      [
+        'an old passphrase’s session goes on',
+        'return role && file?.[role] && epoch === file.epoch ? role',
+        'return role && file?.[role] ? role',
+      ],
+    ],
+  ),
+  ...inFile(
+    'server/src/backup/daily.ts',
+    ['server/test/backups.test.ts'],
+    [['a backup a day is one every look', 'now.getTime() - Date.parse(last.madeAt) < DAY', 'false']],
+  ),
+  ...inFile(
+    'server/src/backup/backups.ts',
+    ['server/test/backups.test.ts'],
+    [
+      ['no backup is ever dropped', '.slice(BACKUPS_KEPT)', '.slice(1e6)'],
+      ['backups made by hand push out the daily ones', 'all.filter((one) => one.kind === kind)', 'all'],
+      ['the oldest backup comes first', 'a.madeAt < b.madeAt ? 1 : -1', 'a.madeAt < b.madeAt ? -1 : 1'],
+      [
+        'any file is handed out as a backup',
+        'NAME.test(name) && filesIn(backupFolder(dataFolder)).includes(name)',
+        'filesIn(backupFolder(dataFolder)).includes(name)',
+      ],
+    ],
+  ),
+  ...inFile(
+    'server/src/http/names.ts',
+    ['server/test/guard.test.ts'],
+    [['10.0.0.1 is this machine', "host.startsWith('127.')", "host.startsWith('1')"]],
+  ),
+  ...inFile(
+    'server/src/plans/routes.ts',
+    ['server/test/plans.test.ts'],
+    [
+      [
+        'two things may be asked to be made of nothing',
+        'Joi.object<{ name?: string; document?: unknown }>({ name, document: Joi.object() }).xor(',
+        'Joi.object<{ name?: string; document?: unknown }>({ name, document: Joi.object() }).or(',
+      ],
+    ],
+  ),
+];
