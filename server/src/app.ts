@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -45,13 +45,10 @@ export interface AppParts {
   readonly webFolder?: string;
 }
 
-/**
- * Everything from this origin only, no inline script; styles are set through the DOM, not in markup. What chooses for all
- * mechanisms is compiled for the browser.
- */
+/** Everything from this origin only, no inline script; styles are set through the DOM, not in markup. */
 const CONTENT_POLICY = {
   defaultSrc: ["'self'"],
-  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+  scriptSrc: ["'self'"],
   styleSrc: ["'self'"],
   imgSrc: ["'self'", 'data:'],
   fontSrc: ["'self'", 'data:'],
@@ -128,8 +125,15 @@ const nowhere = (): never => {
   throw new HttpProblem(404, 'There is nothing at this address');
 };
 
+/** The worker alone may run the solver, which is WebAssembly; pages may not, and nothing may make script of text. */
+const WORKER = /[\\/]core\.worker-[\w-]+\.js$/;
+const WORKER_POLICY = "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'";
+
 function serveWeb(app: Express, folder: string): void {
-  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y' }));
+  const setHeaders = (response: Response, path: string): void => {
+    if (WORKER.test(path)) response.setHeader('Content-Security-Policy', WORKER_POLICY);
+  };
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', setHeaders }));
   app.use(express.static(folder, { index: false, maxAge: 0 }));
   // Every other address is a view of the one page.
   app.use((request, response, next) => {

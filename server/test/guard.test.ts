@@ -1,10 +1,11 @@
-import { readFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
 import type { ProblemDetails } from '@rough-gear/contract';
 import { bracketed, isLoopback, namesOf } from '../src/http/names.js';
 import { reachable, readSettings } from '../src/settings.js';
-import { heron, testApp } from './helper.js';
+import { heron, temporaryFolder, testApp } from './helper.js';
 
 describe('the guard', () => {
   it('refuses another origin and a foreign host', async () => {
@@ -80,6 +81,17 @@ describe('the guard', () => {
     expect(headers['content-security-policy']).not.toContain('unsafe');
     expect(headers['x-content-type-options']).toBe('nosniff');
     expect(headers['x-powered-by']).toBeUndefined();
+  });
+
+  it('lets the worker alone run what is compiled', async () => {
+    const webFolder = temporaryFolder();
+    mkdirSync(join(webFolder, 'assets'));
+    for (const name of ['core.worker-x1_Y.js', 'index-x1.js']) writeFileSync(join(webFolder, 'assets', name), '');
+    const { app } = await testApp(undefined, { webFolder });
+    const policyOf = async (name: string): Promise<string> =>
+      (await request(app).get(`/assets/${name}`).expect(200)).headers['content-security-policy']!;
+    expect(await policyOf('core.worker-x1_Y.js')).toBe("default-src 'self'; script-src 'self' 'wasm-unsafe-eval'");
+    expect(await policyOf('index-x1.js')).not.toContain('unsafe');
   });
 
   it('hands out the shelf by kind', async () => {

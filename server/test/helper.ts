@@ -36,6 +36,7 @@ export async function testApp(
     readonly hosts?: readonly string[];
     readonly proxies?: readonly string[];
     readonly rigPort?: number;
+    readonly webFolder?: string;
   } = {},
 ) {
   const { database: data, close } = await openData(folder);
@@ -60,6 +61,7 @@ export async function testApp(
     names: namesOf('127.0.0.1', more.hosts ?? []),
     proxies: more.proxies ?? [],
     access: more.access,
+    webFolder: more.webFolder,
   });
   /** Looks into the tables, or changes them behind the program's back. */
   const sql = (text: string, values?: unknown[]): Promise<unknown> =>
