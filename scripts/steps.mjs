@@ -94,6 +94,7 @@ export const TYPES = [
   types('cli'),
   types('server'),
   types('e2e'),
+  types('mutants'),
 ];
 
 export const LINT = (...files) => [

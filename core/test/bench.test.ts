@@ -54,14 +54,14 @@ describe('a fit', () => {
         y,
       ).odd.some(Boolean),
     ).toBe(false);
-    // Eight residuals of size 1, 1, 1, 1, 6, 6, 6, 6 about a mean of nought: their middle is 3.5, so that 6 is near.
-    const scattered = [1, -1, 6, -6, 1, -1, 6, -6];
+    // Of eight residuals the middle lies between the fourth and the fifth: with the fifth alone 34 would pass.
+    const scattered = [3, -2, 1, 3, -2, -2, 2, 34];
     expect(
       linearFit(
         scattered.map(() => [1]),
         scattered,
-      ).odd,
-    ).toEqual(scattered.map(() => false));
+      ).odd.indexOf(true),
+    ).toBe(7);
   });
 
   it('marks the odd reading and keeps it', () => {
@@ -87,6 +87,12 @@ describe('a fit', () => {
       [10, 20, 30].map((current) => ({ current, voltage: 0.5 + 0.1 * current })),
     );
     expect(three.brushDrop!.value).toBeCloseTo(0.5, 9);
+    // What turns it free pulls nothing: 0.02 N·m for each ampere beyond the first.
+    const pulled = fitStall(
+      1,
+      [10, 20, 30].map((current) => ({ current, voltage: 0.1 * current, torque: 0.02 * (current - 1) })),
+    );
+    expect(pulled.torqueConstant!.value).toBeCloseTo(0.02, 12);
   });
 
   it('of a coast-down needs time to pass, of warmth something that warms', () => {

@@ -131,6 +131,24 @@ describe('setup cards', () => {
     expect(Math.sign(end - begin)).toBe(Math.sign(path.linked.to - path.linked.from));
   });
 
+  it('of a servo whose linkage turns the other way: the pulses shrink', () => {
+    const at = heron.mechanisms.findIndex(({ id }) => id === 'grip');
+    const linkage = ['mechanisms', at, 'choices', 0, 'drive', 'linkage'];
+    const grows = (turns: 'with' | 'against'): number => {
+      const plan = applyChanges(heron, [
+        { at: [...linkage, 'turns'], to: turns },
+        { at: [...linkage, 'start'], to: typed(Math.PI / 2) },
+        { at: ['mechanisms', at, 'jobs', 0, 'angle'], to: typed(0.5) },
+      ]);
+      const card = cardOf('grip', setupCards(plan));
+      const pulses = card.lines
+        .filter(({ key }) => key.startsWith('pulseOfPlace'))
+        .map(({ key }) => numberOf(card, key)!);
+      return Math.sign(pulses.at(-1)! - pulses[0]!);
+    };
+    expect([grows('with'), grows('against')]).toEqual([1, -1]);
+  });
+
   it('of a servo: the angle of each pulse by its own line where one was measured, else by its sheet', () => {
     const card = cardOf('grip');
     const path = resolvePath(heron, mechanismOf(heron, 'grip'), 'hold');
@@ -166,6 +184,44 @@ describe('setup cards', () => {
     expect(numberOf(cardOf('lift', setupCards(onOutput)), 'countsPerOutputTurn')).toBe(2048);
   });
 
+  it('of an encoder: a stop in the nearest whole count', () => {
+    const at = heron.mechanisms.findIndex(({ id }) => id === 'lift');
+    const coarse = applyChanges(heron, [
+      { at: ['mechanisms', at, 'choices', 0, 'drive', 'encoderCounts'], to: typed(3) },
+    ]);
+    const card = cardOf('lift', setupCards(coarse));
+    const { asked } = resolvePath(coarse, mechanismOf(coarse, 'lift'), 'raise');
+    const off = (asked.travel! * asked.perCoordinate) / numberOf(card, 'perCount')! - numberOf(card, 'softStopCounts')!;
+    expect(Number.isInteger(numberOf(card, 'softStopCounts'))).toBe(true);
+    expect(Math.abs(off)).toBeLessThanOrEqual(0.5);
+  });
+
+  it('of what may fall say so, and of what may not do not', () => {
+    const falls = ({ cautions }: SetupCard) => cautions.some((one) => /may fall/.test(said(one)));
+    for (const mechanism of heron.mechanisms) {
+      const card = cardOf(mechanism.id);
+      if (card.kind !== 'controller') continue;
+      const path = mechanism.jobs.map(({ id }) => resolvePath(heron, mechanism, id));
+      expect(falls(card), mechanism.id).toBe(path.some((one) => one.falls));
+    }
+    expect(falls(cardOf('lift'))).toBe(true);
+    expect(falls(cardOf('thrower'))).toBe(false);
+  });
+
+  it('of a driver: whether its current is the peak or r.m.s., as its row counts it', () => {
+    const { drive } = currentChoice(mechanismOf(heron, 'turntable'));
+    if (drive.kind !== 'step') throw new Error('it takes pulses');
+    const as = (counts: 'peak' | 'rms') =>
+      line(
+        cardOf(
+          'turntable',
+          setupCards(applyChanges(heron, [{ at: ['parts', drive.driver, 'part', 'counts'], to: counts }])),
+        ),
+        'setCurrent',
+      )!.label;
+    expect([as('rms'), as('peak')]).toEqual(['set current, r.m.s.', 'set current, peak']);
+  });
+
   it('of a driver with a trimmer: its volts for the current that is set', () => {
     const { drive } = currentChoice(mechanismOf(heron, 'turntable'));
     if (drive.kind !== 'step') throw new Error('it takes pulses');
@@ -185,6 +241,8 @@ describe('setup cards', () => {
     const boards = cards.filter(({ kind }) => kind === 'board');
     expect(boards).toHaveLength(boardsOf(heron).length);
     expect(boards[0]!.of).toContain('Turntable');
+    // The servos hang on a rail that no board feeds.
+    expect(boards[0]!.of).not.toContain('Crate grip');
     expect(numberOf(boards[0]!, 'pinVoltage')).toBeGreaterThan(1);
   });
 

@@ -197,6 +197,22 @@ describe('what a correction comes to, by hand', () => {
     expect(taken(brushed).brushDrop!.si).toBeCloseTo(0.6, 9);
   });
 
+  it('a pull is shared alike by stages that were thought to lose nothing', () => {
+    const at = heron.mechanisms.indexOf(mechanismOf(heron, 'drive'));
+    const { stages } = currentChoice(mechanismOf(heron, 'drive'));
+    const plan = applyChanges(heron, [
+      ...stages.map((_, i) => ({ at: ['mechanisms', at, 'choices', 0, 'stages', i, 'efficiency'], to: typed(1) })),
+      { at: ['mechanisms', at, 'choices', 0, 'output', 'efficiency'], to: typed(1) },
+    ]);
+    const from = source('pull', { subject: { name: 'Drive base', mechanismId: 'drive', jobId: 'push' } });
+    const path = resolvePath(plan, mechanismOf(plan, 'drive'), 'push');
+    const lossless = expectedOf(plan, from.trial.subject).pullPerAmpere! / path.train.efficiency;
+    const { figures } = correctMechanism(plan, 'drive', found({ pullPerAmpere: [0.81 * lossless, 0.01] }), from)!;
+    expect(path.train.efficiency).toBe(1);
+    expect(figures).toHaveLength(stages.length);
+    for (const { after } of figures) expect(after).toBeCloseTo(0.81 ** (1 / stages.length), 9);
+  });
+
   it('a pull that was found is the product of what its stages leave, and no more than all of it', () => {
     const at = source('pull', { subject: { name: 'Drive base', mechanismId: 'drive', jobId: 'push' } });
     const path = resolvePath(heron, mechanismOf(heron, 'drive'), 'push');

@@ -1,12 +1,25 @@
 import { describe, expect, it } from 'vitest';
-import { duesOf, holdsOf, type Go, type MatchResult, type MatchScript } from '../src/index.js';
+import {
+  applyChanges,
+  countOf,
+  currentChoice,
+  duesOf,
+  holdsOf,
+  matchRungs,
+  resolvePath,
+  robotOnPack,
+  simulateMatch,
+  systemOf,
+  type Go,
+  type MatchResult,
+  type MatchScript,
+} from '../src/index.js';
 import { LaneNow } from '../src/match/lanes/laneNow.js';
 import { Mover } from '../src/match/lanes/mover.js';
 import type { LaneOn, PackOn } from '../src/match/lanes/onPack.js';
 import { PackNow } from '../src/match/lanes/packNow.js';
 import { insertDue, type Due } from '../src/match/lanes/schedule.js';
 import type { MotionSystem } from '../src/judge/motion/system.js';
-import { resolvePath, systemOf } from '../src/index.js';
 import { demoPlan, mechanismOf } from './demo.js';
 
 /** What a match is made of, each piece by hand. */
@@ -136,6 +149,27 @@ describe('A lane as a match goes on', () => {
     expect(heat({ ...lane, brushless: true }) / heat(lane)).toBeCloseTo(2, 1);
   });
 
+  it('warms a motor that turns by its rubbing as well', () => {
+    const heron = demoPlan('heron');
+    const system = systemOf(resolvePath(heron, mechanismOf(heron, 'drive'), 'sprint') as never);
+    const rise = (turning: boolean): number => {
+      const now = new LaneNow(lane, START);
+      now.mover = new Mover(system, 0.01);
+      now.mover.tell(turning ? { kind: 'effort' } : { kind: 'hold', current: 5 }, 0);
+      now.mover.speed = turning ? 1 : 0;
+      now.count(0, 1e-9, 10, 5, [12, 12]);
+      now.count(0, 1, 10, 5, [12, 12]);
+      now.warm(1);
+      return 40 * (now.lumps!.winding - 25) + 200 * (now.lumps!.shell - 25);
+    };
+    const mover = new Mover(system, 0.01);
+    mover.speed = 1;
+    // What a second of five amperes leaves in 0.1 Ω, and what rubs beside it.
+    expect(rise(false)).toBeCloseTo(25 * 0.1, 1);
+    expect(mover.frictionAt(5)).toBeGreaterThan(1);
+    expect(rise(true) - rise(false)).toBeCloseTo(mover.frictionAt(5), 0);
+  });
+
   it('draws what a known run takes over time, and nothing after its end', () => {
     const now = new LaneNow(lane, START);
     const sample = (time: number, supplyCurrent: number) => ({ time, supplyCurrent, packVoltage: 12 });
@@ -187,6 +221,38 @@ describe('What all motors of a lane draw', () => {
     // From rest the current at the motor goes with the effort, that at the pack with its square, but for what sags.
     expect(ramped / whole).toBeGreaterThan(0.2);
     expect(ramped / whole).toBeLessThan(0.4);
+  });
+});
+
+describe('What breakers have left in a match', () => {
+  it('is told in times the current, of which heat is the square', () => {
+    const heron = demoPlan('heron');
+    const script = heron.scripts![0]!;
+    const robot = robotOnPack(heron, script)!;
+    const result = simulateMatch(robot, script);
+    const rungs = matchRungs(robot, result);
+    const told = [
+      { rung: rungs.find(({ id }) => id === 'main-breaker'), peak: result.main!.peak },
+      ...result.lanes.flatMap(({ mechanism, branch }) =>
+        branch && branch.peak > 0
+          ? [{ rung: rungs.find((one) => one.id === 'branch' && one.mechanism === mechanism), peak: branch.peak }]
+          : [],
+      ),
+    ];
+    expect(told.length).toBeGreaterThan(3);
+    for (const { rung, peak } of told) expect(rung!.multiple ** 2 * peak).toBeCloseTo(1, 9);
+  });
+
+  it('is of all motors behind one breaker, whose wire they share', () => {
+    const heron = demoPlan('heron');
+    const at = heron.supply.findIndex(({ id }) => id === currentChoice(mechanismOf(heron, 'drive')).drive.node);
+    const script = heron.scripts![0]!;
+    const resistanceOf = (together: boolean): number => {
+      const plan = applyChanges(heron, [{ at: ['supply', at, 'together'], to: together }]);
+      return robotOnPack(plan, script)!.lanes.find(({ mechanism }) => mechanism === 'drive')!.branchResistance;
+    };
+    const { drive } = currentChoice(mechanismOf(heron, 'drive'));
+    expect(resistanceOf(true)).toBeCloseTo(countOf(drive) * resistanceOf(false), 12);
   });
 });
 

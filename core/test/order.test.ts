@@ -130,6 +130,68 @@ describe('the order sheet', () => {
   });
 });
 
+describe('what a stage takes', () => {
+  const needsWith = (mechanism: string, changes: readonly [string, unknown][], stage = 0) => {
+    const at = heron.mechanisms.findIndex(({ id }) => id === mechanism);
+    const plan = applyChanges(
+      heron,
+      changes.map(([key, to]) => ({ at: ['mechanisms', at, 'choices', 0, 'stages', stage, key], to })),
+    );
+    return mechanismNeeds(plan, plan.mechanisms[at]!);
+  };
+
+  it('is so many belts as run side by side, each for its share of the price', () => {
+    const belt = (changes: readonly [string, unknown][]) =>
+      needsWith('thrower', changes).find(({ key }) => key.startsWith('belt '))!;
+    const one = belt([['price', typed(24)]]);
+    const three = belt([
+      ['price', typed(24)],
+      ['belts', 3],
+    ]);
+    expect(three.amount).toBe(3 * one.amount);
+    expect([one.price, three.price]).toEqual([24, 8]);
+  });
+
+  it('is a chain by the metre', () => {
+    const at = currentChoice(heron.mechanisms.find(({ id }) => id === 'lift')!).stages.findIndex(
+      ({ kind }) => kind === 'chain',
+    );
+    const chain = needsWith('lift', [['price', typed(30)]], at).find(({ key }) => key.startsWith('chain '))!;
+    expect(chain.price! * chain.amount).toBeCloseTo(30, 9);
+    expect(chain.amount).toBeLessThan(3);
+  });
+
+  it('is the gear between two as well', () => {
+    const gears = (changes: readonly [string, unknown][]) =>
+      needsWith('lift', changes)
+        .filter(({ key }) => key.startsWith('gear '))
+        .reduce((sum, { amount }) => sum + amount, 0);
+    expect(gears([['idler', 24]])).toBe(gears([]) + 1);
+    expect(needsWith('lift', [['idler', 24]]).some(({ key }) => key.startsWith('gear 24 '))).toBe(true);
+  });
+});
+
+describe('what wears', () => {
+  const wears = (key: string, more: Readonly<Record<string, unknown>> = {}): boolean => {
+    const changed = applyChanges(
+      heron,
+      Object.entries(more).map(([field, to]) => ({ at: ['parts', key, 'part', field], to })),
+    );
+    const name = changed.parts[key]!.part.name;
+    return orderSheet(changed).lines.find((line) => worded(line.name, inMetric) === name)!.wears;
+  };
+
+  it('is a fuse, brushes, and gears of plastic: not a breaker, nor gears of steel', () => {
+    expect([wears('main-1', { type: 'fuse' }), wears('main-1')]).toEqual([true, false]);
+    expect([wears('motor-1'), wears('motor-4')]).toEqual([true, false]);
+    expect([wears('servo-2'), wears('servo-1'), wears('servo-1', { gears: 'reinforced resin' })]).toEqual([
+      true,
+      false,
+      true,
+    ]);
+  });
+});
+
 describe('what holds a motor', () => {
   it('is as many screws as its pattern says, for each of them', () => {
     const bare = applyChanges(

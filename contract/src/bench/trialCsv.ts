@@ -5,7 +5,7 @@ import { FORMULA } from '../shelf/formulas.js';
 import { displayText } from '../units/display.js';
 import { headerUnits, type HeaderUnit } from './headerUnits.js';
 
-/** A sheet's program must not take a name for a formula. */
+/** A spreadsheet runs text that begins as a formula does (CSV injection): an apostrophe in front makes it plain text. */
 const guarded = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
 
 const SIGNIFICANT = 8;

@@ -50,7 +50,7 @@ const dcOnly =
     const omega = speedIn(path, situation) * (path.train.total / path.radius);
     return (force) => {
       const moment = flowsAt(path, omega, currentFor(path, situation, force));
-      // Beyond the volts nothing more can be asked of it.
+      // A force that the volts cannot drive has no flows: the thing does not bear it.
       return moment !== undefined && bears(path, situation, moment);
     };
   };

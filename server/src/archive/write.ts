@@ -38,6 +38,7 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
     const bytes = strToU8(JSON.stringify(content));
     for (let at = 0; at === 0 || at < bytes.length; at += PIECE) {
       file.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
+      // Backpressure: nothing more is read before the connection has taken what was written.
       if (out.writableNeedDrain && !out.destroyed) await Promise.race([once(out, 'drain'), once(out, 'close')]);
       // Others go on meanwhile.
       await setImmediate();

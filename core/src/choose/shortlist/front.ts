@@ -9,7 +9,7 @@ import { costOf, dominates } from '../wants/wants.js';
 export const costsOf = (wants: readonly WantId[], figures: Figures): readonly number[] =>
   wants.map((want) => costOf(want, figures));
 
-/** Designs of which none is beaten by another of its group: a new one throws out what it beats there. */
+/** The Pareto front of a search: designs of which none is beaten by another of its group. A new one throws out what it beats there. */
 export class Front<T> {
   private members: { readonly item: T; readonly costs: readonly number[]; readonly group: string | undefined }[] = [];
 
@@ -37,7 +37,10 @@ export class Front<T> {
   }
 }
 
-/** Of two wants alone, what no other beats in both: from the best of the first to the best of the second, each cost once. */
+/**
+ * The Pareto front of two wants: the designs that no other beats in both. They are ordered from the best in the first want
+ * to the best in the second, and of those that cost the same one is kept.
+ */
 export function edgeOf<T extends { readonly figures: Figures }>(
   list: readonly T[],
   x: WantId,

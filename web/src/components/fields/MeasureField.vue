@@ -22,9 +22,9 @@ const {
   value: number | undefined;
   dimension: Dimension;
   label: string;
-  /** What is read must be more than this, in SI. */
+  /** A bound that is itself not allowed: what is read must be greater, in SI. */
   least?: number;
-  /** What is read must be this or more, in place of more than `least`. */
+  /** The least that is allowed, itself included, in SI; where it is given, `least` is not asked. */
   atLeast?: number;
   /** What is read may be this at most, in SI. */
   most?: number;
