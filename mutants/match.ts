@@ -76,7 +76,6 @@ export const MATCH: readonly Mutant[] = [
     ['core/test/lanes.test.ts', 'core/test/match.test.ts', 'core/test/schedule.property.ts'],
     [
       ['a repeat comes once too often', '/ every + 1e-9) + 1;', '/ every + 1e-9) + 2;'],
-      ['repeats go on after the match', 'const last = Math.min(when.to, length);', 'const last = when.to;'],
       ['a go after the match is due', 'return when.time < length ? [when.time] : [];', 'return [when.time];'],
       ['who waits does not wait', 'wait: Math.max(0, go.when.wait)', 'wait: 0'],
       ['a go is given up at once', 'Math.max(LONGEST_GO, PATIENCE * asked)', 'Math.min(LONGEST_GO, PATIENCE * asked)'],

@@ -3,7 +3,7 @@ import { inFile, type Mutant } from './mutant.js';
 /** Stores and composables of the page. */
 export const WEB: readonly Mutant[] = [
   ...inFile(
-    'web/src/stores/plan.ts',
+    'web/src/stores/plan/saving.ts',
     ['web/test/planStore.test.ts'],
     [
       [
@@ -22,33 +22,49 @@ export const WEB: readonly Mutant[] = [
         'problem.problem.status === 412 && problem.problem.stored',
         'problem.problem.status === 499 && problem.problem.stored',
       ],
-      ['undo forgets where it came from', 'future.value = [document.value, ...future.value];', 'future.value = [];'],
-      [
-        'redo forgets where it came from',
-        'past.value = [...past.value, document.value];\n    future.value = rest;',
-        'future.value = rest;',
-      ],
-      ['a gesture is a step for each preview', 'gestureStart ??= document.value;', 'gestureStart = document.value;'],
-      ['an empty change is a step', 'if (JSON.stringify(after) === JSON.stringify(before)) {', 'if (false) {'],
-      [
-        'a change keeps what was undone',
-        'past.value = [...past.value, before];\n    future.value = [];',
-        'past.value = [...past.value, before];',
-      ],
       [
         'nothing is kept before it is sent',
         'const room = keep(id.value, { revision: revision.value, document: document.value, unsent: true });',
         'const room = true;',
       ],
       ['who may only look saves', 'if (!access.mayChange) {', 'if (false) {'],
-      ['what was not sent is not opened', 'if (kept?.unsent) {', 'if (false as boolean) {'],
-      [
-        'away is refused',
-        "      state.value = 'offline';\n      scheduleSave(RETRY_AFTER_MS);\n    } else if",
-        "      state.value = 'refused';\n    } else if",
-      ],
+      ['away is refused', '      isAway();\n    } else if', "      state.value = 'refused';\n    } else if"],
       ['mine over theirs is sent on the old revision', 'revision.value = stored.value.revision;', ''],
-      ['theirs over mine leaves mine nowhere', 'if (mine) past.value = [mine];', ''],
+    ],
+  ),
+  ...inFile(
+    'web/src/stores/plan/history.ts',
+    ['web/test/planStore.test.ts'],
+    [
+      [
+        'undo forgets where it came from',
+        'past.value.slice(0, -1), [now, ...future.value]',
+        'past.value.slice(0, -1), []',
+      ],
+      [
+        'redo forgets where it came from',
+        'step(next, now, [...past.value, now], rest)',
+        'step(next, now, past.value, rest)',
+      ],
+      ['a gesture is a step for each preview', 'gestureStart ??= document.value;', 'gestureStart = document.value;'],
+      [
+        'an empty change is a step',
+        'if (JSON.stringify(after) === JSON.stringify(before)) document.value = before;',
+        'if (false as boolean) document.value = before;',
+      ],
+      [
+        'a change keeps what was undone',
+        'step(after, before, [...past.value, before], [])',
+        'step(after, before, [...past.value, before], future.value)',
+      ],
+    ],
+  ),
+  ...inFile(
+    'web/src/stores/plan.ts',
+    ['web/test/planStore.test.ts'],
+    [
+      ['what was not sent is not opened', 'if (kept?.unsent) {', 'if (false as boolean) {'],
+      ['theirs over mine leaves mine nowhere', 'takeStored(theirs, history.document.value)', 'takeStored(theirs)'],
     ],
   ),
   ...inFile(

@@ -160,11 +160,6 @@ export const WORKSHOP: readonly Mutant[] = [
         'return all.slice(at, at + 1);',
       ],
       ['channels count from nought', 'number: i + 1, ...channel', 'number: i, ...channel'],
-      [
-        'servos appear at every seat',
-        "return at === 0 ? [{ end: rail?.name ?? 'servo rail', motor: undefined }] : [];",
-        "return [{ end: rail?.name ?? 'servo rail', motor: undefined }];",
-      ],
       ['names of several are one name', 'of > 1 ? `${name} ${i + 1}` : name', 'name'],
     ],
   ),

@@ -1,4 +1,5 @@
 import type { RatioMarks } from '@rough-gear/core';
+import { useTimeoutFn } from '@vueuse/core';
 import { proxy } from 'comlink';
 import { shallowRef, watch, type Ref } from 'vue';
 import { usePlan } from '../stores/plan.js';
@@ -25,11 +26,11 @@ export function useMarks(
     search.value = { ...search.value, progress: 1 };
   };
   const search = shallowRef<MarksSearch>({ marks: {}, progress: 1, stop });
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const soon = useTimeoutFn((work: () => void) => work(), WAIT_MS, { immediate: false });
   watch(
     [() => store.document, mechanismId, jobId, active],
     ([plan, mechanism, job, wanted], before, onCleanup) => {
-      clearTimeout(timer);
+      soon.stop();
       let current = true;
       onCleanup(() => (current = false));
       const elsewhere = before[1] !== mechanism || before[2] !== job;
@@ -39,7 +40,7 @@ export function useMarks(
       }
       // The old marks stay in place, until the new ones are there, while only the design moves.
       search.value = { marks: elsewhere ? {} : search.value.marks, progress: 0, stop };
-      timer = setTimeout(() => {
+      soon.start(() => {
         const progress = proxy((share: number) => {
           if (current) search.value = { ...search.value, progress: share };
         });
@@ -50,7 +51,7 @@ export function useMarks(
             // Progress comes by another way and may be late: it no longer counts.
             current = false;
           });
-      }, WAIT_MS);
+      });
     },
     { immediate: true },
   );

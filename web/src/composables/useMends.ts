@@ -1,4 +1,5 @@
 import type { Mend, Target } from '@rough-gear/core';
+import { useTimeoutFn } from '@vueuse/core';
 import { proxy } from 'comlink';
 import { shallowRef, watch, type Ref } from 'vue';
 import { usePlan } from '../stores/plan.js';
@@ -17,11 +18,11 @@ const WAIT_MS = 120;
 export function useMends(mechanismId: Ref<string>, target: Ref<Target | undefined>): Readonly<Ref<MendSearch>> {
   const store = usePlan();
   const search = shallowRef<MendSearch>({ mends: [], done: true });
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const soon = useTimeoutFn((work: () => void) => work(), WAIT_MS, { immediate: false });
   watch(
     [() => store.document, mechanismId, () => JSON.stringify(target.value)],
     (_now, _before, onCleanup) => {
-      clearTimeout(timer);
+      soon.stop();
       let current = true;
       onCleanup(() => (current = false));
       const [plan, wanted] = [store.document, target.value];
@@ -30,7 +31,7 @@ export function useMends(mechanismId: Ref<string>, target: Ref<Target | undefine
         return;
       }
       search.value = { mends: [], done: false };
-      timer = setTimeout(() => {
+      soon.start(() => {
         const progress = proxy((mends: readonly Mend[]) => {
           if (current) search.value = { mends, done: false };
         });
@@ -41,7 +42,7 @@ export function useMends(mechanismId: Ref<string>, target: Ref<Target | undefine
             // Progress comes by another way and may be late: it no longer counts.
             current = false;
           });
-      }, WAIT_MS);
+      });
     },
     { immediate: true },
   );

@@ -1,4 +1,5 @@
 import type { MechanismResult } from '@rough-gear/core';
+import { useTimeoutFn } from '@vueuse/core';
 import { shallowRef, watch, type Ref } from 'vue';
 import { usePlan } from '../stores/plan.js';
 import { coreWorker } from '../workers/core.js';
@@ -9,19 +10,19 @@ const WAIT_MS = 60;
 export function useResults(): Readonly<Ref<ReadonlyMap<string, MechanismResult>>> {
   const store = usePlan();
   const results = shallowRef<ReadonlyMap<string, MechanismResult>>(new Map());
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const soon = useTimeoutFn((work: () => void) => work(), WAIT_MS, { immediate: false });
   watch(
     () => store.document,
     (plan) => {
-      clearTimeout(timer);
+      soon.stop();
       if (!plan) return;
-      timer = setTimeout(() => {
+      soon.start(() => {
         void coreWorker()
           .evaluate(plan)
           .then((all) => {
             if (store.document === plan) results.value = new Map(all.map((result) => [result.id, result]));
           });
-      }, WAIT_MS);
+      });
     },
     { immediate: true },
   );

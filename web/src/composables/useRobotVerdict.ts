@@ -1,4 +1,5 @@
 import type { Plan, RobotRung } from '@rough-gear/core';
+import { useTimeoutFn } from '@vueuse/core';
 import { inject, provide, shallowRef, toRaw, watch, type InjectionKey, type Ref } from 'vue';
 import { usePlan } from '../stores/plan.js';
 import { searchWorkers } from '../workers/core.js';
@@ -15,27 +16,24 @@ const KEY: InjectionKey<Known> = Symbol('robot verdict');
 export function provideRobotVerdict(): Known {
   const store = usePlan();
   const verdict = shallowRef<RobotVerdict>();
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const later = useTimeoutFn((plan: Plan) => void judge(plan), WAIT_MS, { immediate: false });
   watch(
     [() => store.document, () => store.id] as const,
     ([plan, id], [was, before]) => {
-      clearTimeout(timer);
+      later.stop();
       if (id !== before) verdict.value = undefined;
       if (!plan || plan.mechanisms.length === 0) return;
       // What is known of a plan as it is opened is said at once; whoever changes it is not interrupted.
-      if (was) later(plan);
+      if (was) later.start(plan);
       else void atOnce(plan);
     },
     { immediate: true },
   );
-  function later(plan: Plan): void {
-    timer = setTimeout(() => void judge(plan), WAIT_MS);
-  }
   async function atOnce(plan: Plan): Promise<void> {
     const known = await recalled(toRaw(plan));
     if (store.document !== plan) return;
     if (known) verdict.value = known;
-    else later(plan);
+    else later.start(plan);
   }
   async function judge(plan: Plan): Promise<void> {
     // Beside the worker that answers what is typed and clicked: nobody waits for this one.

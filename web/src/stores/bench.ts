@@ -1,5 +1,6 @@
 import type { StoredTrial, TrialSummary } from '@rough-gear/contract/api';
 import { rowsOf, type Taking, type Trial } from '@rough-gear/core';
+import { useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import { api, Refused, Unreachable } from '../api/client.js';
@@ -45,7 +46,8 @@ export const useBench = defineStore('bench', () => {
   const refusal = ref('');
   const openFailure = ref('');
   let revision = 0;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const wait = ref(SAVE_AFTER_MS);
+  const soon = useTimeoutFn(() => void send(), wait, { immediate: false });
   let sending: Promise<void> | undefined;
   let waitingSince: number | undefined;
 
@@ -103,12 +105,12 @@ export const useBench = defineStore('bench', () => {
   }
 
   function schedule(after: number): void {
-    clearTimeout(timer);
-    timer = setTimeout(() => void send(), after);
+    wait.value = after;
+    soon.start();
   }
 
   async function flush(): Promise<void> {
-    clearTimeout(timer);
+    soon.stop();
     if (state.value === 'saving') await send();
   }
 
@@ -157,13 +159,13 @@ export const useBench = defineStore('bench', () => {
   async function close(now: string): Promise<void> {
     if (!trial.value) return;
     change({ ...trial.value, closedAt: now });
-    clearTimeout(timer);
+    soon.stop();
     await send();
     void loadBook();
   }
 
   async function remove(): Promise<void> {
-    clearTimeout(timer);
+    soon.stop();
     const gone = id.value;
     state.value = 'saved';
     await api.removeTrial(gone);

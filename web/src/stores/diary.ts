@@ -1,5 +1,6 @@
 import { printable } from '@rough-gear/contract/text';
 import { mergedDiary, type DiaryDraft, type DiaryEntry } from '@rough-gear/core';
+import { useEventListener, useTimeoutFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { v4 } from 'uuid';
 import { computed, ref, shallowRef } from 'vue';
@@ -52,7 +53,8 @@ export const useDiary = defineStore('diary', () => {
   const state = ref<DiaryState>('home');
   const refusal = ref('');
   const waiting = computed(() => unsent.value.length);
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const wait = ref(RETRY_AFTER_MS);
+  const again = useTimeoutFn(() => void send(), wait, { immediate: false });
   let sending = false;
   /** Lines the server will not have: they stay here, and do not keep the others from going. */
   const notTaken = new Set<string>();
@@ -79,7 +81,7 @@ export const useDiary = defineStore('diary', () => {
   /** What this browser knows at once, and what the server knows as soon as it answers. */
   async function open(id: string): Promise<void> {
     if (planId.value === id) return;
-    clearTimeout(timer);
+    again.stop();
     planId.value = id;
     notTaken.clear();
     refusal.value = '';
@@ -111,7 +113,7 @@ export const useDiary = defineStore('diary', () => {
   }
 
   async function send(): Promise<void> {
-    clearTimeout(timer);
+    again.stop();
     if (sending) return later();
     const id = planId.value;
     const left = unsent.value.filter((one) => !notTaken.has(one));
@@ -175,11 +177,11 @@ export const useDiary = defineStore('diary', () => {
 
   /** Asks again: what waits is sent, and what others wrote is fetched. */
   function later(after = RETRY_AFTER_MS): void {
-    clearTimeout(timer);
-    timer = setTimeout(() => void send(), after);
+    wait.value = after;
+    again.start();
   }
 
-  globalThis.addEventListener?.('online', () => {
+  useEventListener('online', () => {
     if (state.value === 'away') later(0);
   });
 

@@ -1,5 +1,6 @@
 import { LONGEST_PAGE, type PlanQuery, type PlanSummary } from '@rough-gear/contract/api';
-import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue';
+import { useTimeoutFn, watchDebounced } from '@vueuse/core';
+import { onBeforeUnmount, ref, shallowRef, type Ref } from 'vue';
 import { api, Unreachable } from '../../api/client.js';
 import { usePlan } from '../../stores/plan.js';
 
@@ -19,7 +20,7 @@ export function useRobotList(query: Ref<PlanQuery>) {
   const failure = ref('');
   let shown = { first: 0, last: PAGE - 1 };
   let asking = 0;
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const again = useTimeoutFn(() => void fetchShown(true).catch(away), LOOK_AGAIN, { immediate: false });
 
   function away(problem: unknown): void {
     state.value = 'away';
@@ -49,9 +50,9 @@ export function useRobotList(query: Ref<PlanQuery>) {
   }
 
   function lookAgain(): void {
-    clearTimeout(timer);
+    again.stop();
     const waiting = rows.value.slice(shown.first, shown.last + 1).some((row) => row?.judged === false);
-    if (waiting) timer = setTimeout(() => void fetchShown(true).catch(away), LOOK_AGAIN);
+    if (waiting) again.start();
   }
 
   /** All anew: after a change, or when something else is looked for. */
@@ -73,20 +74,16 @@ export function useRobotList(query: Ref<PlanQuery>) {
     if (state.value === 'there') void fetchShown(false).catch(away);
   }
 
-  let typing: ReturnType<typeof setTimeout> | undefined;
-  watch(query, () => {
-    clearTimeout(typing);
-    typing = setTimeout(() => {
+  watchDebounced(
+    query,
+    () => {
       rows.value = [];
       shown = { first: 0, last: PAGE - 1 };
       void load();
-    }, TYPED);
-  });
-  onBeforeUnmount(() => {
-    clearTimeout(timer);
-    clearTimeout(typing);
-    asking++;
-  });
+    },
+    { debounce: TYPED },
+  );
+  onBeforeUnmount(() => void asking++);
 
   return { total, binned, rows, state, failure, load, show };
 }

@@ -1,5 +1,6 @@
 import type { SpeedEnd } from '@rough-gear/core';
-import { onUnmounted, shallowRef, watch, type Ref } from 'vue';
+import { useTimeoutFn } from '@vueuse/core';
+import { shallowRef, watch, type Ref } from 'vue';
 import { usePlan } from '../../../stores/plan.js';
 import { coreWorker } from '../../../workers/core.js';
 import type { GearedOn } from '../../../workers/questions.js';
@@ -16,17 +17,17 @@ export function useGearFor(
   const store = usePlan();
   const found = shallowRef<GearedOn>();
   const waiting = shallowRef(false);
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const soon = useTimeoutFn((work: () => void) => work(), WAIT_MS, { immediate: false });
   watch(
     [() => store.document, mechanismId, jobId, end, speed],
     ([plan, mechanism, job, which, wanted], before, onCleanup) => {
-      clearTimeout(timer);
+      soon.stop();
       let current = true;
       onCleanup(() => (current = false));
       waiting.value = plan !== undefined && wanted !== undefined;
       if (wanted === undefined || mechanism !== before[1] || which !== before[3]) found.value = undefined;
       if (!plan || wanted === undefined) return;
-      timer = setTimeout(() => {
+      soon.start(() => {
         void coreWorker()
           .gearFor(plan, mechanism, job, which, wanted)
           .then((answer) => {
@@ -34,10 +35,9 @@ export function useGearFor(
             found.value = answer;
             waiting.value = false;
           });
-      }, WAIT_MS);
+      });
     },
     { immediate: true },
   );
-  onUnmounted(() => clearTimeout(timer));
   return { found, waiting };
 }

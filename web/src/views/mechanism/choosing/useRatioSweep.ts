@@ -1,4 +1,5 @@
 import type { RatioPoint } from '@rough-gear/core';
+import { useTimeoutFn } from '@vueuse/core';
 import { proxy } from 'comlink';
 import { onUnmounted, shallowRef, watch, type Ref } from 'vue';
 import { usePlan } from '../../../stores/plan.js';
@@ -20,17 +21,17 @@ export function useRatioSweep(
 ) {
   const store = usePlan();
   const sweep = shallowRef<RatioSweepState>({ points: [], done: false });
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const soon = useTimeoutFn((work: () => void) => work(), WAIT_MS, { immediate: false });
   watch(
     [() => store.document, mechanismId, jobId, () => span.value.join(), held],
     (_now, _before, onCleanup) => {
-      clearTimeout(timer);
+      soon.stop();
       let current = true;
       onCleanup(() => (current = false));
       const plan = store.document;
       if (!plan || held.value) return;
       sweep.value = { ...sweep.value, done: false };
-      timer = setTimeout(() => {
+      soon.start(() => {
         const progress = proxy((points: readonly RatioPoint[]) => {
           // The old curve stays until the new one is whole, where there is one.
           if (current && sweep.value.points.length === 0) sweep.value = { points, done: false };
@@ -42,12 +43,12 @@ export function useRatioSweep(
             // Progress comes by another way and may be late: it no longer counts.
             current = false;
           });
-      }, WAIT_MS);
+      });
     },
     { immediate: true },
   );
   function stop(): void {
-    clearTimeout(timer);
+    soon.stop();
     void coreWorker().stop('ratioSweep');
     sweep.value = { ...sweep.value, done: true };
   }
