@@ -2,10 +2,12 @@ import { describe, expect, it } from 'vitest';
 import {
   fitCoastDown,
   fitPack,
+  fitSpun,
   fitStall,
   fitWarmth,
   linearFit,
   meanOf,
+  SPUN_METERS,
   stepLadderOf,
   travelApart,
   trialSheet,
@@ -93,6 +95,17 @@ describe('a fit', () => {
       [10, 20, 30].map((current) => ({ current, voltage: 0.1 * current, torque: 0.02 * (current - 1) })),
     );
     expect(pulled.torqueConstant!.value).toBeCloseTo(0.02, 12);
+  });
+
+  it('of a spun motor reads peak volts, by what the meter shows of them', () => {
+    const speeds = [100, 200, 300];
+    const shown = { direct: 1, peak: 1, 'r.m.s.': Math.SQRT1_2, 'behind a bridge': 1 } as const;
+    for (const meter of SPUN_METERS) {
+      // Two diodes keep 1.4 V of what is there.
+      const less = meter === 'behind a bridge' ? 1.4 : 0;
+      const readings = speeds.map((speed) => ({ speed, voltage: 0.02 * speed * shown[meter] - less }));
+      expect(fitSpun(meter, readings).backEmfConstant.value, meter).toBeCloseTo(0.02, 12);
+    }
   });
 
   it('of a coast-down needs time to pass, of warmth something that warms', () => {
