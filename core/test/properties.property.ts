@@ -34,6 +34,18 @@ const drives = fc
     greatestDuty: 1,
   }));
 
+/** A mass that is lifted by a drum of 20 mm. */
+const lifting = (drive: Drive, mass: number, total: number, travel: number): MotionSystem => ({
+  drive,
+  packResistance: drive.supplyResistance / drive.motors,
+  total,
+  efficiency: 0.85,
+  backEfficiency: backEfficiency(0.85),
+  radius: 0.02,
+  load: lift({ mass, slope: Math.PI / 2, friction: 0.05 * mass * 9.80665, counterforce: 0, loadPerRope: 1 }),
+  until: { travel },
+});
+
 const systems = fc
   .record({
     drive: drives,
@@ -43,20 +55,18 @@ const systems = fc
     supply: fc.option(number(10, 50)),
     stator: fc.option(number(20, 90)),
   })
-  .map(({ drive, mass, total, travel, supply, stator }): MotionSystem => ({
-    drive: {
-      ...drive,
-      ...(supply === null ? {} : { supplyLimit: supply }),
-      ...(stator === null ? {} : { statorLimit: stator }),
-    },
-    packResistance: drive.supplyResistance / drive.motors,
-    total,
-    efficiency: 0.85,
-    backEfficiency: backEfficiency(0.85),
-    radius: 0.02,
-    load: lift({ mass, slope: Math.PI / 2, friction: 0.05 * mass * 9.80665, counterforce: 0, loadPerRope: 1 }),
-    until: { travel },
-  }));
+  .map(({ drive, mass, total, travel, supply, stator }) =>
+    lifting(
+      {
+        ...drive,
+        ...(supply === null ? {} : { supplyLimit: supply }),
+        ...(stator === null ? {} : { statorLimit: stator }),
+      },
+      mass,
+      total,
+      travel,
+    ),
+  );
 
 const near = (a: number, b: number, share: number) =>
   Math.abs(a - b) <= share * Math.max(Math.abs(a), Math.abs(b), 1e-9);
@@ -134,19 +144,6 @@ describe('properties', () => {
   });
 
   it('the heat of a short start under one limit, and of a balance where the pull jumps, is that of finer steps', () => {
-    const pushed = (drive: Partial<Drive>, mass: number, total: number, travel: number): MotionSystem => {
-      const whole = { ...LIGHT_DRIVE, ...drive };
-      return {
-        drive: whole,
-        packResistance: whole.supplyResistance / whole.motors,
-        total,
-        efficiency: 0.85,
-        backEfficiency: backEfficiency(0.85),
-        radius: 0.02,
-        load: lift({ mass, slope: Math.PI / 2, friction: 0.05 * mass * 9.80665, counterforce: 0, loadPerRope: 1 }),
-        until: { travel },
-      };
-    };
     const LIGHT_DRIVE: Drive = {
       motor: {
         resistance: 0.03,
@@ -163,13 +160,17 @@ describe('properties', () => {
       greatestDuty: 1,
       supplyLimit: 13.35,
     };
-    const sagging: Partial<Drive> = {
+    const sagging: Drive = {
+      ...LIGHT_DRIVE,
       motor: { ...LIGHT_DRIVE.motor, torqueConstant: 0.0102, backEmfConstant: 0.01106, freeCurrent: 0.9 },
       restVoltage: 6,
       supplyResistance: 0.1715,
       supplyLimit: 23.42,
     };
-    for (const system of [pushed({ statorLimit: 27.5 }, 2, 10.97, 0.313), pushed(sagging, 13.26, 4.345, 1.03)]) {
+    for (const system of [
+      lifting({ ...LIGHT_DRIVE, statorLimit: 27.5 }, 2, 10.97, 0.313),
+      lifting(sagging, 13.26, 4.345, 1.03),
+    ]) {
       const run = fullEffort(system);
       const finer = fullEffort(system, { tolerance: 1e-7, fewestSteps: 240 });
       expect(run.outcome).toBe('arrived');
