@@ -1,5 +1,6 @@
 import type { PlanPage, StoredPlan } from '@rough-gear/contract/api';
 import { test as base, type BrowserContext, type ConsoleMessage, type Page } from '@playwright/test';
+import { go } from './go.js';
 import { DEMO_IDS, TestServer } from './server.js';
 
 interface Options {
@@ -32,7 +33,7 @@ export class Heron {
   ) {}
 
   async open(mechanism: string, link = 'motor', query = ''): Promise<void> {
-    await this.page.goto(`${this.server.url}/robots/${this.id}/${mechanism}/${link}${query}`);
+    await open(this.page, this.server, `/robots/${this.id}/${mechanism}/${link}${query}`);
     await this.page.locator('#gauge').getByTestId('gauge').waitFor();
   }
 
@@ -100,19 +101,44 @@ export class Robots {
   }
 }
 
-/** What a test before left in the browser goes; what it loaded stays, so that the program need not be read again. */
+/** Where the page of a test that is over waits for the next one: it belongs to no robot. */
+const WAITING = '/data';
+const waits = (page: Page, server: TestServer): boolean => page.url() === server.url + WAITING;
+
+/**
+ * Opens an address. A page that waits with the program loaded goes there by its router, as a click on a link does, since
+ * loading takes most of a short test's time; whatever a test opens after that is loaded, as from a bookmark.
+ */
+export const open = async (page: Page, server: TestServer, path: string): Promise<void> => {
+  await (waits(page, server) ? go(page, path) : page.goto(server.url + path));
+};
+
+/** What a test before left in the browser goes; what it loaded stays. */
 async function asNew(page: Page, server: TestServer): Promise<void> {
   await page.context().clearCookies();
-  await page.goto(`${server.url}/icon.svg`);
-  await page.evaluate(() => (localStorage.clear(), sessionStorage.clear()));
+  if (!waits(page, server)) await page.goto(`${server.url}/icon.svg`);
+  await page.evaluate(() => {
+    localStorage.clear();
+    sessionStorage.clear();
+    // As when another window clears it: what was chosen there is as it was at first.
+    dispatchEvent(new StorageEvent('storage', { key: null, storageArea: localStorage }));
+  });
 }
 
-/** Nothing of a test is left in a page that the next one has. */
-async function laidAside(page: Page): Promise<void> {
+/** Nothing of a test is left in a page that the next one has; one that failed or says something still is loaded anew. */
+async function laidAside(page: Page, server: TestServer, passed: boolean): Promise<void> {
   await page.unrouteAll({ behavior: 'ignoreErrors' });
   await page.emulateMedia({ media: null, colorScheme: null, reducedMotion: null });
-  await page.goto('about:blank');
+  const clean = passed && page.url().startsWith(server.url) && (await isAtRest(page));
+  await (clean ? go(page, WAITING) : page.goto('about:blank'));
 }
+
+/** Whether the program is there, and no message that outlives a view stands in it. */
+const isAtRest = (page: Page): Promise<boolean> =>
+  page.evaluate(() => {
+    const app = document.querySelector('#app');
+    return app !== null && '__vue_app__' in app && document.querySelector('[data-sonner-toast]') === null;
+  });
 
 export const test = base.extend<Options & Fixtures, WorkerFixtures>({
   ownServer: [false, { option: true }],
@@ -161,7 +187,8 @@ export const test = base.extend<Options & Fixtures, WorkerFixtures>({
   },
   // Whatever the page throws, or the content policy refuses, fails the test that did it. The server outlives the page: what a
   // page still fetches when its test ends is no fault.
-  page: async ({ context, server, ownBrowser, sharedPage, viewport }, use) => {
+  // A robot of the test goes after the page that shows it.
+  page: async ({ context, server, ownServer, ownBrowser, sharedPage, viewport, robots: _ }, use, info) => {
     const page = ownBrowser ? await context.newPage() : sharedPage;
     if (viewport) await page.setViewportSize(viewport);
     if (!ownBrowser) await asNew(page, server);
@@ -174,7 +201,7 @@ export const test = base.extend<Options & Fixtures, WorkerFixtures>({
     page.on('pageerror', onError).on('console', onConsole);
     await use(page);
     page.off('pageerror', onError).off('console', onConsole);
-    await (ownBrowser ? page.close() : laidAside(page));
+    await (ownBrowser ? page.close() : laidAside(page, server, !ownServer && info.status === info.expectedStatus));
     expect(thrown).toEqual([]);
   },
   robots: async ({ server, demo, ownServer }, use) => {

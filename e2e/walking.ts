@@ -1,8 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import type { UnitSystem } from '@rough-gear/contract/units';
 import { expect, type Page } from '@playwright/test';
-import type { AxeResults, RunOptions } from 'axe-core';
+import { objections } from './objections.js';
 import { settled } from './settled.js';
 import { straysOn } from './strays.js';
 import { textFaults } from './textFaults.js';
@@ -51,15 +50,6 @@ const NAMED = ['heron', 'limpet', 'shelf']
   .filter((text) => text.length > 8 && !/^[\d.]+ \S+$/.test(text))
   .sort((a, b) => b.length - a.length);
 
-/** Goes on without loading the program again, as a click on a link does: by the program's own router. */
-export const go = (page: Page, path: string): Promise<void> =>
-  page.evaluate(async (to) => {
-    const { __vue_app__: app } = document.querySelector('#app') as Element & {
-      __vue_app__: { config: { globalProperties: { $router: { push(path: string): Promise<unknown> } } } };
-    };
-    await app.config.globalProperties.$router.push(to);
-  }, path);
-
 /** Chosen as in another window of the browser: the page follows without being loaded again. */
 export async function choose(page: Page, look: Look): Promise<void> {
   await page.evaluate(({ units, theme }) => {
@@ -83,43 +73,6 @@ async function textsCut(page: Page): Promise<readonly string[]> {
   if ((await unreadable(page)).length === 0) return [];
   await settled(page, 800);
   return unreadable(page);
-}
-
-const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-/** Rules that a theme can break: all others are about how a page is built. */
-const COLOURS = ['color-contrast', 'link-in-text-block'];
-
-/** Its own guards of a panel's focus are hidden and take the focus by design. */
-const GUARDS = '[data-headlessui-focus-guard], [id^="headlessui-focus-sentinel"]';
-
-/**
- * What axe objects to in WCAG 2.2 A and AA, or in what a theme changes alone. It looks at the region that a view changes; the
- * colours of a dialog are looked at without what lies behind. Axe is read into a page once.
- */
-export async function objections(page: Page, coloursAlone = false, within?: string): Promise<readonly string[]> {
-  if (!(await page.evaluate(() => 'axe' in globalThis))) await page.evaluate(AXE);
-  const options: RunOptions = {
-    runOnly: coloursAlone ? { type: 'rule', values: COLOURS } : { type: 'tag', values: TAGS },
-    resultTypes: ['violations'],
-    preload: false,
-  };
-  const regions = [...(coloursAlone ? ['[role="dialog"]'] : []), ...(within ? [`[aria-label="${within}"]`] : [])];
-  const { violations } = await page.evaluate(
-    ({ options, guards, regions }) => {
-      const { axe } = globalThis as unknown as { axe: { run(of: object, how: object): Promise<AxeResults> } };
-      const region = regions.map((selector) => document.querySelector(selector)).find((one) => one !== null);
-      return axe.run({ include: [region ?? document.documentElement], exclude: [guards] }, options);
-    },
-    { options, guards: GUARDS, regions },
-  );
-  return violations.map(
-    ({ id, nodes }) =>
-      `${id}: ${nodes
-        .slice(0, 3)
-        .map(({ target, failureSummary }) => `${target.join(' ')} ${failureSummary ?? ''}`)
-        .join(' | ')}`,
-  );
 }
 
 /** Everything folded is opened; menus and lists of choices stay shut. */

@@ -1,10 +1,10 @@
-import { expect, test } from '../fixtures.js';
+import { expect, open, test } from '../fixtures.js';
 
 test.describe('from the start page on', () => {
   test.use({ ownServer: true });
 
   test('the whole decision is done by keyboard alone', async ({ page, server }) => {
-    await page.goto(`${server.url}/robots`);
+    await open(page, server, '/robots');
     await page.getByRole('link', { name: 'Mast lift' }).focus();
     await page.keyboard.press('Enter');
     await page.getByTestId('gauge').waitFor();

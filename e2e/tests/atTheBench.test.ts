@@ -1,4 +1,4 @@
-import { expect, test } from '../fixtures.js';
+import { expect, open, test } from '../fixtures.js';
 
 /** Wires, coils, holds and holes: what a builder does with the parts in hand, without paper beside the keyboard. */
 
@@ -71,7 +71,7 @@ test('a servo that holds: pushed off, warm, worn, capped, and where it goes when
 
 test('a board for servos must have an output for each', async ({ page, server, robots }) => {
   const id = await robots.idOf('Limpet');
-  await page.goto(`${server.url}/robots/${id}/legs/rail`);
+  await open(page, server, `/robots/${id}/legs/rail`);
   await page.getByRole('button', { name: 'A board for servos' }).click();
   await page.getByRole('dialog').getByText('board for servos, 16 outputs').click();
   await expect(page.getByRole('textbox', { name: 'its servo terminals carry' })).toHaveValue('6 A');
@@ -100,7 +100,7 @@ test('a screw: lead from the carriage’s speed, its nut, and where it begins to
   robots,
 }) => {
   const id = await robots.idOf('Limpet');
-  await page.goto(`${server.url}/robots/${id}/sled/motor`);
+  await open(page, server, `/robots/${id}/sled/motor`);
   await page.getByRole('button', { name: 'Compare', exact: true }).click();
   await page.getByRole('tab', { name: 'Lead of the screw' }).click();
   const speed = page.getByRole('textbox', { name: 'the carriage is to run at' });
@@ -109,7 +109,7 @@ test('a screw: lead from the carriage’s speed, its nut, and where it begins to
   const tpi = page.getByTestId('leads').getByRole('row', { name: /12 tpi/ });
   await expect(tpi).toContainText('2880 rpm');
   await page.getByTestId('leads').getByRole('row', { name: /^4 mm/ }).getByRole('button').click();
-  await page.goto(`${server.url}/robots/${id}/sled/reduction`);
+  await open(page, server, `/robots/${id}/sled/reduction`);
   await expect(page.getByRole('textbox', { name: 'lead', exact: true })).toHaveValue('4 mm');
   // The thread it cuts is found beside the screw.
   await expect(page.getByRole('textbox', { name: 'moves per turn of the leading shaft' })).toBeVisible();
@@ -118,7 +118,7 @@ test('a screw: lead from the carriage’s speed, its nut, and where it begins to
   await friction.press('Enter');
   await page.getByLabel('nut of').selectOption({ label: 'rolling balls' });
   await expect(friction).toHaveValue('0.008');
-  await page.goto(`${server.url}/robots/${id}/sled/output`);
+  await open(page, server, `/robots/${id}/sled/output`);
   const free = page.getByRole('textbox', { name: 'free length' });
   await free.fill('2 m');
   await free.press('Enter');
@@ -173,7 +173,7 @@ test('two kinds of motor on one output: who carries, and who is dragged along', 
 
 test('a stage more inside a servo, and taken out again', async ({ page, server, robots }) => {
   const id = await robots.idOf('Limpet');
-  await page.goto(`${server.url}/robots/${id}/legs/motor`);
+  await open(page, server, `/robots/${id}/legs/motor`);
   await sectionOf(page, 'Servo', 'Inside').click();
   const inside = page.getByTestId('inside');
   const shafts = inside.locator('li');

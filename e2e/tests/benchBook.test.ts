@@ -1,7 +1,7 @@
 import { createServer, type AddressInfo, type Socket } from 'node:net';
 import { randomFrom } from '@rough-gear/core';
 import type { Page } from '@playwright/test';
-import { expect, test, type Heron } from '../fixtures.js';
+import { expect, type Heron, open, test } from '../fixtures.js';
 
 test.use({ ownServer: true, ownBrowser: true });
 
@@ -16,7 +16,7 @@ async function pressed(page: Page, name: string): Promise<void> {
 
 /** Begins a trial of the demo’s 64 mm can. */
 async function begin(page: Page, heron: Heron, kind: string, on?: string): Promise<void> {
-  await page.goto(`${heron.server.url}/bench`);
+  await open(page, heron.server, '/bench');
   await pressed(page, 'New trial');
   const dialog = page.getByRole('dialog', { name: 'New trial' });
   await dialog.getByLabel('robot').selectOption({ label: 'Heron' });
@@ -87,7 +87,7 @@ test('a free run and a stall, live and by keyboard: the lift gives way, and one 
 });
 
 test('taking in is one undo', async ({ heron, page }) => {
-  await page.goto(`${heron.server.url}/bench/7d2a0000-0000-4000-8000-000000000005`);
+  await open(page, heron.server, '/bench/7d2a0000-0000-4000-8000-000000000005');
   const before = JSON.stringify((await heron.stored()).document.parts['motor-1']);
   await pressed(page, 'Take into the part');
   await expect.poll(async () => JSON.stringify((await heron.stored()).document.parts['motor-1'])).not.toBe(before);
@@ -98,7 +98,7 @@ test('taking in is one undo', async ({ heron, page }) => {
 });
 
 test('this very one goes into one mechanism alone', async ({ heron, page }) => {
-  await page.goto(`${heron.server.url}/bench/7d2a0000-0000-4000-8000-000000000005`);
+  await open(page, heron.server, '/bench/7d2a0000-0000-4000-8000-000000000005');
   await page
     .getByRole('combobox')
     .filter({ hasText: 'all 3 mechanisms' })
@@ -228,7 +228,7 @@ test('a trial is left and gone on with; one begun by mistake is thrown away', as
 });
 
 test('the book is searched, ordered, taken out and brought in', async ({ heron, page, server }) => {
-  await page.goto(`${server.url}/bench`);
+  await open(page, server, '/bench');
   await expect(page.getByRole('row')).toHaveCount(13);
   await page.getByRole('searchbox').fill('tape stall');
   await expect(page.getByRole('row')).toHaveCount(3);
@@ -251,7 +251,7 @@ test('the book is searched, ordered, taken out and brought in', async ({ heron, 
 });
 
 test('a go is traced to the figure that explains it', async ({ page, server }) => {
-  await page.goto(`${server.url}/bench/7d2a0000-0000-4000-8000-000000000001`);
+  await open(page, server, '/bench/7d2a0000-0000-4000-8000-000000000001');
   const traced = page.getByTestId('traced');
   await expect(traced).toContainText('Friction explains it best', { timeout: 20_000 });
   await expect(traced).toContainText(/time of the go 1\.7\d s where 1\.51 s was predicted/i);
@@ -266,7 +266,7 @@ test('a go is traced to the figure that explains it', async ({ page, server }) =
 });
 
 test('a sheet is printed blank, and as a report', async ({ page, server }) => {
-  await page.goto(`${server.url}/bench/7d2a0000-0000-4000-8000-000000000003`);
+  await open(page, server, '/bench/7d2a0000-0000-4000-8000-000000000003');
   await page.getByRole('link', { name: 'Blank sheet' }).click();
   await expect(page.getByRole('article')).toContainText('measured by: ______');
   await expect(page.getByRole('row')).toHaveCount(9);
@@ -277,7 +277,7 @@ test('a sheet is printed blank, and as a report', async ({ page, server }) => {
 });
 
 test('a real match is laid over the predicted one, its columns said once', async ({ heron, page, server }) => {
-  await page.goto(`${server.url}/robots/${heron.id}`);
+  await open(page, server, `/robots/${heron.id}`);
   await page.getByTestId('robot-answer').waitFor({ timeout: 30_000 });
   const file = {
     name: 'final.csv',

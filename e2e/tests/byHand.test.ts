@@ -1,4 +1,4 @@
-import { expect, test } from '../fixtures.js';
+import { expect, open, test } from '../fixtures.js';
 
 /** What builders still worked out beside the keyboard: each found where one looks for it, with figures of one's own. */
 
@@ -166,7 +166,7 @@ test.describe('with a server of its own,', () => {
   test.use({ ownServer: true });
 
   test('a second-hand motor at half the price, with its doubts', async ({ page, server }) => {
-    await page.goto(`${server.url}/shelf/motor/motor-brushed-64`);
+    await open(page, server, '/shelf/motor/motor-brushed-64');
     await page.getByRole('button', { name: 'Second-hand' }).click();
     const sheet = page.getByTestId('part-sheet');
     await expect(sheet).toContainText('second-hand: its builds are spread wider');

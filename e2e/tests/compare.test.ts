@@ -1,4 +1,4 @@
-import { expect, test } from '../fixtures.js';
+import { expect, open, test } from '../fixtures.js';
 
 test('one, two, three or four motors, with one dead, on this very mechanism', async ({ heron, page }) => {
   await heron.open('drive', 'motor', '?job=push');
@@ -154,7 +154,7 @@ test('a working leads to its model', async ({ heron, page }) => {
   await page.getByRole('region', { name: 'What gives first' }).getByRole('button', { name: 'Working' }).click();
   const link = page.getByRole('link', { name: /The model behind it/ });
   await expect(link).toHaveAttribute('href', '/models#what-gives-first');
-  await page.goto(`${heron.server.url}/models#braking`);
+  await open(page, heron.server, '/models#braking');
   await expect(page.getByRole('heading', { name: /^Braking/ })).toBeInViewport();
   await expect(page.getByRole('navigation', { name: 'Models' }).getByRole('link')).not.toHaveCount(0);
 });

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { PlanPage } from '@rough-gear/contract/api';
-import { expect, test } from '../fixtures.js';
-import { objections } from '../walking.js';
+import { expect, open, test } from '../fixtures.js';
+import { objections } from '../objections.js';
 import type { TestServer } from '../server.js';
 
 test.use({ ownServer: true });
@@ -33,7 +33,7 @@ test('a hundred robots are found, put in order and scrolled through, and few of 
   server,
 }) => {
   await fleet(server, 120);
-  await page.goto(`${server.url}/robots`);
+  await open(page, server, '/robots');
   await expect(page.getByText('122 robots')).toBeVisible();
   const rows = page.getByTestId('robots').getByRole('article');
   await expect(rows.first()).toContainText('Yard 119');
@@ -57,7 +57,7 @@ test('a hundred robots are found, put in order and scrolled through, and few of 
 });
 
 test('the bin is emptied after a question, and for good', async ({ page, server }) => {
-  await page.goto(`${server.url}/robots`);
+  await open(page, server, '/robots');
   await page.getByRole('button', { name: 'Put Limpet into the bin' }).click();
   await page.getByRole('button', { name: 'Bin (1)' }).click();
   await page.getByRole('button', { name: 'Empty the bin' }).click();
@@ -76,7 +76,7 @@ test('a backup is made and taken along, and everything goes out and comes back a
   page,
   server,
 }) => {
-  await page.goto(`${server.url}/data`);
+  await open(page, server, '/data');
   await expect(page.getByTestId('held')).toContainText('robots2');
   const rows = page.getByRole('region', { name: 'All backups' }).getByRole('row');
   await page.getByRole('button', { name: 'Make one now' }).click();
@@ -119,7 +119,7 @@ test('a backup is made and taken along, and everything goes out and comes back a
 });
 
 test('a file of parts that was taken in is taken back', async ({ page, server }) => {
-  await page.goto(`${server.url}/shelf/wire`);
+  await open(page, server, '/shelf/wire');
   await page.getByRole('button', { name: 'Earlier imports' }).click();
   await expect(page.getByRole('dialog')).toContainText('No file was taken in yet.');
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
@@ -142,7 +142,7 @@ test('a file of parts that was taken in is taken back', async ({ page, server })
 });
 
 test('the data page can be read by everyone, in both themes and on a phone', async ({ page, server }) => {
-  await page.goto(`${server.url}/data`);
+  await open(page, server, '/data');
   for (const theme of ['light', 'dark'] as const) {
     if (theme === 'dark') await page.getByRole('button', { name: 'Change to dark' }).click();
     await page.getByTestId('held').waitFor();

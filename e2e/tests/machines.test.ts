@@ -1,6 +1,6 @@
 import type { ServoDrive, StepDrive } from '@rough-gear/core';
 import type { Locator, Page } from '@playwright/test';
-import { expect, test } from '../fixtures.js';
+import { expect, open, test } from '../fixtures.js';
 
 const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });
 
@@ -120,7 +120,7 @@ test('all servos of a rail share one budget, and what may stall together is said
   server,
   robots,
 }) => {
-  await page.goto(`${server.url}/robots/${await robots.idOf('Limpet')}/legs/rail`);
+  await open(page, server, `/robots/${await robots.idOf('Limpet')}/legs/rail`);
   const budget = page.getByTestId('rail-budget');
   await expect(budget).toContainText('Legs × 6');
   await expect(budget).toContainText('Winch');
@@ -155,7 +155,7 @@ test('measured pulses make the card, and what is no angle is refused', async ({ 
 });
 
 test('the tip of a chain has its blob, and a joint more makes it larger', async ({ page, server, robots }) => {
-  await page.goto(`${server.url}/robots/${await robots.idOf('Limpet')}/legs/motor`);
+  await open(page, server, `/robots/${await robots.idOf('Limpet')}/legs/motor`);
   await page.getByRole('group', { name: 'Servo' }).getByRole('button', { name: 'Precision' }).click();
   const tip = page.getByTestId('tip');
   await expect(tip).toContainText('at worst');

@@ -1,4 +1,4 @@
-import { expect, test } from '../fixtures.js';
+import { expect, open, test } from '../fixtures.js';
 
 test('the pack is the whole robot’s: a cell more moves every mechanism', async ({ heron, page }) => {
   await heron.open('lift', 'pack');
@@ -118,11 +118,11 @@ test('a fourth and more stages fold into one link when the strip is full', async
 });
 
 test('an address that leads nowhere says so and offers a way on', async ({ page, server, heron }) => {
-  await page.goto(`${server.url}/robots/00000000-0000-4000-8000-000000000000/lift`);
+  await open(page, server, '/robots/00000000-0000-4000-8000-000000000000/lift');
   await expect(page.getByRole('alert')).toContainText('There is no such plan');
   await page.getByRole('link', { name: 'To the robots' }).click();
   await expect(page.getByRole('heading', { name: 'Robots' })).toBeVisible();
-  await page.goto(`${server.url}/robots/${heron.id}/gone`);
+  await open(page, server, `/robots/${heron.id}/gone`);
   // A mechanism that is gone opens the whole robot.
   await expect(page).toHaveURL(new RegExp(`/robots/${heron.id}$`));
   await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });

@@ -1,6 +1,6 @@
 import type { DiaryEntry } from '@rough-gear/core';
 import type { Browser, Page } from '@playwright/test';
-import { expect, planIdOf, test } from '../fixtures.js';
+import { expect, open, planIdOf, test } from '../fixtures.js';
 import type { TestServer } from '../server.js';
 
 test.use({ ownServer: true, ownBrowser: true });
@@ -15,7 +15,7 @@ async function phone(browser: Browser, server: TestServer, id: string, who: stri
   const context = await browser.newContext(PHONE);
   await context.addInitScript((name) => localStorage.setItem('rough-gear:who', name), who);
   const page = await context.newPage();
-  await page.goto(`${server.url}/robots/${id}/pit`);
+  await open(page, server, `/robots/${id}/pit`);
   await page.getByRole('heading', { name: 'Before the match' }).waitFor();
   return page;
 }
@@ -58,13 +58,13 @@ test('two phones tick the same list without a network, and both ticks arrive', a
 test('what was ticked on one robot goes home when another one is opened', async ({ heron, page, server }) => {
   await page.setViewportSize(PHONE.viewport);
   const other = await planIdOf(server, 'Limpet');
-  await page.goto(`${server.url}/robots/${other}/pit`);
+  await open(page, server, `/robots/${other}/pit`);
   await page.getByRole('heading', { name: 'Before the match' }).waitFor();
   await server.stop();
   await tick(page, /^Rope: frayed/).click();
   await expect(page.getByText('no network: 1 line waits here')).toBeVisible();
   await server.start();
-  await page.goto(`${server.url}/robots/${heron.id}/pit`);
+  await open(page, server, `/robots/${heron.id}/pit`);
   await expect
     .poll(async () => (await diaryOf(server, other)).map((entry) => entry.kind), { timeout: 20_000 })
     .toEqual(['checked']);
@@ -72,7 +72,7 @@ test('what was ticked on one robot goes home when another one is opened', async 
 
 test('a match is played: turns and hours count on, a new part begins anew', async ({ heron, page, server }) => {
   await page.setViewportSize(PHONE.viewport);
-  await page.goto(`${server.url}/robots/${heron.id}/pit`);
+  await open(page, server, `/robots/${heron.id}/pit`);
   const rope = page.locator('[data-check="rope lift"]');
   await expect(page.getByText('match 6 is next, 5 played')).toBeVisible();
   await expect(rope).toContainText('130 goes');
@@ -93,7 +93,7 @@ test('a match is played: turns and hours count on, a new part begins anew', asyn
 
 test('a fault goes where it is asked to: the order sheet, the bench book', async ({ heron, page, server }) => {
   await page.setViewportSize(PHONE.viewport);
-  await page.goto(`${server.url}/robots/${heron.id}/pit`);
+  await open(page, server, `/robots/${heron.id}/pit`);
   const note = async (about: string, what: string, asks: string): Promise<void> => {
     await page.getByRole('button', { name: 'A fault found' }).click();
     await page.getByLabel('at what').selectOption({ label: about });
@@ -112,9 +112,9 @@ test('a fault goes where it is asked to: the order sheet, the bench book', async
     'a trial: it goes into the bench book',
   );
   await expect(page.locator('[data-check="brake arm"]')).toContainText('brake of the gaff slips; asks for a spare');
-  await page.goto(`${server.url}/robots/${heron.id}/paper/order`);
+  await open(page, server, `/robots/${heron.id}/paper/order`);
   await expect(page.getByLabel('Faults that ask for a part')).toContainText('To replace: brake of the gaff slips');
-  await page.goto(`${server.url}/bench`);
+  await open(page, server, '/bench');
   await expect(page.getByLabel('Faults that ask for a trial')).toContainText(
     'To measure, Heron: left front motor is slow',
   );
@@ -122,7 +122,7 @@ test('a fault goes where it is asked to: the order sheet, the bench book', async
 
 test('volts at rest and under load tell charge and age', async ({ heron, page, server }) => {
   await page.setViewportSize(PHONE.viewport);
-  await page.goto(`${server.url}/robots/${heron.id}/pit`);
+  await open(page, server, `/robots/${heron.id}/pit`);
   await page.getByLabel('at rest', { exact: true }).fill('12.6');
   await page.getByLabel('at rest', { exact: true }).press('Enter');
   await expect(page.getByTestId('pack-told')).toContainText(/about \d+ % of its charge/);
@@ -143,7 +143,7 @@ test('a line that the server will not have stays here, and keeps no other from g
   server,
 }) => {
   await page.setViewportSize(PHONE.viewport);
-  await page.goto(`${server.url}/robots/${heron.id}/pit`);
+  await open(page, server, `/robots/${heron.id}/pit`);
   await page.getByRole('heading', { name: 'Before the match' }).waitFor();
   // As an older page might have written it.
   await page.evaluate((id) => {
@@ -168,7 +168,7 @@ test('a line that the server will not have stays here, and keeps no other from g
 
 test('cards, wires and what gives first fit a thumb', async ({ heron, page, server }) => {
   await page.setViewportSize(PHONE.viewport);
-  await page.goto(`${server.url}/robots/${heron.id}/pit`);
+  await open(page, server, `/robots/${heron.id}/pit`);
   await expect(page.getByTestId('moved')).toContainText('pack-side limit 45 A → 40 A');
   await page.getByTestId('moved').getByRole('link').click();
   await expect(page).toHaveURL(/pit\/cards\?card=/);
@@ -181,7 +181,7 @@ test('cards, wires and what gives first fit a thumb', async ({ heron, page, serv
   await page.getByRole('link', { name: 'Gives first' }).click();
   await expect(page.getByRole('listitem').first()).toContainText('Capstan climb, gives way');
   for (const at of ['checks', 'cards', 'wires', 'verdicts']) {
-    await page.goto(`${server.url}/robots/${heron.id}/pit/${at}`);
+    await open(page, server, `/robots/${heron.id}/pit/${at}`);
     await page.getByRole('region').first().waitFor();
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('main button, main a')].flatMap((one) => {

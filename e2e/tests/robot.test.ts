@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, test, type Heron } from '../fixtures.js';
+import { expect, open, test, type Heron } from '../fixtures.js';
 
 /** The whole robot on its pack: opens it and waits until the match has been gone through. */
-async function open(heron: Heron, query = ''): Promise<void> {
-  await heron.page.goto(`${heron.server.url}/robots/${heron.id}${query}`);
+async function openRobot(heron: Heron, query = ''): Promise<void> {
+  await open(heron.page, heron.server, `/robots/${heron.id}${query}`);
   await expect(heron.page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
 }
 const answer = (page: Page) => page.getByTestId('robot-answer');
@@ -15,7 +15,7 @@ const block = (page: Page, start: string) => page.getByTestId('lanes').locator(`
 const settled = (page: Page) => expect(page.getByText('going through the match')).toBeHidden({ timeout: 30_000 });
 
 test('the robot opens with what gives first in a match, when, and why', async ({ heron, page }) => {
-  await open(heron);
+  await openRobot(heron);
   await expect(page).toHaveTitle('Heron · Rough Gear');
   await expect(answer(page)).toContainText('Gives way. Mast lift: in time gives first');
   await expect(answer(page)).toContainText(/takes 1\.\d+ s, 1\.51 s alone; 1\.6 s is wanted/);
@@ -37,7 +37,7 @@ test('the robot opens with what gives first in a match, when, and why', async ({
 });
 
 test('a go is stepped by keys and dragged by the mouse, one undo each', async ({ heron, page }) => {
-  await open(heron);
+  await openRobot(heron);
   const whenOf = async () => {
     const { document } = await heron.stored();
     return document.scripts![0]!.lanes.find(({ mechanism }) => mechanism === 'lift')!.goes[0]!.when;
@@ -63,7 +63,7 @@ test('a go is stepped by keys and dragged by the mouse, one undo each', async ({
 });
 
 test('what a go does and when it begins is typed, and a go more and less', async ({ heron, page }) => {
-  await open(heron, '?script=calm');
+  await openRobot(heron, '?script=calm');
   await block(page, 'Gaff arm: Up with a buoy').first().click();
   const go = page.getByTestId('go');
   await go.getByLabel('every', { exact: true }).fill('30 s');
@@ -86,7 +86,7 @@ test('what a go does and when it begins is typed, and a go more and less', async
 });
 
 test('an old pack that is half empty dips further', async ({ heron, page }) => {
-  await open(heron);
+  await openRobot(heron);
   const least = async () => Number(/At least ([\d.]+) V/.exec(await page.getByText(/^At least/).innerText())![1]);
   const fresh = await least();
   await page.getByLabel('charge at the start', { exact: true }).fill('50 %');
@@ -99,7 +99,7 @@ test('an old pack that is half empty dips further', async ({ heron, page }) => {
 });
 
 test('a weak, cold pack has less charge left; slid and typed', async ({ heron, page }) => {
-  await open(heron);
+  await openRobot(heron);
   const left = async () => Number(/([\d.]+) % left/.exec(await page.getByText(/Ah a match, /).innerText())![1]);
   const fresh = await left();
   await page.getByLabel('Slide: capacity, of new').focus();
@@ -120,7 +120,7 @@ test('a weak, cold pack has less charge left; slid and typed', async ({ heron, p
 });
 
 test('a day of two packs says which match fails, and how many packs it takes', async ({ heron, page }) => {
-  await open(heron);
+  await openRobot(heron);
   const day = page.getByRole('region', { name: 'Day of matches' });
   await day.getByLabel('matches', { exact: true }).fill('3');
   await day.getByLabel('matches', { exact: true }).press('Enter');
@@ -146,7 +146,7 @@ test('a day of two packs says which match fails, and how many packs it takes', a
 
 test('a day that fails on one pack is mended by what is found, and keeps it', async ({ heron, page }) => {
   test.setTimeout(180_000);
-  await open(heron, '?script=calm');
+  await openRobot(heron, '?script=calm');
   const day = page.getByRole('region', { name: 'Day of matches' });
   for (const [label, text] of [
     ['matches', '3'],
@@ -170,7 +170,7 @@ test('a day that fails on one pack is mended by what is found, and keeps it', as
 });
 
 test('scripts are proposed, named, and go out and in as a file', async ({ heron, page }) => {
-  await open(heron);
+  await openRobot(heron);
   await page.getByRole('button', { name: 'Its parts, and others' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'a calm one' }).click();
@@ -228,7 +228,7 @@ test('a robot without scripts is shown a calm one, and keeps it once it is chang
     body: JSON.stringify({ document: { ...without, name: 'Bare' } }),
   });
   const { id } = (await response.json()) as { id: string };
-  await page.goto(`${server.url}/robots/${id}`);
+  await open(page, server, `/robots/${id}`);
   await expect(answer(page)).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole('group', { name: 'Scripts' }).getByRole('button')).toHaveText(['calm']);
   await lane(page, 'Drive base').focus();
@@ -248,7 +248,7 @@ test('a mechanism that is taken away takes its goes with it', async ({ heron, pa
 
 test('from Heron as shipped to a mended match by mouse, one undo', async ({ heron, page }) => {
   test.slow();
-  await open(heron);
+  await openRobot(heron);
   const mends = page.getByTestId('robot-mends');
   await mends.getByRole('button', { name: 'Look for changes that do it' }).click();
   const later = mends.getByRole('button', { name: /^Mast lift [\d.]+ s later/ });
@@ -267,7 +267,7 @@ test('from Heron as shipped to a mended match by mouse, one undo', async ({ hero
 
 test('and by keyboard, to a limit chosen in the gauge; a search is stopped', async ({ heron, page }) => {
   test.slow();
-  await open(heron);
+  await openRobot(heron);
   await page.getByTestId('robot-mends').getByRole('button', { name: 'Look for changes' }).focus();
   await page.keyboard.press('Enter');
   await page.getByTestId('robot-mends').getByRole('button', { name: 'stop' }).focus();
@@ -296,7 +296,7 @@ test('the list and a mechanism’s page say how it fares in the match beside alo
 });
 
 test('the event sheet holds the robot to its rules, and is typed, passed and undone', async ({ heron, page }) => {
-  await open(heron, '?script=calm');
+  await openRobot(heron, '?script=calm');
   await expect(page.getByTestId('counts')).toContainText('48.7 kg of 48 kg');
   await expect(answer(page)).toContainText('mass', { ignoreCase: true });
   await page.getByRole('button', { name: 'event sheet' }).click();
@@ -332,7 +332,7 @@ test('the event sheet holds the robot to its rules, and is typed, passed and und
 });
 
 test('a match is shown as it goes, and held by hand', async ({ heron, page }) => {
-  await open(heron);
+  await openRobot(heron);
   await page.getByRole('button', { name: 'Replay' }).click();
   const replay = page.getByTestId('replay');
   await replay.getByRole('button', { name: '20×' }).click();
@@ -350,7 +350,7 @@ test('a match is shown as it goes, and held by hand', async ({ heron, page }) =>
 
 test('one choice for all mechanisms is found, stopped, adopted and undone', async ({ heron, page }) => {
   test.setTimeout(240_000);
-  await open(heron);
+  await openRobot(heron);
   await page.getByRole('button', { name: 'Choose for all mechanisms at once' }).click();
   await expect(page).toHaveURL(/choose=all/);
   const all = page.getByTestId('choose-all');

@@ -1,6 +1,6 @@
 import { dcDriveOf } from '@rough-gear/core';
 import { readFileSync } from 'node:fs';
-import { expect, test } from '../fixtures.js';
+import { expect, open, test } from '../fixtures.js';
 
 test.use({ ownServer: true });
 
@@ -8,7 +8,7 @@ test('the start page says what is wrong in each robot, and makes, renames, dupli
   page,
   server,
 }) => {
-  await page.goto(`${server.url}/robots`);
+  await open(page, server, '/robots');
   await expect(page.getByText('1 gives way, 3 tight, 1 not known, 5 enough')).toBeVisible();
 
   await page.getByRole('button', { name: 'Duplicate Limpet' }).click();
@@ -28,7 +28,7 @@ test('a plan is exported as the file the command line reads, and imported again;
   page,
   server,
 }) => {
-  await page.goto(`${server.url}/robots`);
+  await open(page, server, '/robots');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Export Heron' }).click(),
@@ -58,7 +58,7 @@ test('the first five minutes: a new robot, three numbers and a kind, and the gau
   page,
   server,
 }) => {
-  await page.goto(`${server.url}/robots`);
+  await open(page, server, '/robots');
   await page.getByRole('button', { name: 'New robot' }).click();
   await page.getByRole('textbox', { name: 'name' }).fill('Tern');
   await page.getByRole('button', { name: 'Done' }).click();

@@ -1,8 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import type { Page } from '@playwright/test';
-import { expect, planIdOf, test as base } from '../fixtures.js';
+import { expect, open, planIdOf, test as base } from '../fixtures.js';
 import { TestServer } from '../server.js';
-import { objections } from '../walking.js';
+import { objections } from '../objections.js';
 
 const CHANGE = 'grey heron over the lock';
 const LOOK = 'only looking today';
@@ -44,7 +44,7 @@ test('whoever knows the passphrase comes in, back to where they wanted to be, an
   server,
   browser,
 }) => {
-  await page.goto(`${server.url}/shelf/motor`);
+  await open(page, server, '/shelf/motor');
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   expect(await objections(page)).toEqual([]);
   await signIn(page, 'not the passphrase');
@@ -68,7 +68,7 @@ test('whoever knows the passphrase comes in, back to where they wanted to be, an
 });
 
 test('who may look only tries things out, and nothing of it is saved', async ({ page, server }) => {
-  await page.goto(`${server.url}/robots`);
+  await open(page, server, '/robots');
   await signIn(page, LOOK);
   await expect(page.getByRole('link', { name: 'Heron', exact: true })).toBeVisible();
   for (const name of ['New robot', 'Import a plan', 'Rename Heron', 'Put Heron into the bin'])
@@ -85,7 +85,7 @@ test('who may look only tries things out, and nothing of it is saved', async ({ 
 });
 
 test('an edit made while the session ended is kept, and saved after signing in again', async ({ page, server }) => {
-  await page.goto(`${server.url}/robots`);
+  await open(page, server, '/robots');
   await signIn(page, CHANGE);
   await page.getByRole('link', { name: 'Mast lift' }).click();
   await page.getByTestId('ratio-handle').waitFor();

@@ -1,6 +1,6 @@
 import type { GearStage, ServoPart } from '@rough-gear/core';
 import type { Locator, Page } from '@playwright/test';
-import { expect, test, type Heron } from '../fixtures.js';
+import { expect, type Heron, open, test } from '../fixtures.js';
 
 const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });
 
@@ -84,7 +84,7 @@ test('without the server the search says that the shelf is out of reach', async 
 
 test('the gears inside a servo are changed in the same way, and undone', async ({ page, server, robots }) => {
   const id = await robots.idOf('Limpet');
-  await page.goto(`${server.url}/robots/${id}/legs/motor`);
+  await open(page, server, `/robots/${id}/legs/motor`);
   await page.getByRole('group', { name: 'Servo' }).getByRole('button', { name: 'Inside' }).click();
   const inside = page.getByTestId('inside');
   const first = inside.getByRole('textbox').first();
@@ -108,7 +108,7 @@ test('the gears inside a servo are changed in the same way, and undone', async (
 });
 
 test('no chain or belt, no length to choose: the page says where gears stand', async ({ page, server, robots }) => {
-  await page.goto(`${server.url}/robots/${await robots.idOf('Limpet')}/drive/s1?train=lengths`);
+  await open(page, server, `/robots/${await robots.idOf('Limpet')}/drive/s1?train=lengths`);
   await expect(page.getByText('No stage of this train is a chain or a belt.')).toBeVisible();
   await page
     .getByRole('group', { name: 'Page of the train' })
@@ -137,7 +137,7 @@ test('a motor without a reduction has a place to add one, and nothing turns behi
   await expect(page.getByRole('group', { name: 'Stage 1' })).toContainText('Toothed belt');
 
   const limpet = await robots.idOf('Limpet');
-  await page.goto(`${heron.server.url}/robots/${limpet}/sled`);
+  await open(page, heron.server, `/robots/${limpet}/sled`);
   await strip.getByRole('button', { name: /^Screw/ }).click();
   await page.getByRole('combobox', { name: 'Add a stage' }).selectOption({ label: 'Gears' });
   const stages = page.getByRole('group', { name: /^Stage \d/ });

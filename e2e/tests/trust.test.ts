@@ -1,6 +1,6 @@
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
-import { expect, test } from '../fixtures.js';
+import { expect, open, test } from '../fixtures.js';
 
 test.use({ ownServer: true, ownBrowser: true });
 
@@ -53,7 +53,7 @@ test('a plan of next year’s version is said to be one, and can be taken along 
     UPDATE "plan" SET "judgedBy" = 'next year'`);
   file.close();
   await server.start();
-  await page.goto(`${server.url}/robots`);
+  await open(page, server, '/robots');
   const row = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Limpet' }) });
   await expect(row).toContainText('cannot be read by this version of the program');
   await expect(row).toContainText('version: is 99, of a newer version of the program: this one reads up to 4');

@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import type { Plan } from '@rough-gear/core';
 import { ROUTES, type RouteName } from '../../web/src/routes.js';
-import { expect, test, type Robots } from '../fixtures.js';
+import { expect, open, test, type Robots } from '../fixtures.js';
+import { go } from '../go.js';
 import { settled } from '../settled.js';
 import { mechanismWalks, WALKS, type View } from '../views.js';
-import { choose, DESK, Faults, go, OPENED_IN, openView, otherCharts } from '../walking.js';
+import { choose, DESK, Faults, OPENED_IN, openView, otherCharts } from '../walking.js';
 
 /**
  * Every view, reached as a click reaches it: no text is cut, runs out of its box or the window, or crosses another, at three
@@ -30,7 +31,7 @@ test.beforeEach(async ({ page }) => {
 for (const { name, views } of MECHANISMS)
   test(`${name}: every link reads well`, async ({ page, server, robots }) => {
     const faults = new Faults(page);
-    await page.goto(`${server.url}${await addressOf(views[0]!, robots)}`);
+    await open(page, server, await addressOf(views[0]!, robots));
     await page.locator('#gauge').getByTestId('gauge').waitFor();
     for (const view of views) {
       await faults.widen(DESK);
@@ -50,7 +51,7 @@ for (const { name, views, ownServer = false } of WALKS)
     test.use({ ownServer });
     test('every one reads well', async ({ page, server, robots }) => {
       const faults = new Faults(page);
-      await page.goto(`${server.url}/data`);
+      await open(page, server, '/data');
       for (const view of views) {
         // By way of another page, so that nothing stays open from the view before.
         await page.keyboard.press('Escape');

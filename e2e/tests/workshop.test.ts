@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import jsQR from 'jsqr';
 import { PDFDocument } from 'pdf-lib';
 import { PNG } from 'pngjs';
-import { expect, test } from '../fixtures.js';
+import { expect, open, test } from '../fixtures.js';
 import { settled } from '../settled.js';
 
 test.use({ ownServer: true });
@@ -10,7 +10,7 @@ test.use({ ownServer: true });
 /** From the plan to the workshop: what to buy, what to type in, where each wire goes, and all of it on paper. */
 
 test('the order sheet: spares by a rule, what is owned, as CSV', async ({ heron, page, server }) => {
-  await page.goto(`${server.url}/robots/${heron.id}`);
+  await open(page, server, `/robots/${heron.id}`);
   await page.getByTestId('robot-answer').waitFor({ timeout: 30_000 });
   await page.getByRole('link', { name: 'order sheet' }).click();
   await expect(page).toHaveTitle('Heron, order sheet · Rough Gear');
@@ -35,7 +35,7 @@ test('the order sheet: spares by a rule, what is owned, as CSV', async ({ heron,
 
 test('a robot is ordered, half of it comes, and the sheet says so on paper', async ({ heron, page, server }) => {
   await page.evaluate(() => localStorage.setItem('rough-gear:who', 'Jonas'));
-  await page.goto(`${server.url}/robots/${heron.id}/paper/order`);
+  await open(page, server, `/robots/${heron.id}/paper/order`);
   const row = page.locator('tr[data-line]', { hasText: 'brushless 12 V with' });
   const toBuy = async (): Promise<number> => Number(await row.getByRole('cell').nth(3).innerText());
   await expect(row).toContainText('Buoy thrower');
@@ -76,7 +76,7 @@ test('a robot is ordered, half of it comes, and the sheet says so on paper', asy
 });
 
 test('what is not to be had has stand-ins, judged; a second ratio is bought along', async ({ heron, page, server }) => {
-  await page.goto(`${server.url}/robots/${heron.id}/paper/order`);
+  await open(page, server, `/robots/${heron.id}/paper/order`);
   const row = page.locator('tr[data-line]', { hasText: 'brushed controller 20 A' });
   await row.getByRole('button').click();
   await page.getByRole('button', { name: /what else would do/ }).click();
@@ -96,7 +96,7 @@ test('setup cards: a number for each thing, with where it comes from; constants 
   page,
   server,
 }) => {
-  await page.goto(`${server.url}/robots/${heron.id}/paper/cards`);
+  await open(page, server, `/robots/${heron.id}/paper/cards`);
   const lift = page.locator('[data-card="controller lift"]');
   await expect(lift.getByRole('row', { name: /^pack-side limit/ })).toContainText('40 A');
   await expect(lift).toContainText('Stalled, the motor takes all it can and burns in seconds.');
@@ -144,7 +144,7 @@ test('a card typed in, then the plan changed, shows what to retype; a kind has n
 });
 
 test('a code on a card leads a phone to that card', async ({ heron, page, server }) => {
-  await page.goto(`${server.url}/robots/${heron.id}/paper/cards`);
+  await open(page, server, `/robots/${heron.id}/paper/cards`);
   await page.getByLabel('where phones find this program').fill('http://workshop.example:4173/');
   await page.getByLabel('where phones find this program').blur();
   const code = page.getByRole('img', { name: 'Code that opens the card of Mast lift on a phone' });
@@ -173,7 +173,7 @@ test('the wiring is one sheet, and says what is wrong in it', async ({ heron, pa
 
 test('the whole robot is a book: a page a mechanism, nothing wider than the paper', async ({ heron, page, server }) => {
   test.setTimeout(180_000);
-  await page.goto(`${server.url}/robots/${heron.id}`);
+  await open(page, server, `/robots/${heron.id}`);
   await page.getByTestId('robot-answer').waitFor({ timeout: 30_000 });
   await page.getByRole('link', { name: 'book', exact: true }).click();
   const { document } = await heron.stored();
@@ -197,7 +197,7 @@ test('the whole robot is a book: a page a mechanism, nothing wider than the pape
 test('what is drawn for paper goes onto it whole', async ({ heron, page, server }) => {
   test.setTimeout(180_000);
   for (const sheet of ['order', 'cards', 'wiring', 'book']) {
-    await page.goto(`${server.url}/robots/${heron.id}/paper/${sheet}`);
+    await open(page, server, `/robots/${heron.id}/paper/${sheet}`);
     await page.getByRole('article').first().waitFor();
     await page.emulateMedia({ media: 'print' });
     await expect(page.getByRole('button', { name: 'Print' })).toBeHidden();

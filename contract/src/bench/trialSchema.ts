@@ -1,4 +1,4 @@
-import { MOST_FIGURE, TRIAL_KINDS, type Quantity, type Taking, type Trial } from '@rough-gear/core';
+import { MOST_FIGURE, rowsOf, TRIAL_KINDS, type Quantity, type Taking, type Trial } from '@rough-gear/core';
 import Joi from 'joi';
 import { DIMENSIONS } from '../units/units.js';
 import { MOST_TRIALS } from '../api/api.js';
@@ -45,6 +45,7 @@ export const trialSchema = Joi.object<Trial>({
     .pattern(Joi.string().max(100), Joi.array().items(value).max(MOST_ROWS))
     .max(MOST_COLUMNS)
     .required(),
+  rowIds: Joi.array().items(Joi.string().min(1).max(24)).max(MOST_ROWS),
   struck: Joi.array()
     .items(
       Joi.object({
@@ -116,6 +117,21 @@ export function readTrial(found: unknown): TrialRead {
   if (error) return { ok: false, problems: error.details.slice(0, MOST_PROBLEMS).map(problemOf).map(shortened) };
   const trial = read as Trial;
   // Readings are numbers: only the words are looked through.
-  const problems = textProblems({ ...trial, readings: Object.keys(trial.readings) });
+  const problems = [
+    ...textProblems({ ...trial, readings: Object.keys(trial.readings), rowIds: [] }),
+    ...rowProblems(trial),
+  ];
   return problems.length > 0 ? { ok: false, problems } : { ok: true, trial };
+}
+
+const ROW_ID = /^[#\w.-]+$/;
+
+/** Each row has a name of its own, where rows have names. */
+function rowProblems({ readings, rowIds }: Trial): readonly Problem[] {
+  if (rowIds === undefined) return [];
+  const rows = rowsOf({ readings });
+  if (rowIds.length !== rows) return [{ field: 'rowIds', reason: `has ${rowIds.length} names for ${rows} rows` }];
+  if (new Set(rowIds).size !== rows) return [{ field: 'rowIds', reason: 'two rows have one name' }];
+  const strange = rowIds.findIndex((name) => !ROW_ID.test(name));
+  return strange < 0 ? [] : [{ field: `rowIds.${strange}`, reason: 'must be letters, digits and points' }];
 }

@@ -2,7 +2,7 @@ import type { Plan, RobotRung } from '@rough-gear/core';
 import { useTimeoutFn } from '@vueuse/core';
 import { inject, provide, shallowRef, toRaw, watch, type InjectionKey, type Ref } from 'vue';
 import { usePlan } from '../stores/plan.js';
-import { searchWorkers } from '../workers/core.js';
+import { searchWorker } from '../workers/core.js';
 import type { RobotVerdict } from '../workers/questions.js';
 import { recalled, remembering } from '../workers/verdictMemory.js';
 
@@ -37,7 +37,7 @@ export function provideRobotVerdict(): Known {
   }
   async function judge(plan: Plan): Promise<void> {
     // Beside the worker that answers what is typed and clicked: nobody waits for this one.
-    const found = await remembering(toRaw(plan), () => searchWorkers()[1]!.judgeRobot(toRaw(plan)));
+    const found = await remembering(toRaw(plan), () => searchWorker(1).judgeRobot(toRaw(plan)));
     if (found && store.document === plan) verdict.value = found;
   }
   provide(KEY, verdict);

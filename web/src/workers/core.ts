@@ -24,7 +24,7 @@ function startedWhen(ready: Promise<void>): Remote<CoreWorker> {
 let beside: Remote<CoreWorker> | undefined;
 export const coreWorker = (): Remote<CoreWorker> => (beside ??= startedWhen(whenIdle()));
 
-/** Two workers that share a search, so that both cores of a small machine are at it; started when first asked for. */
-let pair: readonly Remote<CoreWorker>[] | undefined;
-export const searchWorkers = (): readonly Remote<CoreWorker>[] =>
-  (pair ??= [0, 1].map(() => startedWhen(Promise.resolve())));
+/** Two workers that share a search, so that both cores of a small machine are at it; each is started when first asked for. */
+const pair: Remote<CoreWorker>[] = [];
+export const searchWorker = (index: 0 | 1): Remote<CoreWorker> => (pair[index] ??= startedWhen(Promise.resolve()));
+export const searchWorkers = (): readonly Remote<CoreWorker>[] => [searchWorker(0), searchWorker(1)];

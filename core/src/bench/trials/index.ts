@@ -2,6 +2,7 @@ export * from './fit.js';
 export * from './stepLadder.js';
 export * from './trials.js';
 export * from './means.js';
+export * from './mergeTrials.js';
 export * from './measured.js';
 export * from './motorTrials.js';
 export * from './packTrial.js';

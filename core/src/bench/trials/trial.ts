@@ -56,6 +56,11 @@ export interface Trial {
   readonly given: Readonly<Record<string, Quantity>>;
   readonly said: Readonly<Record<string, string>>;
   readonly readings: TrialReadings;
+  /**
+   * What each row is called, made where it was written, so that rows of two devices are told apart. Absent in a trial of an
+   * earlier version, whose rows go by their place.
+   */
+  readonly rowIds?: readonly string[];
   readonly struck: readonly Struck[];
 }
 
@@ -74,6 +79,15 @@ export interface Reading {
  */
 export const rowsOf = ({ readings }: Pick<Trial, 'readings'>): number =>
   Math.max(0, ...Object.values(readings).map(({ length }) => length));
+
+/**
+ * What the rows of a trial are called, from the first to the last.
+ *
+ * @example rowIdsOf({ readings: { time: [0, 1] } }) //=> ['#0', '#1']
+ * @example rowIdsOf({ readings: { time: [0, 1] }, rowIds: ['a.1', 'b.1'] }) //=> ['a.1', 'b.1']
+ */
+export const rowIdsOf = (trial: Pick<Trial, 'readings' | 'rowIds'>): readonly string[] =>
+  trial.rowIds ?? Array.from({ length: rowsOf(trial) }, (_, place) => `#${place}`);
 
 /**
  * The rows that are whole, those struck out among them.
