@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { MOST_ENTRIES } from '@rough-gear/contract/diary';
-import type { RobotFault } from '@rough-gear/contract';
+import type { DiaryNews, RobotFault } from '@rough-gear/contract';
 import type { DiaryEntry } from '@rough-gear/core';
 import request from 'supertest';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -27,11 +27,15 @@ const tick = (check: string, at: string): DiaryEntry => ({
   asks: 'nothing',
   note: '',
 });
+const post = (entries: readonly DiaryEntry[], since?: string) =>
+  http()
+    .post(`/api/diary/${id}${since === undefined ? '' : `?since=${since}`}`)
+    .send({ entries });
 const read = async (planId = id): Promise<readonly DiaryEntry[]> =>
   ((await http().get(`/api/diary/${planId}`).expect(200)).body as { entries: DiaryEntry[] }).entries;
 
 describe('the diary of a robot', () => {
-  it('keeps what two phones wrote, by the time it was written, sent twice or not', async () => {
+  it('keeps what two phones wrote, by when it came, sent twice or not', async () => {
     const [early, late] = [tick('chain', '2026-11-28T09:00:00Z'), tick('rope', '2026-11-28T09:01:00Z')];
     await http()
       .post(`/api/diary/${id}`)
@@ -45,13 +49,52 @@ describe('the diary of a robot', () => {
       .post(`/api/diary/${id}`)
       .send({ entries: [early, late] })
       .expect(200);
-    expect(await read()).toEqual([early, late]);
+    expect(await read()).toEqual([late, early]);
   });
 
   it('ends somewhere: what would be too much is refused whole', async () => {
     const many = Array.from({ length: MOST_ENTRIES + 1 }, () => tick('chain', '2026-11-28T09:00:00Z'));
     expect(await running.diaries.add(id, many)).toEqual({ outcome: 'full' });
     expect(await read()).toEqual([]);
+  });
+
+  it('acknowledges what is there already, also when there is room for no more', async () => {
+    const full = Array.from({ length: MOST_ENTRIES }, () => tick('chain', '2026-11-28T09:00:00Z'));
+    await running.diaries.add(id, full);
+    await post([full[0]!]).expect(200);
+    await post([full[1]!, tick('rope', '2026-11-28T09:00:00Z')]).expect(409);
+  });
+
+  it('tells a device what is new since it asked, in a post and in a get', async () => {
+    const [first, second, third] = ['chain', 'rope', 'belt'].map((check) => tick(check, '2026-11-28T09:00:00Z'));
+    const begun = (await post([first!]).expect(200)).body as DiaryNews;
+    expect(begun).toMatchObject({ entries: [first], whole: true });
+    await post([second!]).expect(200);
+    const news = (await post([third!], begun.cursor).expect(200)).body as DiaryNews;
+    expect(news).toMatchObject({ entries: [second, third], whole: false });
+    const nothing = (await http().get(`/api/diary/${id}?since=${news.cursor}`).expect(200)).body as DiaryNews;
+    expect(nothing).toEqual({ entries: [], cursor: news.cursor, whole: false });
+  });
+
+  it('tells everything where a cursor is of another diary, or of another time', async () => {
+    const other = (await running.plans.create({ ...heron, name: 'Other' })).id;
+    const { cursor } = (await post([tick('chain', '2026-11-28T09:00:00Z')]).expect(200)).body as DiaryNews;
+    await running.diaries.add(other, [tick('rope', '2026-11-28T09:00:00Z')]);
+    for (const since of [cursor, '1.nobody', '99.', 'x', '-1.a']) {
+      const news = (await http().get(`/api/diary/${other}?since=${since}`).expect(200)).body as DiaryNews;
+      expect([news.entries.length, news.whole], since).toEqual([1, true]);
+    }
+  });
+
+  it('refuses an entry whose id is that of one of another robot', async () => {
+    const other = (await running.plans.create({ ...heron, name: 'Other' })).id;
+    const entry = tick('chain', '2026-11-28T09:00:00Z');
+    await post([entry]).expect(200);
+    await http()
+      .post(`/api/diary/${other}`)
+      .send({ entries: [entry] })
+      .expect(409);
+    expect(await read(other)).toEqual([]);
   });
 
   it('tells which faults ask for a trial, of robots that are in use', async () => {

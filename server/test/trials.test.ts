@@ -29,6 +29,9 @@ const http = () => request(running.app);
 const begun = async (document: Trial = trial): Promise<StoredTrial> =>
   (await http().post('/api/trials').send(document).expect(201)).body as StoredTrial;
 
+const put = (id: string, basedOn: number, document: Trial, query = '') =>
+  http().put(`/api/trials/${id}${query}`).set('If-Match', etagOf(basedOn)).send(document);
+
 describe('trials', () => {
   it('are listed with what they found, without their readings', async () => {
     const { id } = await begun({ ...trial, closedAt: '2026-11-12T17:20:00Z' });
@@ -55,15 +58,60 @@ describe('trials', () => {
       .set('If-Match', etagOf(1))
       .send({ ...trial, note: 'better' })
       .expect(409);
-    await http().delete(`/api/trials/${id}`).expect(409);
+    await http().delete(`/api/trials/${id}`).set('If-Match', etagOf(1)).expect(409);
     expect(((await http().get(`/api/trials/${id}`)).body as StoredTrial).trial.note).toBe('');
   });
 
   it('that were begun by mistake go', async () => {
     const { id } = await begun();
-    await http().delete(`/api/trials/${id}`).expect(204);
+    await http().delete(`/api/trials/${id}`).expect(428);
+    await put(id, 1, { ...trial, note: 'cold' }).expect(200);
+    // Someone wrote in it since it was looked at.
+    await http().delete(`/api/trials/${id}`).set('If-Match', etagOf(1)).expect(412);
+    await http().delete(`/api/trials/${id}`).set('If-Match', etagOf(2)).expect(204);
     await http().get(`/api/trials/${id}`).expect(404);
-    await http().delete(`/api/trials/${id}`).expect(404);
+    await http().delete(`/api/trials/${id}`).set('If-Match', etagOf(2)).expect(404);
+  });
+
+  it('keep their kind and their beginning, and end after it', async () => {
+    const { id } = await begun();
+    const other = { ...trial, kind: 'stall' } as const;
+    await put(id, 1, { ...other, readings: { current: [1], voltage: [2] } }).expect(422);
+    await put(id, 1, { ...trial, startedAt: '2026-11-12T16:00:00Z' }).expect(422);
+    const early = await put(id, 1, { ...trial, closedAt: '2026-11-12T16:59:00Z' }).expect(422);
+    expect(JSON.stringify(early.body)).toContain('closedAt');
+    expect(((await http().get(`/api/trials/${id}`)).body as StoredTrial).trial).toEqual(trial);
+  });
+
+  it('have a name for each row, or for none', async () => {
+    const { id } = await begun();
+    for (const rowIds of [['a'], ['a', 'a', 'b'], ['a', 'b', 'c d']]) {
+      const refused = await put(id, 1, { ...trial, rowIds }).expect(422);
+      expect(JSON.stringify(refused.body)).toContain('rowIds');
+    }
+    await put(id, 1, { ...trial, rowIds: ['#0', 'k3.1', 'k3.2'] }).expect(200);
+  });
+
+  it('are not closed under the hands of another device, unless it is said', async () => {
+    const { id } = await begun();
+    const closing = { ...trial, closedAt: '2026-11-12T17:20:00Z' };
+    await put(id, 1, { ...trial, note: 'cold' }, '?from=phone').expect(200);
+    const refused = await put(id, 2, closing, '?from=laptop').expect(409);
+    expect((refused.body as { title: string }).title).toMatch(/Another device wrote/);
+    // Whoever wrote last closes it; so does the other who says so.
+    await put(id, 2, closing, '?from=laptop&anyway=true').expect(200);
+    const { id: second } = await begun();
+    await put(second, 1, { ...trial, note: 'cold' }, '?from=phone').expect(200);
+    await put(second, 2, closing, '?from=phone').expect(200);
+  });
+
+  it('are told apart from what one knows already', async () => {
+    const { id } = await begun();
+    await http().get(`/api/trials/${id}?than=1`).expect(204);
+    await put(id, 1, { ...trial, note: 'cold' }).expect(200);
+    const newer = await http().get(`/api/trials/${id}?than=1`).expect(200);
+    expect((newer.body as StoredTrial).trial.note).toBe('cold');
+    await http().get(`/api/trials/${id}?than=soon`).expect(400);
   });
 
   it('keep what was taken from them, one after the other', async () => {

@@ -5,6 +5,7 @@ import { onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import AppHeader from './AppHeader.vue';
 import ShortcutSheet from './ShortcutSheet.vue';
+import { keepsNothing } from './keeping/keeping.js';
 import { useShortcuts } from './composables/useShortcuts.js';
 import { useAccess } from './stores/access.js';
 import { usePreferences } from './stores/preferences.js';
@@ -24,6 +25,9 @@ useShortcuts(() => (sheet.value = !sheet.value));
     >
     <!-- In the pit there is room for nothing but the work. -->
     <AppHeader v-if="route.name !== 'pit'" @shortcuts="sheet = true" />
+    <p v-if="keepsNothing && access.mayChange" role="alert" class="not-printed px-4 py-1 text-sm text-gives">
+      {{ keepsNothing }} What you write is on this page alone until it says that it is saved: leave it open.
+    </p>
     <main id="main" class="flex min-h-0 grow flex-col lg:overflow-y-auto"><RouterView /></main>
     <ShortcutSheet :open="sheet" @close="sheet = false" />
     <Toaster :theme="preferences.theme" position="bottom-left" />

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import PlanHistory from './PlanHistory.vue';
 import { usePlan } from './stores/plan.js';
+import type { SaveState } from './stores/plan/saving.js';
 import { usePreferences } from './stores/preferences.js';
 
 /** Where one is, whether it is saved, undo, and the person's own settings. */
@@ -17,15 +18,15 @@ const inPlan = computed(
     (route.name === 'mechanism' || (route.name === 'bench' && (plan.canUndo || plan.canRedo))) &&
     plan.document !== undefined,
 );
-const STATES = {
-  saved: 'saved',
-  saving: 'saving …',
-  offline: 'offline: kept in this browser, sent when the server is back',
+const STATES: Readonly<Record<SaveState, string>> = {
+  home: 'saved',
+  sending: 'saving …',
+  away: 'offline: kept in this browser, sent when the server is back',
   waiting: 'kept in this browser, sent again until it is saved',
-  stale: 'not saved: changed elsewhere',
+  clash: 'not saved: changed elsewhere',
   refused: 'not saved',
   looking: 'looking only: what you change here is not saved',
-} as const;
+};
 </script>
 
 <template>
@@ -44,7 +45,7 @@ const STATES = {
         <span
           role="status"
           class="text-sm"
-          :class="plan.state === 'saved' || plan.state === 'saving' ? 'text-second' : 'text-gives'"
+          :class="plan.state === 'home' || plan.state === 'sending' ? 'text-second' : 'text-gives'"
           data-testid="save-state"
           >{{ STATES[plan.state] }}</span
         >

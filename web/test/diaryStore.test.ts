@@ -3,9 +3,12 @@ import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { reactive } from 'vue';
 
+import { freshBrowser, kept, otherWindows, room } from './browser.js';
+
 vi.mock('../src/stores/preferences.js', () => ({ usePreferences: () => reactive({ who: ' Mila ' }) }));
 
 const { useDiary } = await import('../src/stores/diary.js');
+const { keepsNothing } = await import('../src/keeping/keeping.js');
 
 const ROBOT = 'robot-1';
 const OTHER = 'robot-2';
@@ -14,7 +17,6 @@ const matchOf = (entry: DiaryEntry): number => (entry.kind === 'played' ? entry.
 
 /** A browser's storage, and a server with diaries that are only ever added to. */
 class Stand {
-  readonly kept = new Map<string, string>();
   readonly diaries = new Map<string, DiaryEntry[]>();
   away = false;
   /** Answers writing with this status. */
@@ -23,21 +25,13 @@ class Stand {
   refusesMatch: number | undefined;
   sent: number[][] = [];
 
-  get storage() {
-    const { kept } = this;
-    return {
-      get length() {
-        return kept.size;
-      },
-      key: (i: number) => [...kept.keys()][i] ?? null,
-      getItem: (key: string) => kept.get(key) ?? null,
-      setItem: (key: string, value: string) => void kept.set(key, value),
-    };
-  }
+  /** Answered with what is new since the number a device knows, as the server does. */
+  answers: number[] = [];
 
   fetch = (url: string, { method, body }: { method: string; body?: string }): Promise<Response> => {
     if (this.away) return Promise.reject(new TypeError('fetch failed'));
-    const id = url.split('/').at(-1)!;
+    const { pathname, searchParams } = new URL(url, 'http://server');
+    const id = pathname.split('/').at(-1)!;
     const there = this.diaries.get(id) ?? [];
     if (method === 'POST') {
       const { entries } = JSON.parse(body!) as { entries: DiaryEntry[] };
@@ -48,19 +42,14 @@ class Stand {
       const known = new Set(there.map((entry) => entry.id));
       this.diaries.set(id, [...there, ...entries.filter((entry) => !known.has(entry.id))]);
     }
-    return answer(200, { entries: this.diaries.get(id) ?? [] });
+    const all = this.diaries.get(id) ?? [];
+    const after = all.findIndex((entry) => entry.id === searchParams.get('since')) + 1;
+    this.answers.push(all.length - after);
+    return answer(200, { entries: all.slice(after), cursor: all.at(-1)?.id ?? '', whole: after === 0 });
   };
 
   matches(id = ROBOT): readonly number[] {
     return (this.diaries.get(id) ?? []).map(matchOf).sort((a, b) => a - b);
-  }
-
-  /** What a browser kept of a robot. */
-  keptOf(id = ROBOT) {
-    return JSON.parse(this.kept.get(`rough-gear:diary:${id}`) ?? '{}') as {
-      entries?: DiaryEntry[];
-      unsent?: string[];
-    };
   }
 }
 
@@ -73,7 +62,9 @@ const answer = (status: number, content: unknown): Promise<Response> =>
   );
 
 let stand: Stand;
-/** Another tab of the same browser is another store on the same storage. */
+const unsentOf = (id = ROBOT, window = 'this') =>
+  kept.get(`unsent:diary:${id}:${window}`) as readonly DiaryEntry[] | undefined;
+/** The page, loaded anew. */
 const tab = () => {
   setActivePinia(createPinia());
   return useDiary();
@@ -84,7 +75,7 @@ beforeEach(() => {
   stand = new Stand();
   vi.useFakeTimers();
   vi.stubGlobal('fetch', stand.fetch);
-  vi.stubGlobal('localStorage', stand.storage);
+  freshBrowser();
 });
 afterEach(() => {
   vi.useRealTimers();
@@ -99,7 +90,7 @@ describe('The diary of a robot', () => {
     await settled();
     expect(stand.matches()).toEqual([1, 2]);
     expect(stand.diaries.get(ROBOT)![0]!.who).toBe('Mila');
-    expect([diary.state, diary.waiting, stand.keptOf().unsent]).toEqual(['home', 0, []]);
+    expect([diary.state, diary.waiting, unsentOf()]).toEqual(['home', 0, undefined]);
     diary.write(played(3));
     await settled();
     expect(stand.sent).toEqual([[1, 2], [3]]);
@@ -129,24 +120,71 @@ describe('The diary of a robot', () => {
     expect([after.state, after.waiting]).toEqual(['home', 0]);
   });
 
-  it('drops nothing that another tab of this browser has not sent', async () => {
-    const [here, there] = [tab(), tab()];
-    await here.open(ROBOT);
-    await there.open(ROBOT);
+  it('shows what another window has not sent, and leaves it to that one as long as it is open', async () => {
+    const line = { ...played(1), id: 'line-1', at: '2026-11-30T09:00:00.000Z', who: '' };
+    kept.set(`unsent:diary:${ROBOT}:other`, [line]);
+    otherWindows.add('other');
+    const diary = tab();
+    await diary.open(ROBOT);
+    diary.write(played(2));
+    expect(diary.entries.map(matchOf)).toContain(2);
+    await settled();
+    expect(stand.matches()).toEqual([2]);
+    expect(unsentOf(ROBOT, 'other')).toHaveLength(1);
+  });
+
+  it('takes over what a window left that is gone', async () => {
+    const line = { ...played(1), id: 'line-1', at: '2026-11-30T09:00:00.000Z', who: '' };
+    kept.set(`unsent:diary:${ROBOT}:other`, [line]);
     stand.away = true;
-    there.write(played(1));
+    const diary = tab();
+    await diary.open(ROBOT);
     await settled();
-    // The other tab writes as well, and knows nothing of that line but what is kept.
-    here.write(played(2));
-    await settled();
-    expect(stand.keptOf().unsent).toHaveLength(2);
-    expect(stand.keptOf().entries!.map(matchOf)).toEqual([1, 2]);
-    vi.clearAllTimers();
+    expect([diary.entries.map(matchOf), unsentOf()?.length, unsentOf(ROBOT, 'other')]).toEqual([[1], 1, undefined]);
     stand.away = false;
+    await vi.advanceTimersByTimeAsync(4000);
+    expect([stand.matches(), diary.state]).toEqual([[1], 'home']);
+  });
+
+  it('asks for what is new alone, also after a reload', async () => {
+    const diary = tab();
+    await diary.open(ROBOT);
+    for (const match of [1, 2, 3]) {
+      diary.write(played(match));
+      await settled();
+    }
+    await vi.advanceTimersByTimeAsync(6000);
     const after = tab();
     await after.open(ROBOT);
     await settled();
-    expect(stand.matches()).toEqual([1, 2]);
+    expect(stand.answers).toEqual([0, 1, 1, 1, 0]);
+    expect(after.entries.map(matchOf)).toEqual([1, 2, 3]);
+  });
+
+  it('tells a server that was put back what it had', async () => {
+    const diary = tab();
+    await diary.open(ROBOT);
+    diary.write(played(1), played(2));
+    await settled();
+    stand.diaries.set(ROBOT, stand.diaries.get(ROBOT)!.slice(0, 1));
+    stand.diaries.get(ROBOT)![0] = { ...stand.diaries.get(ROBOT)![0]!, id: 'of-then' };
+    await diary.fetch();
+    await settled();
+    expect(stand.matches()).toEqual([1, 1, 2]);
+  });
+
+  it('keeps what waits where there is no room for the rest, and says where there is none at all', async () => {
+    const diary = tab();
+    await diary.open(ROBOT);
+    stand.away = true;
+    room.none = true;
+    diary.write(played(1));
+    await settled();
+    expect(keepsNothing.value).toContain('no room');
+    room.none = false;
+    diary.write(played(2));
+    await settled();
+    expect([keepsNothing.value, unsentOf()?.length]).toEqual(['', 2]);
   });
 
   it('waits where a session has ended or a disk is full, and goes then', async () => {
@@ -185,6 +223,6 @@ describe('The diary of a robot', () => {
     await tab().open(ROBOT);
     await settled();
     expect(stand.matches(OTHER)).toEqual([7]);
-    expect(stand.keptOf(OTHER).unsent).toEqual([]);
+    expect(unsentOf(OTHER)).toBeUndefined();
   });
 });

@@ -4,7 +4,8 @@ import type { Plan } from '@rough-gear/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { useAccess } from '../src/stores/access.js';
-import { keep, readKept } from '../src/stores/kept.js';
+import { freshBrowser, kept, otherWindows, room } from './browser.js';
+
 import { usePlan } from '../src/stores/plan.js';
 
 const heron = JSON.parse(readFileSync(new URL('../../contract/demo/heron.json', import.meta.url), 'utf8')) as Plan;
@@ -12,18 +13,12 @@ const ID = 'plan-1';
 
 /** A browser's storage and a server with one plan, both small. */
 class Stand {
-  readonly kept = new Map<string, string>();
   revision = 1;
   document: Plan = heron;
   away = false;
   /** Answers saves with this status in place of taking them. */
   refuses: number | undefined;
   saves = 0;
-
-  storage = {
-    getItem: (key: string) => this.kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void this.kept.set(key, value),
-  };
 
   fetch = async (
     _url: string,
@@ -40,7 +35,7 @@ class Stand {
       if (headers['If-Match'] !== etagOf(this.revision)) {
         return this.answer(
           412,
-          { type: 'about:blank', title: 'stale', status: 412, stored: this.stored() },
+          { type: 'about:blank', title: 'clash', status: 412, stored: this.stored() },
           'application/problem+json',
         );
       }
@@ -66,7 +61,8 @@ beforeEach(() => {
   stand = new Stand();
   vi.useFakeTimers();
   vi.stubGlobal('fetch', stand.fetch);
-  vi.stubGlobal('localStorage', stand.storage);
+  freshBrowser();
+  otherWindows.add('open');
   setActivePinia(createPinia());
 });
 
@@ -74,6 +70,13 @@ afterEach(() => {
   vi.useRealTimers();
   vi.unstubAllGlobals();
 });
+
+/** What this window keeps unsent, and what it knows of the server. */
+const draft = () => kept.get(`unsent:plan:${ID}:this`);
+const copy = () => kept.get(`plan:${ID}`);
+/** A window left this unsent. */
+const left = (window: string, name: string, revision = 1): void =>
+  void kept.set(`unsent:plan:${ID}:${window}`, { revision, document: { ...heron, name }, at: '2026-11-30T14:00:00Z' });
 
 const rename = (name: string) => [{ at: ['name'], to: name }];
 
@@ -94,7 +97,7 @@ describe('the open plan', () => {
     expect(plan.canUndo).toBe(false);
     plan.commit(rename('Hen'));
     await vi.advanceTimersByTimeAsync(1000);
-    expect([plan.document!.name, plan.state, stand.saves, stand.document.name]).toEqual(['Hen', 'saved', 1, 'Hen']);
+    expect([plan.document!.name, plan.state, stand.saves, stand.document.name]).toEqual(['Hen', 'home', 1, 'Hen']);
     plan.undo();
     expect(plan.document).toEqual(heron);
     plan.redo();
@@ -140,13 +143,14 @@ describe('the open plan', () => {
     plan.commit(rename('Hen'));
     await vi.advanceTimersByTimeAsync(300);
     plan.commit(rename('Hens'));
-    vi.stubGlobal('fetch', stand.fetch);
     answer();
     await vi.advanceTimersByTimeAsync(0);
-    expect([stand.document.name, plan.state]).toEqual(['Hen', 'saving']);
-    expect(readKept(ID, stand.storage as Storage)).toMatchObject({ unsent: true, document: { name: 'Hens' } });
+    // The second save is under way: what is kept goes on from the first.
+    expect([stand.document.name, plan.state]).toEqual(['Hen', 'sending']);
+    expect(draft()).toMatchObject({ revision: 2, document: { name: 'Hens' } });
+    answer();
     await vi.advanceTimersByTimeAsync(1000);
-    expect([stand.document.name, plan.state, stand.saves]).toEqual(['Hens', 'saved', 2]);
+    expect([stand.document.name, plan.state, stand.saves]).toEqual(['Hens', 'home', 2]);
   });
 
   it('of who may only look is tried out, and neither sent nor kept', async () => {
@@ -155,7 +159,7 @@ describe('the open plan', () => {
     plan.commit(rename('Hen'));
     await vi.advanceTimersByTimeAsync(1000);
     expect([plan.document!.name, plan.state, stand.saves]).toEqual(['Hen', 'looking', 0]);
-    expect(readKept(ID, stand.storage as Storage)).toMatchObject({ unsent: false, document: { name: 'Heron' } });
+    expect([draft(), copy()]).toMatchObject([undefined, { document: { name: 'Heron' } }]);
   });
 
   it('makes no step of a change that changes nothing', async () => {
@@ -173,10 +177,10 @@ describe('the open plan', () => {
       plan.commit(rename('Hen'));
       await vi.advanceTimersByTimeAsync(1000);
       expect([plan.state, plan.refusal]).toEqual(['waiting', 'Not now']);
-      expect(readKept(ID, stand.storage as Storage)).toMatchObject({ unsent: true });
+      expect(draft()).toMatchObject({ document: { name: 'Hen' } });
       stand.refuses = undefined;
       await vi.advanceTimersByTimeAsync(3000);
-      expect([plan.state, plan.refusal, stand.document.name]).toEqual(['saved', '', 'Hen']);
+      expect([plan.state, plan.refusal, stand.document.name]).toEqual(['home', '', 'Hen']);
     },
   );
 
@@ -193,41 +197,37 @@ describe('the open plan', () => {
     stand.away = true;
     plan.commit(rename('Hen'));
     await vi.advanceTimersByTimeAsync(1000);
-    expect(plan.state).toBe('offline');
-    expect(readKept(ID, stand.storage as Storage)).toMatchObject({
-      unsent: true,
-      revision: 1,
-      document: { name: 'Hen' },
-    });
+    expect(plan.state).toBe('away');
+    expect(draft()).toMatchObject({ revision: 1, document: { name: 'Hen' } });
     stand.away = false;
     await vi.advanceTimersByTimeAsync(3000);
-    expect([plan.state, stand.document.name]).toEqual(['saved', 'Hen']);
-    expect(readKept(ID, stand.storage as Storage)).toMatchObject({ unsent: false, revision: 2 });
+    expect([plan.state, stand.document.name]).toEqual(['home', 'Hen']);
+    expect([draft(), copy()]).toMatchObject([undefined, { revision: 2, document: { name: 'Hen' } }]);
   });
 
   it('opens what was kept while the server is away', async () => {
-    keep(ID, { revision: 1, document: { ...heron, name: 'Hen' }, unsent: true }, stand.storage as Storage);
+    left('this', 'Hen');
     stand.away = true;
     const plan = await opened();
-    expect([plan.document!.name, plan.state]).toEqual(['Hen', 'offline']);
+    expect([plan.document!.name, plan.state]).toEqual(['Hen', 'away']);
   });
 
   it('sends what was kept from before, when it still fits', async () => {
-    keep(ID, { revision: 1, document: { ...heron, name: 'Hen' }, unsent: true }, stand.storage as Storage);
+    left('this', 'Hen');
     const plan = await opened();
     await vi.advanceTimersByTimeAsync(1000);
-    expect([plan.state, stand.document.name]).toEqual(['saved', 'Hen']);
+    expect([plan.state, stand.document.name]).toEqual(['home', 'Hen']);
   });
 
   it('offers both versions when it no longer fits, and goes on with the one chosen', async () => {
-    keep(ID, { revision: 1, document: { ...heron, name: 'Mine' }, unsent: true }, stand.storage as Storage);
+    left('this', 'Mine');
     stand.revision = 4;
     stand.document = { ...heron, name: 'Theirs' };
     const plan = await opened();
-    expect([plan.state, plan.document!.name, plan.stored!.document.name]).toEqual(['stale', 'Mine', 'Theirs']);
+    expect([plan.state, plan.document!.name, plan.stored!.document.name]).toEqual(['clash', 'Mine', 'Theirs']);
     plan.keepMine();
     await vi.advanceTimersByTimeAsync(1000);
-    expect([plan.state, stand.document.name, stand.revision]).toEqual(['saved', 'Mine', 5]);
+    expect([plan.state, stand.document.name, stand.revision]).toEqual(['home', 'Mine', 5]);
   });
 
   it('saves nothing over a stale plan until it is decided', async () => {
@@ -236,7 +236,7 @@ describe('the open plan', () => {
     stand.document = { ...heron, name: 'Theirs' };
     plan.commit(rename('Mine'));
     await vi.advanceTimersByTimeAsync(1000);
-    expect(plan.state).toBe('stale');
+    expect(plan.state).toBe('clash');
     plan.commit(rename('Mine still'));
     await vi.advanceTimersByTimeAsync(5000);
     expect([stand.saves, stand.document.name]).toEqual([0, 'Theirs']);
@@ -287,10 +287,72 @@ describe('the open plan', () => {
 
   it('says when the browser has no room to keep a copy', async () => {
     const plan = await opened();
-    stand.storage.setItem = () => {
-      throw new DOMException('full', 'QuotaExceededError');
-    };
+    room.none = true;
     plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(0);
     expect(plan.refusal).toContain('no room');
+  });
+
+  it('keeps apart what two windows have not sent, and finds its own again', async () => {
+    left('this', 'Mine');
+    left('open', 'Of a window that is open');
+    stand.revision = 3;
+    stand.document = { ...heron, name: 'Theirs' };
+    const plan = await opened();
+    expect([plan.state, plan.document!.name, plan.left.length]).toEqual(['clash', 'Mine', 0]);
+    plan.takeTheirs();
+    await vi.advanceTimersByTimeAsync(0);
+    expect([plan.state, plan.document!.name, draft()]).toEqual(['home', 'Theirs', undefined]);
+    expect(kept.has(`unsent:plan:${ID}:open`)).toBe(true);
+  });
+
+  it('goes on with what a window left that is gone, and keeps it as its own', async () => {
+    left('gone', 'Left');
+    const plan = await opened();
+    expect([plan.document!.name, plan.state]).toEqual(['Left', 'sending']);
+    expect([kept.has(`unsent:plan:${ID}:gone`), draft()]).toMatchObject([false, { document: { name: 'Left' } }]);
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([plan.state, stand.document.name]).toEqual(['home', 'Left']);
+  });
+
+  it('offers what further windows left, and loses none of it', async () => {
+    left('this', 'Mine');
+    left('gone', 'Left');
+    const plan = await opened();
+    expect([plan.document!.name, plan.left.map(({ document }) => document.name)]).toEqual(['Mine', ['Left']]);
+    await plan.decideLeft(plan.left[0]!, 'here');
+    expect([plan.document!.name, plan.left, kept.has(`unsent:plan:${ID}:gone`)]).toEqual(['Left', [], false]);
+    plan.undo();
+    expect(plan.document!.name).toBe('Mine');
+  });
+
+  it('brings an edit home that was made while a slow save was under way, though another robot is open by then', async () => {
+    const plan = await opened();
+    let answer = (): void => undefined;
+    vi.stubGlobal('fetch', async (...given: Parameters<Stand['fetch']>) => {
+      if (given[1].method === 'PUT') await new Promise<void>((resolve) => (answer = resolve));
+      return stand.fetch(...given);
+    });
+    plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(300);
+    plan.commit(rename('Hens'));
+    await plan.open('plan-2');
+    expect([plan.id, plan.unsentElsewhere]).toEqual(['plan-2', ['Hens']]);
+    vi.stubGlobal('fetch', stand.fetch);
+    answer();
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([stand.document.name, stand.saves, plan.unsentElsewhere, draft()]).toEqual(['Hens', 2, [], undefined]);
+  });
+
+  it('asks again while the server is away, and shows what it has when it is back', async () => {
+    kept.set(`plan:${ID}`, { revision: 1, document: heron });
+    stand.away = true;
+    const plan = await opened();
+    expect([plan.document!.name, plan.state]).toEqual(['Heron', 'away']);
+    stand.away = false;
+    stand.revision = 2;
+    stand.document = { ...heron, name: 'Egret' };
+    await vi.advanceTimersByTimeAsync(3000);
+    expect([plan.document!.name, plan.state, plan.revision]).toEqual(['Egret', 'home', 2]);
   });
 });

@@ -1,19 +1,12 @@
 import type { Plan } from '@rough-gear/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { RobotVerdict } from '../src/workers/questions.js';
+import { freshBrowser, room } from './browser.js';
 import { recalled, remembering } from '../src/workers/verdictMemory.js';
 
-/** A browser's store, and the build that is running. */
-const browser = vi.hoisted(() => ({ kept: new Map<string, unknown>(), full: false, build: '/assets/core-1.js' }));
+/** The build that is running. */
+const browser = vi.hoisted(() => ({ build: '/assets/core-1.js' }));
 
-vi.mock('idb-keyval', () => ({
-  get: (key: string) => Promise.resolve(browser.kept.get(key)),
-  update: (key: string, change: (before: unknown) => unknown) => {
-    if (browser.full) return Promise.reject(new DOMException('no room', 'QuotaExceededError'));
-    browser.kept.set(key, change(browser.kept.get(key)));
-    return Promise.resolve();
-  },
-}));
 vi.mock('../src/workers/core.js', () => ({
   get CORE_WORKER() {
     return browser.build;
@@ -25,7 +18,10 @@ const enough: RobotVerdict = { verdict: 'enough', matches: [] };
 const judged = (verdict: RobotVerdict | undefined = enough) => vi.fn(() => Promise.resolve(verdict));
 
 describe('What a robot’s matches came to', () => {
-  beforeEach(() => Object.assign(browser, { kept: new Map(), full: false, build: '/assets/core-1.js' }));
+  beforeEach(() => {
+    freshBrowser();
+    browser.build = '/assets/core-1.js';
+  });
 
   it('is worked out once for a plan, and recalled for one of the same content', async () => {
     const judge = judged();
@@ -49,7 +45,7 @@ describe('What a robot’s matches came to', () => {
   });
 
   it('is told all the same by a browser without room, or without digests', async () => {
-    browser.full = true;
+    room.none = true;
     expect(await remembering(planCalled('Heron'), judged())).toEqual(enough);
     vi.stubGlobal('crypto', {});
     expect(await remembering(planCalled('Heron'), judged())).toEqual(enough);

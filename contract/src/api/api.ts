@@ -1,5 +1,6 @@
 import type {
   CheckedEntry,
+  DiaryEntry,
   FoundKey,
   MechanismResult,
   Part,
@@ -145,6 +146,16 @@ export interface ArchiveReport {
   readonly entriesAdded: number;
   /** What could not be taken, and why. */
   readonly refused: readonly string[];
+}
+
+/** What a diary has that a device does not know yet. */
+export interface DiaryNews {
+  /** In the order in which the server received them. */
+  readonly entries: readonly DiaryEntry[];
+  /** Names the last of them: what is asked for next is what came after it. */
+  readonly cursor: string;
+  /** All of it: the cursor was not known, or there was none. */
+  readonly whole: boolean;
 }
 
 /** A fault of the pit that nobody has mended, and the robot it is on. */

@@ -120,6 +120,7 @@ export function readTrial(found: unknown): TrialRead {
   const problems = [
     ...textProblems({ ...trial, readings: Object.keys(trial.readings), rowIds: [] }),
     ...rowProblems(trial),
+    ...timeProblems(trial),
   ];
   return problems.length > 0 ? { ok: false, problems } : { ok: true, trial };
 }
@@ -135,3 +136,8 @@ function rowProblems({ readings, rowIds }: Trial): readonly Problem[] {
   const strange = rowIds.findIndex((name) => !ROW_ID.test(name));
   return strange < 0 ? [] : [{ field: `rowIds.${strange}`, reason: 'must be letters, digits and points' }];
 }
+
+const timeProblems = ({ startedAt, closedAt }: Trial): readonly Problem[] =>
+  closedAt !== undefined && Date.parse(closedAt) < Date.parse(startedAt)
+    ? [{ field: 'closedAt', reason: 'is before the trial began' }]
+    : [];

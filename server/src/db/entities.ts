@@ -52,6 +52,8 @@ export interface TrialRow {
 
 /** One line of a robot's diary; never changed. */
 export interface DiaryRow {
+  /** In the order in which the server received them. */
+  seq: number;
   id: string;
   planId: string;
   at: string;
@@ -137,7 +139,8 @@ export const TrialEntity = new EntitySchema<TrialRow>({
 export const DiaryEntity = new EntitySchema<DiaryRow>({
   name: 'diary',
   columns: {
-    id: { type: 'text', primary: true },
+    seq: { type: 'integer', primary: true, generated: 'increment' },
+    id: { type: 'text', unique: true },
     planId: { type: 'text' },
     at: { type: 'text' },
     entry: { type: 'text' },

@@ -6,6 +6,7 @@ import Joi from 'joi';
 import { basedOn } from '../http/basedOn.js';
 import { HttpProblem } from '../http/problem.js';
 import { validated } from '../http/validated.js';
+import { Writers } from './writers.js';
 import { BookFull, type TrialSaved, type TrialStore } from './store.js';
 
 const missing = (): HttpProblem => new HttpProblem(404, 'There is no such trial');
@@ -14,6 +15,7 @@ const trialId = Joi.string().guid();
 /** /api/trials: the bench book. */
 export function trialRoutes(store: TrialStore): Router {
   const router = Router();
+  const writers = new Writers();
 
   router.get('/', async (_request, response) => {
     response.json(await store.list());
@@ -55,21 +57,29 @@ export function trialRoutes(store: TrialStore): Router {
   });
 
   router.get('/:id', async (request, response) => {
+    const { than } = validated(newerQuery, request.query, 'query');
     const stored = await store.open(idOf(request));
     if (!stored) throw missing();
-    send(response, stored);
+    // Who looks again and again for rows of others is told in a word that there are none.
+    if (stored.revision === than) response.status(204).end();
+    else send(response, stored);
   });
 
   router.put('/:id', async (request, response) => {
     const [id, base] = [idOf(request), basedOn(request, 'trial')];
-    const { revision, savedAt } = taken(response, await store.save(id, base, trialFrom(request.body)));
+    const { from = '', anyway } = validated(writerQuery, request.query, 'query');
+    const trial = trialFrom(request.body);
+    if (trial.closedAt !== undefined && !anyway && writers.othersWrite(id, from)) throw othersWrite();
+    const { revision, savedAt } = taken(response, await store.save(id, base, trial));
+    writers.wrote(id, from);
     response.set('ETag', etagOf(revision)).json({ id, revision, savedAt });
   });
 
   router.delete('/:id', async (request, response) => {
-    const came = await store.remove(idOf(request));
+    const came = await store.remove(idOf(request), basedOn(request, 'trial'));
     if (came === 'missing') throw missing();
     if (came === 'closed') throw closed();
+    if (came === 'stale') throw stale();
     response.status(204).end();
   });
 
@@ -82,6 +92,14 @@ export function trialRoutes(store: TrialStore): Router {
   return router;
 }
 
+const newerQuery = Joi.object<{ readonly than?: number }>({ than: Joi.number().integer().min(0) });
+const writerQuery = Joi.object<{ readonly from?: string; readonly anyway?: boolean }>({
+  from: Joi.string().max(64),
+  anyway: Joi.boolean(),
+});
+
+const stale = (): HttpProblem => new HttpProblem(412, 'The trial was changed by someone else in the meantime');
+const othersWrite = (): HttpProblem => new HttpProblem(409, 'Another device wrote in this trial a moment ago.');
 const closed = (): HttpProblem =>
   new HttpProblem(409, 'The trial is closed: what was measured stays as it is', {
     detail: 'Begin another one to measure again.',
@@ -102,9 +120,10 @@ function trialFrom(document: unknown): Trial {
 function taken(response: Response, saved: TrialSaved): StoredTrial {
   if (saved.outcome === 'missing') throw missing();
   if (saved.outcome === 'closed') throw closed();
+  if (saved.outcome === 'another') throw new HttpProblem(422, 'A trial keeps its kind and its beginning');
   if (saved.outcome === 'saved') return saved.stored;
   response.set('ETag', etagOf(saved.stored.revision));
-  throw new HttpProblem(412, 'The trial was changed by someone else in the meantime');
+  throw stale();
 }
 
 function send(response: Response, stored: StoredTrial): void {

@@ -18,6 +18,8 @@ export type TrialSaved =
   | { readonly outcome: 'missing' }
   /** It is closed: what was measured stays as it is. */
   | { readonly outcome: 'closed' }
+  /** Of another kind, or begun at another time: it is not the same trial. */
+  | { readonly outcome: 'another' }
   | { readonly outcome: 'stale'; readonly stored: StoredTrial };
 
 /** No room for another trial. */
@@ -61,7 +63,7 @@ export class TrialStore {
 
   async save(id: string, basedOn: number, trial: Trial): Promise<TrialSaved> {
     const found = await foundApart(trial);
-    return this.changing(id, basedOn, async (manager, row) => {
+    return this.changing(id, basedOn, trial, async (manager, row) => {
       const next = { ...this.rowOf(id, row.revision + 1, trial, found), takings: row.takings };
       await manager.update(TrialEntity, { id }, next);
       return next;
@@ -69,11 +71,12 @@ export class TrialStore {
   }
 
   /** Takes a trial away that was begun and is not closed. */
-  async remove(id: string): Promise<'removed' | 'missing' | 'closed'> {
+  async remove(id: string, basedOn: number): Promise<'removed' | 'missing' | 'closed' | 'stale'> {
     return this.data.write(async (manager) => {
       const row = await manager.findOneBy(TrialEntity, { id });
       if (!row) return 'missing';
       if (row.closedAt !== null) return 'closed';
+      if (row.revision !== basedOn) return 'stale';
       await manager.delete(TrialEntity, { id });
       return 'removed';
     });
@@ -126,6 +129,7 @@ export class TrialStore {
   private async changing(
     id: string,
     basedOn: number,
+    to: Trial,
     work: (manager: EntityManager, row: TrialRow) => Promise<TrialRow>,
   ): Promise<TrialSaved> {
     return this.data.write(async (manager): Promise<TrialSaved> => {
@@ -133,12 +137,14 @@ export class TrialStore {
       if (!row) return { outcome: 'missing' };
       if (row.closedAt !== null) return { outcome: 'closed' };
       if (row.revision !== basedOn) return { outcome: 'stale', stored: storedOf(row) };
+      const { kind, startedAt } = JSON.parse(row.head) as Pick<Trial, 'kind' | 'startedAt'>;
+      if (to.kind !== kind || to.startedAt !== startedAt) return { outcome: 'another' };
       return { outcome: 'saved', stored: storedOf(await work(manager, row)) };
     });
   }
 
   private rowOf(id: string, revision: number, trial: Trial, found: readonly FoundSummary[]): TrialRow {
-    const { readings: _readings, struck: _struck, ...head } = trial;
+    const { readings: _readings, rowIds: _rowIds, struck: _struck, ...head } = trial;
     return {
       id,
       revision,

@@ -4,6 +4,7 @@ import {
   type ArchiveReport,
   type Backup,
   type DataState,
+  type DiaryNews,
   type PlanPage,
   type PlanQuery,
   type PlanSaved,
@@ -106,15 +107,18 @@ export const api = {
   takeImportBack: (id: number) => call<TakenBack>('DELETE', `/shelf/imports/${id}`),
   trials: () => call<TrialSummary[]>('GET', '/trials'),
   openTrial: (id: string) => call<StoredTrial>('GET', `/trials/${id}`),
+  /** Nothing where it is still of that revision. */
+  newerTrial: (id: string, than: number) => call<StoredTrial | undefined>('GET', `/trials/${id}?than=${than}`),
   addTrial: (trial: Trial) => call<StoredTrial>('POST', '/trials', trial),
-  saveTrial: (id: string, basedOn: number, trial: Trial) =>
-    call<Pick<StoredTrial, 'id' | 'revision' | 'savedAt'>>('PUT', `/trials/${id}`, trial, basedOn),
-  removeTrial: (id: string) => call<undefined>('DELETE', `/trials/${id}`),
+  /** `from`: which window writes; `anyway`: it is closed though another one is writing. */
+  saveTrial: (id: string, basedOn: number, trial: Trial, by: { readonly from: string; readonly anyway?: boolean }) =>
+    call<Pick<StoredTrial, 'id' | 'revision' | 'savedAt'>>('PUT', `/trials/${id}?${asked(by)}`, trial, basedOn),
+  removeTrial: (id: string, basedOn: number) => call<undefined>('DELETE', `/trials/${id}`, undefined, basedOn),
   addTaking: (id: string, taking: Taking) => call<Taking[]>('POST', `/trials/${id}/takings`, taking),
   faults: () => call<{ faults: RobotFault[] }>('GET', '/diary/faults'),
-  diary: (planId: string) => call<{ entries: DiaryEntry[] }>('GET', `/diary/${planId}`),
-  addToDiary: (planId: string, entries: readonly DiaryEntry[]) =>
-    call<{ entries: DiaryEntry[] }>('POST', `/diary/${planId}`, { entries }),
+  diary: (planId: string, since?: string) => call<DiaryNews>('GET', `/diary/${planId}?${asked({ since })}`),
+  addToDiary: (planId: string, entries: readonly DiaryEntry[], since?: string) =>
+    call<DiaryNews>('POST', `/diary/${planId}?${asked({ since })}`, { entries }),
   bookAddress: '/api/trials/book',
   bringBook: (book: unknown) => call<TrialsBrought>('POST', '/trials/book', book),
   /** Lines of a rig on the server's machine, as they come. */

@@ -25,6 +25,7 @@ export function useHistory(changed: () => void) {
   /** Begins anew with a document; `before` is one undo away. */
   function take(plan: Plan | undefined, before?: Plan): void {
     document.value = plan;
+    gestureStart = undefined;
     baseline.value = undefined;
     past.value = before ? [before] : [];
     future.value = [];
@@ -85,7 +86,5 @@ export function useHistory(changed: () => void) {
     if (now) step(plan, now, [...past.value, now], []);
   }
 
-  const isGoing = (): boolean => gestureStart !== undefined;
-
-  return { document, baseline, canUndo, canRedo, take, begin, preview, cancel, commit, undo, redo, replace, isGoing };
+  return { document, baseline, canUndo, canRedo, take, begin, preview, cancel, commit, undo, redo, replace };
 }

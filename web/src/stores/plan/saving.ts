@@ -1,150 +1,114 @@
 import type { StoredPlan } from '@rough-gear/contract/api';
 import type { Plan } from '@rough-gear/core';
-import { useEventListener, useTimeoutFn } from '@vueuse/core';
-import { ref, shallowRef, type Ref, type ShallowRef } from 'vue';
-import { api, Refused, Unreachable } from '../../api/client.js';
+import { useEventListener } from '@vueuse/core';
+import { computed, ref, shallowReactive, type Ref } from 'vue';
+import { api, Refused } from '../../api/client.js';
+import { keepsNothing } from '../../keeping/keeping.js';
+import { createOutbox, type Outbox, type OutboxState } from '../../outbox/outbox.js';
 import { useAccess } from '../access.js';
-import { keep } from '../kept.js';
+import { keepCopy, keepDraft, type Draft } from './drafts.js';
 
-export type SaveState = 'saved' | 'saving' | 'offline' | 'waiting' | 'stale' | 'refused' | 'looking';
+/** How the open plan stands with the server; `looking`: it is tried out by someone who may not change it. */
+export type SaveState = OutboxState | 'looking';
 
 const SAVE_AFTER_MS = 250;
-const RETRY_AFTER_MS = 2000;
 
-/** What is saved. */
-interface Saved {
-  readonly id: Ref<string | undefined>;
-  readonly document: ShallowRef<Plan | undefined>;
-  /** A gesture is going on: what it shows is not sent. */
-  isGoing(): boolean;
-}
-
-/** Brings a document home: kept in this browser at once, sent shortly after, and again until the server has it. */
-export function useSaving({ id, document, isGoing }: Saved) {
+/** Brings plans home, also those that are not open any more. `id` names the one that is. */
+export function useSaving(id: Ref<string | undefined>) {
   const access = useAccess();
-  const revision = ref(0);
-  const state = ref<SaveState>('saved');
-  /** What stands in the way of a stale save. */
-  const stored = shallowRef<StoredPlan>();
-  const refusal = ref('');
-  const wait = ref(SAVE_AFTER_MS);
-  const timer = useTimeoutFn(() => void send(), wait, { immediate: false });
-  let sending = false;
+  const revisions = new Map<string, number>();
+  /** What stands in the way of a plan that was changed elsewhere too. */
+  const inTheWay = shallowReactive(new Map<string, StoredPlan>());
+  const looking = ref(false);
+  /** Opened from this browser's copy, with the server away. */
+  const fromCopy = ref(false);
 
-  function later(after: number): void {
-    wait.value = after;
-    timer.start();
-  }
-
-  /** The document is the one that was saved as this revision, or kept since. */
-  function begin(at: number): void {
-    revision.value = at;
-    stored.value = undefined;
-    // What was said of a save was said of another document.
-    refusal.value = '';
-  }
-
-  /** The document is another than the one that was saved. */
-  function changed(): void {
-    if (!id.value || !document.value) return;
-    if (!access.mayChange) {
-      // Tried out here, and gone when the plan is opened again.
-      state.value = 'looking';
-      return;
-    }
-    // Kept before it is sent: a closed tab or a server that is away loses nothing.
-    const room = keep(id.value, { revision: revision.value, document: document.value, unsent: true });
-    refusal.value = room ? '' : 'This browser has no room to keep a copy.';
-    if (state.value === 'stale') return;
-    if (state.value !== 'offline' && state.value !== 'waiting') state.value = 'saving';
-    later(SAVE_AFTER_MS);
-  }
-
-  /** Sends what waits at once. */
-  async function flush(): Promise<void> {
-    if (state.value === 'saving') {
-      timer.stop();
-      await send();
-    }
-  }
-
-  async function send(): Promise<void> {
-    const planId = id.value;
-    const sent = document.value;
-    if (!planId || !sent || state.value === 'stale') return;
-    if (sending || isGoing()) return later(SAVE_AFTER_MS);
-    sending = true;
-    try {
-      const saved = await api.save(planId, revision.value, sent);
-      if (id.value !== planId) return;
-      revision.value = saved.revision;
-      const current = document.value === sent;
-      if (state.value === 'waiting') refusal.value = '';
-      keep(planId, { revision: saved.revision, document: document.value ?? sent, unsent: !current });
-      state.value = current ? 'saved' : 'saving';
-      if (!current) later(SAVE_AFTER_MS);
-    } catch (problem) {
-      if (id.value === planId) notSaved(problem);
-    } finally {
-      sending = false;
-    }
-  }
-
-  function notSaved(problem: unknown): void {
-    if (problem instanceof Unreachable) {
-      isAway();
-    } else if (problem instanceof Refused && problem.problem.status === 412 && problem.problem.stored) {
-      markStale(problem.problem.stored);
-    } else if (
-      problem instanceof Refused &&
-      (problem.problem.status >= 500 || [401, 429].includes(problem.problem.status))
-    ) {
-      // A full disk, a session that has ended: the edit is kept here, and sent again until it is taken.
-      state.value = 'waiting';
-      refusal.value = problem.message;
-      later(RETRY_AFTER_MS);
-    } else {
-      state.value = 'refused';
-      refusal.value = (problem as Error).message;
-    }
-  }
-
-  /** The server is away: what is open is sent when it is back. */
-  function isAway(): void {
-    state.value = 'offline';
-    later(RETRY_AFTER_MS);
-  }
-
-  function markStale(fresh: StoredPlan): void {
-    state.value = 'stale';
-    stored.value = fresh;
-  }
-
-  /** Stale: saves this tab's version over the stored one, which stays as a revision. */
-  function keepMine(): void {
-    if (!stored.value) return;
-    revision.value = stored.value.revision;
-    stored.value = undefined;
-    state.value = 'saving';
-    changed();
-  }
-
-  useEventListener('online', () => {
-    if (state.value === 'offline') later(0);
+  const outbox: Outbox<Draft> = createOutbox<Draft>({
+    nameOf: () => 'document',
+    rest: SAVE_AFTER_MS,
+    keep: (planId) => keepInHand(planId),
+    send: async (planId, drafts) => {
+      const draft = drafts[0]!;
+      try {
+        const saved = await api.save(planId, revisions.get(planId) ?? draft.revision, draft.document);
+        revisions.set(planId, saved.revision);
+        void keepCopy(planId, { revision: saved.revision, document: draft.document });
+      } catch (problem) {
+        if (problem instanceof Refused && problem.problem.stored) inTheWay.set(planId, problem.problem.stored);
+        throw problem;
+      }
+    },
   });
+  useEventListener('online', outbox.back);
+
+  /** Keeps what waits of a plan, with the revision that it goes on from. */
+  function keepInHand(planId: string): Promise<void> {
+    const draft = outbox.waitingIn(planId)[0];
+    return keepDraft(planId, draft && { ...draft, revision: revisions.get(planId) ?? draft.revision });
+  }
+
+  const box = computed(() => outbox.boxOf(id.value ?? ''));
+  const state = computed((): SaveState => {
+    if (looking.value) return 'looking';
+    return fromCopy.value && box.value.state === 'home' ? 'away' : box.value.state;
+  });
+  const stored = computed(() => (state.value === 'clash' ? inTheWay.get(id.value ?? '') : undefined));
+  const refusal = computed(() =>
+    box.value.waiting > 0 && keepsNothing.value ? keepsNothing.value : box.value.refusal,
+  );
+  const revision = computed(() => (box.value, revisions.get(id.value ?? '') ?? 0));
+  /** Other plans of which something has not come home. */
+  const elsewhere = computed(() =>
+    [...outbox.boxes].flatMap(([planId, { waiting }]) => {
+      const draft = outbox.waitingIn(planId)[0];
+      return waiting > 0 && planId !== id.value && draft ? [draft.document.name] : [];
+    }),
+  );
+
+  /** The open document is the server's of this revision. */
+  function begin(at: number): void {
+    if (id.value) revisions.set(id.value, at);
+    looking.value = fromCopy.value = false;
+  }
+
+  /** The open document is another than the one that was saved. */
+  function changed(document: Plan | undefined): void {
+    const planId = id.value;
+    if (!planId || !document) return;
+    // Tried out here, and gone when the plan is opened again.
+    if (access.mayChange)
+      outbox.put(planId, { revision: revisions.get(planId) ?? 0, document, at: new Date().toISOString() });
+    else looking.value = true;
+  }
+
+  /** Goes on with what was left unsent: sent where the server still has what it began with, else a person decides. */
+  function adopt(draft: Draft, fresh?: StoredPlan): void {
+    const planId = id.value!;
+    begin(draft.revision);
+    if (!fresh) return outbox.resume(planId, [draft], 'away');
+    if (fresh.revision !== draft.revision) inTheWay.set(planId, fresh);
+    outbox.resume(planId, [draft], fresh.revision === draft.revision ? 'sending' : 'clash');
+  }
+
+  /** Changed elsewhere: saves this window's version over the stored one, which stays as a revision. */
+  function keepMine(): void {
+    const planId = id.value;
+    if (!planId || !stored.value) return;
+    revisions.set(planId, stored.value.revision);
+    outbox.decided(planId);
+  }
 
   return {
-    revision,
-    state,
-    stored,
-    refusal,
-    begin,
-    changed,
-    later,
-    stop: timer.stop,
-    flush,
-    isAway,
-    markStale,
-    keepMine,
+    ...{ state, stored, refusal, revision, elsewhere, fromCopy },
+    ...{
+      begin,
+      changed,
+      adopt,
+      keepMine,
+      keepInHand,
+      flush: outbox.flush,
+      waitingIn: outbox.waitingIn,
+      letGo: outbox.empty,
+    },
   };
 }

@@ -6,7 +6,7 @@ import { useReadings } from './useReadings.js';
 import { useTrial } from './useTrial.js';
 
 /** One reading: its values, how far it is off the fit, and whether it counts. What is struck out stays, with its reason. */
-const { row } = defineProps<{ row: number }>();
+const { row, rowId } = defineProps<{ row: number; rowId: string }>();
 const { trial, sheet, concluded, closed } = useTrial();
 const { put, strike, unstrike, drop } = useReadings();
 const asking = ref(false);
@@ -45,7 +45,7 @@ function strikeOut(): void {
         :row="row"
         :value="valueOf(column)"
         :fixed="closed || struck !== undefined"
-        @put="put(row, column.key, $event)"
+        @put="put(row, rowId, column.key, $event)"
       />
     </td>
     <td

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { rowsOf } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { rowIdsOf } from '@rough-gear/core';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useVirtualRows } from '../../composables/useVirtualRows.js';
 import ReadingRow from './ReadingRow.vue';
+import { newRowIds } from './rowIds.js';
 import { useTrial } from './useTrial.js';
 
 /** The table to fill in, as on paper; rows out of view are not drawn, however many a logger made. */
@@ -11,7 +12,19 @@ const scroller = ref<HTMLElement>();
 const ROW = 29;
 /** Not every kind has a line that a reading could be off. */
 const fitted = computed(() => concluded.value.ok && concluded.value.conclusion.off.size > 0);
-const count = computed(() => rowsOf(trial.value) + (closed.value ? 0 : 1));
+/** What the row to fill in is called once something stands in it. */
+const freshId = shallowRef(newRowIds(1)[0]!);
+const written = computed(() => rowIdsOf(trial.value));
+watch(
+  written,
+  (ids) => {
+    if (ids.includes(freshId.value)) freshId.value = newRowIds(1)[0]!;
+  },
+  { flush: 'sync' },
+);
+// By their names, so that what is being typed stays in its row when another device writes rows in front of it.
+const ids = computed(() => (closed.value ? written.value : [...written.value, freshId.value]));
+const count = computed(() => ids.value.length);
 const { items, above, below } = useVirtualRows(scroller, () => ({ count: count.value, height: ROW, overscan: 12 }));
 </script>
 
@@ -39,7 +52,7 @@ const { items, above, below } = useVirtualRows(scroller, () => ({ count: count.v
         <tr v-if="above > 0" aria-hidden="true">
           <td :style="{ height: `${above}px` }" />
         </tr>
-        <ReadingRow v-for="{ index } in items" :key="index" :row="index" />
+        <ReadingRow v-for="{ index } in items" :key="ids[index]!" :row="index" :row-id="ids[index]!" />
         <tr v-if="below > 0" aria-hidden="true">
           <td :style="{ height: `${below}px` }" />
         </tr>

@@ -67,6 +67,12 @@ const remove = (): Promise<void> =>
         >
       </template>
     </div>
+    <p v-if="bench.notClosed && !closed" role="alert" class="mt-1 text-gives">
+      {{ bench.notClosed }} It is still open: look at the readings, then close it.
+      <button type="button" class="act ml-2 min-h-6" @click="doing(() => bench.close(new Date().toISOString(), true))">
+        Close it all the same
+      </button>
+    </p>
     <p v-if="failure" role="alert" class="mt-1 text-gives">{{ failure }}</p>
   </section>
 </template>

@@ -1,4 +1,5 @@
-import { rowsOf, type Trial } from '@rough-gear/core';
+import { rowIdsOf, rowsOf, type Trial } from '@rough-gear/core';
+import { newRowIds } from './rowIds.js';
 import { useTrial } from './useTrial.js';
 
 type Row = Readonly<Record<string, number | null | undefined>>;
@@ -18,21 +19,25 @@ export function useReadings() {
     );
   }
 
-  function put(row: number, key: string, value: number | null): void {
-    const readings = filled(Math.max(rowsOf(trial.value), row + 1));
-    readings[key]![row] = value;
-    change({ readings });
+  /** Into a row, or into the one after the last, which is called so from then on. */
+  function put(row: number, rowId: string, key: string, value: number | null): void {
+    const ids = rowIdsOf(trial.value);
+    const at = Math.min(row, ids.length);
+    const readings = filled(Math.max(ids.length, at + 1));
+    readings[key]![at] = value;
+    change({ readings, rowIds: at === ids.length ? [...ids, rowId] : ids });
   }
 
   function add(rows: readonly Row[]): void {
-    const readings = filled(rowsOf(trial.value));
+    const before = rowsOf(trial.value);
+    const readings = filled(before);
     for (const row of rows) for (const key of keys()) readings[key]!.push(row[key] ?? null);
-    change({ readings });
+    change({ readings, rowIds: [...rowIdsOf(trial.value), ...newRowIds(rows.length)] });
   }
 
   /** In place of all rows there are: what was struck out goes with them. */
   function replace(readings: Trial['readings']): void {
-    change({ readings, struck: [] });
+    change({ readings, rowIds: newRowIds(rowsOf({ readings })), struck: [] });
   }
 
   function strike(row: number, why: string): void {
@@ -50,7 +55,7 @@ export function useReadings() {
     const struck = trial.value.struck
       .filter((one) => one.row !== row)
       .map((one) => (one.row > row ? { ...one, row: one.row - 1 } : one));
-    change({ readings, struck });
+    change({ readings, rowIds: rowIdsOf(trial.value).filter((_, i) => i !== row), struck });
   }
 
   return { put, add, replace, strike, unstrike, drop };

@@ -5,6 +5,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../../stores/plan.js';
 import { useResults } from '../../composables/useResults.js';
+import LeftNotice from './desk/LeftNotice.vue';
 import MechanismDesk from './desk/MechanismDesk.vue';
 import MechanismList from './desk/MechanismList.vue';
 import StaleNotice from './desk/StaleNotice.vue';
@@ -52,10 +53,12 @@ watch(
   },
   { immediate: true },
 );
-const open = computed(() => plan.document?.mechanisms.find(({ id }) => id === mechanismId));
+// A robot that was open before is still in the store until its edits are sent: it is not shown at the address of this one.
+const robotHere = computed(() => (plan.id === planId ? plan.document : undefined));
+const open = computed(() => robotHere.value?.mechanisms.find(({ id }) => id === mechanismId));
 // A mechanism that is gone opens the whole robot.
 watch(
-  [() => plan.document, () => mechanismId],
+  [robotHere, () => mechanismId],
   ([document]) => {
     if (document && !open.value) {
       current.value = undefined;
@@ -73,19 +76,17 @@ watch(
 </script>
 
 <template>
-  <StaleNotice v-if="plan.state === 'stale'" />
-  <p v-if="plan.loading" role="status" class="p-8 text-second">Opening the plan …</p>
-  <div v-else-if="plan.failure" role="alert" class="p-8">
+  <StaleNotice v-if="plan.state === 'clash'" />
+  <LeftNotice v-for="draft in plan.left" :key="draft.key" :draft="draft" />
+  <div v-if="plan.id === planId && plan.failure" role="alert" class="p-8">
     <p>This plan could not be opened: {{ plan.failure }}.</p>
     <p>
       <RouterLink class="act underline" to="/robots">To the robots</RouterLink>
       <button type="button" class="act ml-4 underline" @click="plan.open(planId)">Try again</button>
     </p>
   </div>
-  <div
-    v-else-if="plan.document"
-    class="grid min-h-0 grow lg:grid-cols-[188px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]"
-  >
+  <p v-else-if="!robotHere" role="status" class="p-8 text-second">Opening the plan …</p>
+  <div v-else class="grid min-h-0 grow lg:grid-cols-[188px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
     <aside class="border-ink max-lg:border-b lg:border-r">
       <button
         type="button"
@@ -93,7 +94,7 @@ watch(
         :aria-expanded="menuOpen"
         @click="menuOpen = !menuOpen"
       >
-        Mechanisms of {{ plan.document.name }}
+        Mechanisms of {{ robotHere.name }}
       </button>
       <MechanismList
         :class="menuOpen ? '' : 'max-lg:hidden'"
@@ -111,10 +112,10 @@ watch(
       @result="current = $event"
       @working="working = $event"
     />
-    <RobotDesk v-else-if="plan.document.mechanisms.length > 0" :key="planId" @judged="seen = $event" />
+    <RobotDesk v-else-if="robotHere.mechanisms.length > 0" :key="planId" @judged="seen = $event" />
     <div v-else class="squared grid place-items-center p-10 text-center">
       <div class="max-w-sm border border-ink bg-sheet p-6">
-        <h1 class="mb-2 text-lg">{{ plan.document.name }} has no mechanism yet</h1>
+        <h1 class="mb-2 text-lg">{{ robotHere.name }} has no mechanism yet</h1>
         <p class="mb-4 text-second">Say what must move, how far, in what time: the first answer comes at once.</p>
         <button type="button" class="button main" @click="adding = true">Add a mechanism</button>
       </div>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { PLAN_SORTS, type PlanQuery, type PlanSort, type PlanSummary } from '@rough-gear/contract/api';
+import { computedAsync } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { toast } from 'vue-sonner';
 import { api } from '../../api/client.js';
 import BaseDialog from '../../components/widgets/BaseDialog.vue';
 import { useAccess } from '../../stores/access.js';
-import { listKept } from '../../stores/kept.js';
 import { usePlan } from '../../stores/plan.js';
+import { listKept } from '../../stores/plan/drafts.js';
 import { downloadPlan, readPlanFile } from './planFile.js';
 import RobotBin from './RobotBin.vue';
 import RobotList from './RobotList.vue';
@@ -24,7 +25,7 @@ const { total, binned, rows, state, failure, load, show } = useRobotList(query);
 const refusal = ref('');
 const naming = ref<{ title: string; name: string; done: (name: string) => Promise<void> }>();
 const file = ref<HTMLInputElement>();
-const kept = computed(() => (state.value === 'away' ? listKept() : []));
+const kept = computedAsync(() => (state.value === 'away' ? listKept() : []), []);
 /** A handful is seen at once. */
 const FEW = 5;
 const many = computed(() => total.value > FEW || find.value !== '' || sort.value !== 'saved');

@@ -1,0 +1,56 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { freshBrowser, kept, room } from './browser.js';
+
+import * as keeping from '../src/keeping/keeping.js';
+import { listKept } from '../src/stores/plan/drafts.js';
+
+let small: Map<string, string>;
+beforeEach(() => {
+  small = freshBrowser();
+});
+
+describe('what this browser keeps', () => {
+  it('is moved over once from where earlier versions kept it', async () => {
+    const line = { id: 'line-1' };
+    const sent = { id: 'line-2' };
+    small.set('rough-gear:plan:p1', JSON.stringify({ revision: 3, document: { name: 'Heron' }, unsent: false }));
+    small.set('rough-gear:plan:p2', JSON.stringify({ revision: 4, document: { name: 'Tern' }, unsent: true }));
+    small.set('rough-gear:trial:t1', JSON.stringify({ kind: 'stall' }));
+    small.set('rough-gear:diary:p1', JSON.stringify({ entries: [sent, line], unsent: ['line-1'] }));
+    small.set('rough-gear:theme', 'dark');
+    await keeping.beginKeeping();
+    expect(Object.fromEntries(kept)).toEqual({
+      'plan:p1': { revision: 3, document: { name: 'Heron' } },
+      'unsent:plan:p2:earlier': { revision: 4, document: { name: 'Tern' } },
+      'unsent:trial:t1:earlier': { mine: { kind: 'stall' } },
+      'unsent:diary:p1:earlier': [line],
+      'diary:p1': { entries: [sent, line], cursor: '' },
+    });
+    expect([...small]).toEqual([['rough-gear:theme', 'dark']]);
+  });
+
+  it('is set aside where it cannot be read, as it stands', async () => {
+    small.set('rough-gear:plan:p1', '{"revision":');
+    small.set('rough-gear:diary:p1', '{"entries":{"a":1}}');
+    small.set('rough-gear:plan:p2', 'null');
+    small.set('rough-gear:plan:p3', '{"unsent":true}');
+    await keeping.beginKeeping();
+    expect(await keeping.damaged()).toEqual([
+      { key: 'damaged:plan:p1', text: '{"revision":' },
+      { key: 'damaged:diary:p1', text: '{"entries":{"a":1}}' },
+      { key: 'damaged:plan:p2', text: 'null' },
+      { key: 'damaged:plan:p3', text: '{"unsent":true}' },
+    ]);
+    expect([small.size, await listKept()]).toEqual([0, []]);
+  });
+
+  it('stays where it was while there is no room', async () => {
+    small.set('rough-gear:plan:p1', JSON.stringify({ revision: 3, document: { name: 'Heron' }, unsent: true }));
+    room.none = true;
+    await keeping.beginKeeping();
+    expect([small.size, keeping.keepsNothing.value]).toEqual([1, 'This browser has no room to keep a copy.']);
+    room.none = false;
+    await keeping.beginKeeping();
+    expect([small.size, kept.has('unsent:plan:p1:earlier'), keeping.keepsNothing.value]).toEqual([0, true, '']);
+  });
+});
