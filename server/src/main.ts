@@ -5,8 +5,9 @@ import { pino } from 'pino';
 import { DiaryStore } from './diary/store.js';
 import { LiveAccess, readAccess } from './access/accessFile.js';
 import { createApp } from './app.js';
-import { makeBackup } from './backup/backups.js';
+import { hasCopies, makeBackup } from './backup/backups.js';
 import { DailyBackups } from './backup/daily.js';
+import { mendFolder } from './backup/restore.js';
 import { StorageProblem, storageFailureOf } from './db/failure.js';
 import { openData, type BeforeChange } from './db/open.js';
 import { StartProblem } from './db/startProblem.js';
@@ -60,6 +61,12 @@ const backUpFirst: BeforeChange = async (copyTo) => {
   }
 };
 
+try {
+  const said = mendFolder(dataFolder);
+  if (said !== undefined) process.stdout.write(`${said}\n`);
+} catch (problem) {
+  refuse(problem);
+}
 const opened = await openData(dataFolder, backUpFirst).catch(refuse);
 const data = opened.database;
 const plans = new PlanStore(data);
@@ -72,7 +79,7 @@ const summaries = new Summaries(plans, new JudgeThread(), judgedBy(VERSION), (pr
 );
 try {
   await shelf.seed();
-  if (await plans.isEmpty()) await seedDemo(plans, trials, diaries);
+  if (!hasCopies(dataFolder) && (await plans.isEmpty())) await seedDemo(plans, trials, diaries);
   await summaries.start();
 } catch (problem) {
   refuse(problem instanceof StorageProblem ? new StartProblem(`${dataFolder}: ${problem.message}`) : problem);

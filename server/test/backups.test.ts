@@ -16,7 +16,7 @@ import request from 'supertest';
 import { describe, expect, it } from 'vitest';
 import { backupFolder, BACKUPS_KEPT, listBackups, makeBackup } from '../src/backup/backups.js';
 import { DailyBackups } from '../src/backup/daily.js';
-import { restore } from '../src/backup/restore.js';
+import { mendFolder, restore } from '../src/backup/restore.js';
 import { fileIn, openData } from '../src/db/open.js';
 import { PlanStore } from '../src/plans/store.js';
 import { root } from '../attack/server.js';
@@ -34,6 +34,78 @@ const names = (file: string): readonly string[] => {
   }
 };
 const at = (iso: string) => new Date(iso);
+
+/** How a power cut looks to what is being done. */
+class Cut extends Error {}
+
+describe('A restore that is cut off', () => {
+  /** A folder with data of Heron and a backup of before, which has nobody. */
+  async function stand() {
+    const { plans, data, folder, close } = await testApp();
+    const { name } = await makeBackup(folder, 'by-hand', (file) => data.copyTo(file));
+    await plans.create(heron);
+    await close();
+    // A log that was not emptied lies beside the data of a program that was killed.
+    writeFileSync(`${fileIn(folder)}-shm`, '');
+    return { folder, backup: join(backupFolder(folder), name) };
+  }
+  const steps: string[] = [];
+
+  it('goes through so many steps', async () => {
+    const { folder, backup } = await stand();
+    restore(folder, backup, at('2031-01-01T00:00:00Z'), (step) => steps.push(step));
+    expect(steps).toEqual(['copied', 'settled', 'noted', 'moved -shm', 'moved ', 'in place', 'forgotten']);
+    expect(names(fileIn(folder))).toEqual([]);
+    expect(mendFolder(folder)).toBeUndefined();
+  });
+
+  it('is undone or finished by the next start, wherever that was, and says which', async () => {
+    for (const [at_, last] of steps.entries()) {
+      const { folder, backup } = await stand();
+      const cut = (step: string): void => {
+        if (step === last) throw new Cut(step);
+      };
+      expect(() => restore(folder, backup, at('2031-01-01T00:00:00Z'), cut)).toThrow(Cut);
+      const said = mendFolder(folder);
+      const began = at_ >= steps.indexOf('noted');
+      expect(said, last).toEqual(
+        last === 'forgotten' ? undefined : expect.stringContaining(began ? 'finished now' : 'everything is as it was'),
+      );
+      expect(names(fileIn(folder)), last).toEqual(began ? [] : ['Heron']);
+      const aside = join(backupFolder(folder), 'replaced-2031-01-01T00-00-00-000Z', 'rough-gear.sqlite');
+      if (began) expect(names(aside), last).toEqual(['Heron']);
+      expect(readdirSync(folder).filter((name) => /coming|restore/.test(name))).toEqual([]);
+      expect(mendFolder(folder)).toBeUndefined();
+    }
+  });
+
+  it('is gone on with by another restore, too', async () => {
+    const { folder, backup } = await stand();
+    const cut = (step: string): void => {
+      if (step === 'moved ') throw new Cut(step);
+    };
+    expect(() => restore(folder, backup, at('2031-01-01T00:00:00Z'), cut)).toThrow(Cut);
+    restore(folder, backup, at('2031-01-02T00:00:00Z'));
+    const aside = (day: string) =>
+      join(backupFolder(folder), `replaced-2031-01-${day}T00-00-00-000Z`, 'rough-gear.sqlite');
+    expect([names(aside('01')), names(aside('02')), names(fileIn(folder))]).toEqual([['Heron'], [], []]);
+  });
+
+  it('leaves no folder with copies to be begun anew', async () => {
+    const { folder } = await stand();
+    rmSync(fileIn(folder));
+    expect(() => mendFolder(folder)).toThrow(/holds backups but no data/);
+  });
+
+  it('clears halves of backups away, and nothing else', async () => {
+    const { folder } = await stand();
+    const before = readdirSync(backupFolder(folder));
+    for (const end of ['', '-journal', '-wal'])
+      writeFileSync(join(backupFolder(folder), `daily-2031-01-01T00-00-00-000Z.sqlite.unfinished${end}`), '');
+    mendFolder(folder);
+    expect(readdirSync(backupFolder(folder))).toEqual(before);
+  });
+});
 
 describe('A backup', () => {
   it('is made while plans are saved, is one whole file, and holds what was acknowledged before it', async () => {

@@ -56,6 +56,16 @@ export async function makeBackup(
   return all.find((one) => one.name === name)!;
 }
 
+/** Whether a data folder has backups, or data that a restore moved aside. */
+export const hasCopies = (dataFolder: string): boolean =>
+  listBackups(dataFolder).length > 0 || filesIn(backupFolder(dataFolder)).some((name) => name.startsWith('replaced-'));
+
+/** Clears away what a backup left that was cut off; only while nobody else makes one. */
+export function clearUnfinished(dataFolder: string): void {
+  const folder = backupFolder(dataFolder);
+  for (const name of filesIn(folder)) if (/\.unfinished(-journal|-wal|-shm)?$/.test(name)) rmSync(join(folder, name));
+}
+
 function filesIn(folder: string): readonly string[] {
   try {
     return readdirSync(folder);
