@@ -3,6 +3,26 @@ import { inFile, type Mutant } from './mutant.js';
 /** Fits of trials, corrections of a plan, and what is told of them. */
 export const BENCH: readonly Mutant[] = [
   ...inFile(
+    'core/src/bench/trials/mergeTrials.ts',
+    ['core/test/mergeTrials.test.ts'],
+    [
+      ['what mine changed gives way', 'if (same(theirs, base)) return mine;', ''],
+      ['what both changed is not told', 'clash(mine, theirs);', ''],
+      ['a row that one dropped comes back', 'return old && same(left, old) ? undefined : left;', 'return left;'],
+      [
+        'a row that one dropped is gone for good',
+        'return old && same(left, old) ? undefined : left;',
+        'return undefined;',
+      ],
+      ['mine go in front', '...there.keys(), ...here.keys()', '...here.keys(), ...there.keys()'],
+      [
+        'reasons of rows that moved stay where they were',
+        '{ row: place, why: row.struck }',
+        '{ row: 0, why: row.struck }',
+      ],
+    ],
+  ),
+  ...inFile(
     'core/src/bench/corrected/correctMotor.ts',
     ['core/test/corrected.test.ts', 'core/test/bench.test.ts', 'core/test/examples.test.ts'],
     [

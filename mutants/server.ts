@@ -52,6 +52,12 @@ export const SERVER: readonly Mutant[] = [
         '',
       ],
       [
+        'a trial changes its kind',
+        "if (to.kind !== kind || to.startedAt !== startedAt) return { outcome: 'another' };",
+        '',
+      ],
+      ['a trial goes that someone wrote in', "if (row.revision !== basedOn) return 'stale';", ''],
+      [
         'a trial’s revision stays',
         'this.rowOf(id, row.revision + 1, trial, found)',
         'this.rowOf(id, row.revision, trial, found)',
@@ -72,7 +78,14 @@ export const SERVER: readonly Mutant[] = [
         "if (fault.asks === 'a trial') found.push({ planId, robot, fault });",
         'found.push({ planId, robot, fault });',
       ],
-      ['a diary has no end', 'if (before + entries.length > MOST_ENTRIES)', 'if (before + entries.length > 1e9)'],
+      ['a diary has no end', '+ fresh.length > MOST_ENTRIES)', '+ fresh.length > 1e9)'],
+      ['an entry of another robot is taken for one of this', 'if (elsewhere) return', 'if (false as boolean) return'],
+      [
+        'a cursor of another diary is taken',
+        'manager.existsBy(DiaryEntity, { seq, id, planId })',
+        'manager.existsBy(DiaryEntity, { seq })',
+      ],
+      ['what is new is all', 'seq: MoreThan(after)', 'seq: MoreThan(0)'],
     ],
   ),
   ...inFile(
@@ -90,6 +103,28 @@ export const SERVER: readonly Mutant[] = [
         'return role && file?.[role] && epoch === file.epoch ? role',
         'return role && file?.[role] ? role',
       ],
+    ],
+  ),
+  ...inFile(
+    'server/src/backup/restore.ts',
+    ['server/test/backups.test.ts'],
+    [
+      ['a restore is not gone on with', 'if (existsSync(coming)) {', 'if (false as boolean) {'],
+      ['a copy that was cut off stays', 'rmSync(`${coming}${end}`, { force: true });', 'void end;'],
+      [
+        'a folder with copies is begun anew',
+        '!existsSync(fileIn(dataFolder)) && hasCopies(dataFolder)',
+        'false as boolean',
+      ],
+      ['half of a backup stays', 'clearUnfinished(dataFolder);', ''],
+    ],
+  ),
+  ...inFile(
+    'server/src/trials/writers.ts',
+    ['server/test/trials.test.ts'],
+    [
+      ['who writes alone cannot close', 'last.from !== from &&', ''],
+      ['nobody is told who writes', 'this.last.set(trialId, { from, at: this.now() });', ''],
     ],
   ),
   ...inFile(

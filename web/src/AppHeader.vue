@@ -73,6 +73,10 @@ const STATES: Readonly<Record<SaveState, string>> = {
         ?
       </button>
     </div>
+    <p v-if="plan.unsentElsewhere.length > 0" role="status" class="basis-full pb-1 text-right text-sm text-gives">
+      {{ plan.unsentElsewhere.join(', ') }} {{ plan.unsentElsewhere.length === 1 ? 'is' : 'are' }} not saved yet: kept
+      in this browser, sent as soon as the server takes it.
+    </p>
     <p v-if="inPlan && plan.refusal" role="alert" class="basis-full pb-1 text-right text-sm text-gives">
       {{ plan.refusal }}
     </p>

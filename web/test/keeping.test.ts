@@ -29,6 +29,20 @@ describe('what this browser keeps', () => {
     expect([...small]).toEqual([['rough-gear:theme', 'dark']]);
   });
 
+  it('takes what was not sent, and no old copy, where an earlier version wrote once more', async () => {
+    kept.set('plan:p1', { revision: 5, document: { name: 'Heron, newer' } });
+    kept.set('diary:p1', { entries: [], cursor: '7.x' });
+    small.set('rough-gear:plan:p1', JSON.stringify({ revision: 3, document: { name: 'Heron' }, unsent: false }));
+    small.set('rough-gear:diary:p1', JSON.stringify({ entries: [{ id: 'line-1' }], unsent: ['line-1'] }));
+    await keeping.beginKeeping();
+    expect(Object.fromEntries(kept)).toEqual({
+      'plan:p1': { revision: 5, document: { name: 'Heron, newer' } },
+      'diary:p1': { entries: [], cursor: '7.x' },
+      'unsent:diary:p1:earlier': [{ id: 'line-1' }],
+    });
+    expect(small.size).toBe(0);
+  });
+
   it('is set aside where it cannot be read, as it stands', async () => {
     small.set('rough-gear:plan:p1', '{"revision":');
     small.set('rough-gear:diary:p1', '{"entries":{"a":1}}');

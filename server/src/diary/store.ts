@@ -63,8 +63,7 @@ export class DiaryStore {
       const elsewhere = entries.find(({ id }) => known.has(id) && known.get(id) !== planId);
       if (elsewhere) return { outcome: 'elsewhere', id: elsewhere.id };
       const fresh = [...new Map(entries.map((entry) => [entry.id, entry])).values()].filter(({ id }) => !known.has(id));
-      if (fresh.length > 0 && (await manager.countBy(DiaryEntity, { planId })) + fresh.length > MOST_ENTRIES)
-        return { outcome: 'full' };
+      if ((await manager.countBy(DiaryEntity, { planId })) + fresh.length > MOST_ENTRIES) return { outcome: 'full' };
       for (const entry of fresh)
         await manager.insert(DiaryEntity, { id: entry.id, planId, at: entry.at, entry: JSON.stringify(entry) });
       return { outcome: 'added', added: fresh.length, news: await newsOf(manager, planId, since) };

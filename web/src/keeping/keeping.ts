@@ -83,8 +83,7 @@ async function movedOver(): Promise<void> {
   const known = new Set(await keysHere());
   for (const { name, kind, id } of found) {
     const text = localStorage.getItem(name) ?? '';
-    if (!known.has(`${kind}:${id}`) && !(await takeOver(kind, id, text))) continue;
-    localStorage.removeItem(name);
+    if (await takeOver(kind, id, text, known.has(`${kind}:${id}`))) localStorage.removeItem(name);
   }
 }
 
@@ -96,8 +95,8 @@ async function keysHere(): Promise<readonly string[]> {
   }
 }
 
-/** False where there is no room: it then stays where it is. */
-async function takeOver(kind: string, id: string, text: string): Promise<boolean> {
+/** False where there is no room: it then stays where it is. Of what is `known` here already what was not sent is taken alone. */
+async function takeOver(kind: string, id: string, text: string, known: boolean): Promise<boolean> {
   const aside = (): Promise<boolean> => keep(`damaged:${kind}:${id}`, text);
   const value = read(text);
   if (value === undefined) return aside();
@@ -106,14 +105,14 @@ async function takeOver(kind: string, id: string, text: string): Promise<boolean
   if (kind === 'plan') {
     if (typeof rest['document'] !== 'object') return aside();
     if (unsent === true) return keep(`unsent:plan:${id}:${EARLIER_WINDOW}`, rest);
-    return keep(`plan:${id}`, rest);
+    return known || keep(`plan:${id}`, rest);
   }
   const lines = rest['entries'] as readonly { readonly id: string }[] | undefined;
   if (!Array.isArray(lines)) return aside();
   const waits = new Set(Array.isArray(unsent) ? unsent : []);
   const left = lines.filter((line) => waits.has(line.id));
   if (left.length > 0 && !(await keep(`unsent:diary:${id}:${EARLIER_WINDOW}`, left))) return false;
-  return keep(`diary:${id}`, { entries: lines, cursor: '' });
+  return known || keep(`diary:${id}`, { entries: lines, cursor: '' });
 }
 
 function read(text: string): Readonly<Record<string, unknown>> | undefined {

@@ -88,14 +88,13 @@ export function createOutbox<Item>({ nameOf, send, keep, most = 1, rest, longest
     boxes.set(address, { state, refusal, waiting: insideOf(address).items.size });
   }
 
-  /** Writes items down: they are kept before they are sent. What a person has to decide about first is kept alone. */
+  /** Writes items down: they are kept before they are sent. */
   function put(address: string, ...items: readonly Item[]): void {
     const inside = insideOf(address);
     for (const item of items) inside.items.set(nameOf(item), { item, refused: undefined });
     keep(address, waitingIn(address));
     const { state, refusal } = boxOf(address);
     say(address, state === 'home' || state === 'refused' ? 'sending' : state, refusal);
-    if (state === 'clash') return;
     // A line that never rests goes now and then all the same.
     inside.since ??= Date.now();
     schedule(address, Date.now() - inside.since > longest ? 0 : rest);

@@ -15,13 +15,9 @@ const fitted = computed(() => concluded.value.ok && concluded.value.conclusion.o
 /** What the row to fill in is called once something stands in it. */
 const freshId = shallowRef(newRowIds(1)[0]!);
 const written = computed(() => rowIdsOf(trial.value));
-watch(
-  written,
-  (ids) => {
-    if (ids.includes(freshId.value)) freshId.value = newRowIds(1)[0]!;
-  },
-  { flush: 'sync' },
-);
+watch(written, (ids) => {
+  if (ids.includes(freshId.value)) freshId.value = newRowIds(1)[0]!;
+});
 // By their names, so that what is being typed stays in its row when another device writes rows in front of it.
 const ids = computed(() => (closed.value ? written.value : [...written.value, freshId.value]));
 const count = computed(() => ids.value.length);

@@ -33,7 +33,8 @@ async function doing(work: () => Promise<void>): Promise<void> {
   try {
     // Figures lead back to readings that do not change any more.
     if (!closed.value) await bench.close(new Date().toISOString());
-    await work();
+    // It says why where it is not closed.
+    if (closed.value) await work();
   } catch (problem) {
     failure.value = (problem as Error).message;
   } finally {

@@ -1,12 +1,14 @@
 import { LONGEST_PAGE, type PlanQuery, type PlanSummary } from '@rough-gear/contract/api';
-import { useTimeoutFn, watchDebounced } from '@vueuse/core';
-import { onBeforeUnmount, ref, shallowRef, type Ref } from 'vue';
+import { promiseTimeout, useTimeoutFn, watchDebounced } from '@vueuse/core';
+import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue';
 import { api, Unreachable } from '../../api/client.js';
 import { usePlan } from '../../stores/plan.js';
 
 const PAGE = Math.min(50, LONGEST_PAGE);
 /** What is judged behind a save is asked for again after so long, ms. */
 const LOOK_AGAIN = 1200;
+/** A save of the open robot is waited for so long, ms: most are there by then, and a slow one keeps no list back. */
+const SAVES_WITHIN = 1000;
 /** A word is looked for once it is typed, ms. */
 const TYPED = 200;
 
@@ -58,7 +60,7 @@ export function useRobotList(query: Ref<PlanQuery>) {
   /** All anew: after a change, or when something else is looked for. */
   async function load(): Promise<void> {
     try {
-      await open.flush();
+      await Promise.race([open.flush(), promiseTimeout(SAVES_WITHIN)]);
       const [bin] = await Promise.all([api.plans({ bin: true, count: 1 }), fetchShown(true)]);
       binned.value = bin.total;
       state.value = 'there';
@@ -82,6 +84,11 @@ export function useRobotList(query: Ref<PlanQuery>) {
       void load();
     },
     { debounce: TYPED },
+  );
+  // What was under way when the list was asked for is in it as soon as it is saved.
+  watch(
+    () => open.revision,
+    () => void load(),
   );
   onBeforeUnmount(() => void asking++);
 
