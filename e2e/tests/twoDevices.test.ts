@@ -2,6 +2,7 @@ import type { StoredTrial } from '@rough-gear/contract/api';
 import { rowIdsOf, type Trial } from '@rough-gear/core';
 import type { Browser, Page } from '@playwright/test';
 import { expect, Heron, open, test } from '../fixtures.js';
+import { objections } from '../objections.js';
 import type { TestServer } from '../server.js';
 
 /** A phone and a laptop, two windows, two moments: what was written on one of them is never gone without a word. */
@@ -104,7 +105,8 @@ test('what was written while it was closed elsewhere is kept, and becomes a tria
   await phone.context().setOffline(false);
   await phone.reload();
   const apart = phone.getByRole('alert').filter({ hasText: 'closed on another device' });
-  await expect(apart).toContainText('1 row that you wrote here are not in it');
+  await expect(apart).toContainText('1 row that you wrote here is not in it');
+  expect(await objections(phone)).toEqual([]);
   // It is asked again until it is decided.
   await phone.reload();
   await apart.getByRole('button', { name: 'A trial of their own' }).click();
@@ -130,7 +132,8 @@ test('two devices that change one thing see both, and a person decides', async (
   await expect.poll(() => voltsIn(server, id)).toEqual([12.6, 12.5]);
   await phone.context().setOffline(false);
   const clash = phone.getByRole('alert', { name: 'Written on two devices' });
-  await expect(clash).toContainText(/Reading 1.*here 12\.8 V.*there 12\.6 V/s, { timeout: 20_000 });
+  await expect(clash).toContainText(/Reading 1.*mine 12\.8 V.*theirs 12\.6 V/s, { timeout: 20_000 });
+  expect(await objections(phone)).toEqual([]);
   await clash.getByRole('button', { name: 'Take mine' }).click();
   await expect(clash).toBeHidden();
   await expect.poll(() => voltsIn(server, id)).toEqual([12.8, 12.5]);

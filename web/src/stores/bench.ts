@@ -1,7 +1,7 @@
 import type { StoredTrial, TrialSummary } from '@rough-gear/contract/api';
 import type { Taking, Trial } from '@rough-gear/core';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { api, Unreachable } from '../api/client.js';
 import { useTrialSaving } from './bench/saving.js';
 
@@ -17,6 +17,11 @@ export const useBench = defineStore('bench', () => {
   const openFailure = ref('');
   const saving = useTrialSaving({ id, trial });
   const closed = computed(() => trial.value?.closedAt !== undefined);
+
+  // Closed here or elsewhere: the list of trials says so.
+  watch(closed, (now, before) => {
+    if (now && before === false && bookState.value === 'there') void loadBook();
+  });
 
   async function loadBook(): Promise<void> {
     if (bookState.value !== 'there') bookState.value = 'loading';

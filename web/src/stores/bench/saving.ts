@@ -99,7 +99,12 @@ export function useTrialSaving({ id, trial }: Open) {
     if (asStored) outbox.empty(trialId);
     if (asStored || closedAt !== undefined) {
       if (isShown) trial.value = stored.trial;
-      if (!asStored) meetClosed(trialId, stored.trial, merged.clashes.reduce(withMine, merged.trial));
+      if (!asStored)
+        meetClosed(
+          trialId,
+          stored.trial,
+          [...(isShown ? clashes.value : []), ...merged.clashes].reduce(withMine, merged.trial),
+        );
       return;
     }
     if (isShown) trial.value = merged.trial;

@@ -8,7 +8,10 @@ import { useBench } from '../../stores/bench.js';
 const { apart } = defineProps<{ apart: { readonly mine: Trial; readonly rows: number } }>();
 const bench = useBench();
 const router = useRouter();
-const what = computed(() => (apart.rows > 0 ? counted(apart.rows, 'row') : 'changes'));
+const what = computed(() => {
+  if (apart.rows === 0) return 'Changes that you wrote here are not in it.';
+  return `${counted(apart.rows, 'row')} that you wrote here ${apart.rows === 1 ? 'is' : 'are'} not in it.`;
+});
 
 async function begin(): Promise<void> {
   const id = await bench.beginApart();
@@ -19,7 +22,7 @@ async function begin(): Promise<void> {
 <template>
   <div role="alert" class="mb-3 border border-gives bg-sheet p-3">
     <p>
-      <b>This trial was closed on another device. {{ what }} that you wrote here are not in it.</b>
+      <b>This trial was closed on another device. {{ what }}</b>
       They are kept in this browser. What shall become of them?
     </p>
     <p class="mt-1 flex flex-wrap gap-x-5">

@@ -52,10 +52,10 @@ function valueText({ place }: Clash, value: unknown): string {
       >
         <span class="min-w-40">{{ placeText(clash) }}</span>
         <span
-          >here <b class="figures">{{ valueText(clash, clash.mine) }}</b></span
+          >mine <b class="figures">{{ valueText(clash, clash.mine) }}</b></span
         >
         <span
-          >there <b class="figures">{{ valueText(clash, clash.theirs) }}</b></span
+          >theirs <b class="figures">{{ valueText(clash, clash.theirs) }}</b></span
         >
         <button type="button" class="act ml-auto min-h-6" @click="bench.decide(clash, true)">Take mine</button>
         <button type="button" class="act min-h-6" @click="bench.decide(clash, false)">Leave theirs</button>

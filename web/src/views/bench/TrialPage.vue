@@ -56,7 +56,7 @@ const under = computed(() => {
       </div>
       <p v-if="bench.refusal" role="alert" class="mb-2 text-sm text-gives">{{ bench.refusal }}</p>
       <TrialApart v-if="bench.apart" :apart="bench.apart" />
-      <TrialClashes v-if="bench.clashes.length > 0" />
+      <TrialClashes v-if="bench.clashes.length > 0 && !bench.closed" />
       <div class="grid items-start gap-x-6 gap-y-4 xl:grid-cols-2">
         <div class="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-4">
           <SetUp />

@@ -6,6 +6,7 @@ import { useAccess } from '../../stores/access.js';
 import AccessSection from './AccessSection.vue';
 import ArchiveSection from './ArchiveSection.vue';
 import BackupSection from './BackupSection.vue';
+import DamagedSection from './DamagedSection.vue';
 import { bytesText } from './bytesText.js';
 
 /** What this server holds, where copies of it are, and who may come in. */
@@ -46,6 +47,7 @@ const held = computed(() => {
       <h1 class="text-2xl">Data</h1>
       <p class="text-second">Everything lies in one folder of the machine that serves it.</p>
     </div>
+    <DamagedSection />
     <p v-if="failure" role="alert" class="border border-gives bg-sheet p-3">
       {{ failure }}<button type="button" class="act ml-3 underline" @click="load">Try again</button>
     </p>

@@ -10,7 +10,7 @@ const plan = usePlan();
 
 <template>
   <div role="alert" class="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-ink bg-sheet px-4 py-2">
-    <p class="grow">
+    <p class="basis-full">
       <b
         >Another window was closed before its changes were saved{{
           draft.at ? `, ${formatDistanceToNow(new Date(draft.at), { addSuffix: true })}` : ''

@@ -8,7 +8,7 @@ const plan = usePlan();
 
 <template>
   <div role="alert" class="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-ink bg-sheet px-4 py-2">
-    <p class="grow">
+    <p class="basis-full">
       <b
         >This plan was saved elsewhere
         {{ plan.stored ? formatDistanceToNow(new Date(plan.stored.savedAt), { addSuffix: true }) : '' }}.</b
