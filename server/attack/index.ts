@@ -1,5 +1,6 @@
 import type { Attack } from './attack.js';
 import { sheets } from './csv.js';
+import { devices } from './devices.js';
 import { fullDisk } from './fullDisk.js';
 import { plans } from './fuzz.js';
 import { kill } from './kill.js';
@@ -7,4 +8,4 @@ import { slow, strangers } from './network.js';
 import { fleet, writers } from './writers.js';
 
 /** Every attack, in the order in which they are made. */
-export const ATTACKS: readonly Attack[] = [kill, fullDisk, writers, fleet, plans, sheets, strangers, slow];
+export const ATTACKS: readonly Attack[] = [kill, fullDisk, writers, devices, fleet, plans, sheets, strangers, slow];

@@ -1,9 +1,18 @@
 import { ATTACKS } from './index.js';
 
-/** npm run attack: every attack at its full length against the built server, and a table of what came of it. */
+/**
+ * npm run attack: every attack at its full length against the built server, and a table of what came of it. Words given make
+ * those alone whose name holds one of them: npm run attack -- devices.
+ */
+const words = process.argv.slice(2);
+const chosen = ATTACKS.filter(({ name }) => words.length === 0 || words.some((word) => name.includes(word)));
+if (chosen.length === 0) {
+  process.stderr.write(`No attack is called so. There are: ${ATTACKS.map(({ name }) => name).join(', ')}.\n`);
+  process.exit(2);
+}
 const rows: string[][] = [['attack', 'aims at', 'tried', 'seen', 'held']];
 let failed = 0;
-for (const { name, aims, run } of ATTACKS) {
+for (const { name, aims, run } of chosen) {
   process.stderr.write(`${name} …\n`);
   const { tried, seen, broken } = await run('long');
   if (broken.length > 0) failed++;

@@ -60,6 +60,8 @@ describe.skipIf(!disk)('A disk that really is full', () => {
         }
     }
     expect(refused).toBeGreaterThan(10);
+    // A backup has no room either, and says so.
+    await request(made.app).post('/api/data/backups').send({}).expect(507);
     rmSync(filler, { force: true });
     let after = await save(revision, 'room again');
     for (let i = 0; i < 3 && after.status !== 200; i++) after = await save(revision, 'room again');

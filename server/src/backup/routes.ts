@@ -4,6 +4,7 @@ import { Router } from 'express';
 import { IsNull, Not } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity, ShelfEntity } from '../db/entities.js';
+import { StorageProblem, storageFailureOf } from '../db/failure.js';
 import { fileIn } from '../db/open.js';
 import { freeBytes } from '../health.js';
 import { HttpProblem } from '../http/problem.js';
@@ -32,7 +33,12 @@ export function dataRoutes(data: Database, folder: string, daily: DailyBackups):
   });
 
   router.post('/backups', async (_request, response) => {
-    response.status(201).json(await makeBackup(folder, 'by-hand', (file) => data.copyTo(file)));
+    try {
+      response.status(201).json(await makeBackup(folder, 'by-hand', (file) => data.copyTo(file)));
+    } catch (problem) {
+      const failure = storageFailureOf(problem);
+      throw failure ? new StorageProblem(failure, problem) : problem;
+    }
   });
 
   router.get('/backups/:name', (request, response) => {
