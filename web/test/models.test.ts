@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { CHECKS, TERM_IDS } from '@rough-gear/core';
+import katex from 'katex';
 import { describe, expect, it } from 'vitest';
+import { pageOf } from '../src/views/models/page.js';
 import { sectionId } from '../src/views/models/sectionId.js';
 import { sectionOf } from '../src/views/models/sectionOf.js';
 
@@ -9,8 +11,8 @@ const sections = new Set([...page.matchAll(/^## (.+)$/gm)].map(([, heading]) => 
 
 describe('the page of models', () => {
   it('names its sections by their headings', () => {
-    expect(sectionId('Motor heat (`motor/heat`, `duty`)')).toBe('motor-heat');
-    expect(sectionId('What gives first (`limits`)')).toBe('what-gives-first');
+    expect(sectionId('Motor heat')).toBe('motor-heat');
+    expect(sectionId('What gives first')).toBe('what-gives-first');
   });
 
   it('has the section every working leads to', () => {
@@ -18,6 +20,24 @@ describe('the page of models', () => {
     for (const term of TERM_IDS) expect(sections, term).toContain(sectionOf({ of: 'term', term }));
     expect(sections).toContain(sectionOf({ of: 'demand', situation: 'working' }));
     expect(sections).toContain(sectionOf({ of: 'rung', rung: 'volts', situation: 'working' }));
+  });
+
+  it('has one formula a line, between dollar signs, each of which can be set', () => {
+    const alone = page.split('\n').filter((line) => line.includes('$$'));
+    expect(alone.length).toBeGreaterThan(100);
+    for (const line of alone) expect(line).toMatch(/^\$\$[^$]+\$\$$/);
+    const all = [...page.matchAll(/\$\$?([^$]+)\$\$?/g)].map(([, source]) => source!);
+    for (const source of all) expect(() => katex.renderToString(source, { throwOnError: true }), source).not.toThrow();
+    expect(pageOf(page).match(/class="formula"/g)).toHaveLength(alone.length);
+    expect(pageOf(page)).not.toContain('katex-error');
+  });
+
+  it('names no source file to a reader', () => {
+    expect(page).not.toMatch(/`[a-z]+\/[A-Za-z/]+`|\.ts\b/);
+  });
+
+  it('leads to its own sections alone', () => {
+    for (const [, section] of page.matchAll(/\]\(#([^)]+)\)/g)) expect(sections).toContain(section);
   });
 
   it('works cases by hand', () => {

@@ -1,27 +1,22 @@
 <script setup lang="ts">
-import MarkdownIt from 'markdown-it';
+import 'katex/dist/katex.min.css';
 import { computed, nextTick, onMounted, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import text from '../../../../docs/models.md?raw';
+import { pageOf } from './page.js';
 import { sectionId } from './sectionId.js';
 
 /** Every model with its formula, assumptions, range and source: the repository's own page, shipped with the application. */
 const route = useRoute();
-const markdown = new MarkdownIt();
 
 /** Headings as a list at the side, and as places the workings lead to. */
 const sections = computed(() =>
   [...text.matchAll(/^## (.+)$/gm)].map(([, heading]) => ({
     id: sectionId(heading!),
-    title: heading!.replace(/ \(.*/, ''),
+    title: heading!,
   })),
 );
-markdown.renderer.rules['heading_open'] = (tokens, index) => {
-  const { tag } = tokens[index]!;
-  return `<${tag} id="${sectionId(tokens[index + 1]?.content ?? '')}" tabindex="-1">`;
-};
-/** Other pages of the repository are not served here: their names stand without a link. */
-const html = markdown.render(text.replace(/\[([^\]]+)\]\((?!https?:)[^)]+\)/g, '$1'));
+const html = pageOf(text);
 
 function go(): void {
   void nextTick(() => document.getElementById(route.hash.slice(1))?.scrollIntoView());
@@ -63,6 +58,14 @@ watch(() => route.hash, go);
 .models :deep(ul) {
   list-style: disc;
   padding-left: 1.25rem;
+}
+/* A formula stands alone, and breaks at an operator where it is wider than a phone. */
+.models :deep(.formula) {
+  margin: 0.6rem 0 0.6rem 1.25rem;
+  max-width: none;
+}
+.models :deep(.formula .katex) {
+  font-size: 1.12em;
 }
 .models :deep(code) {
   font-family: var(--font-mono);
