@@ -15,6 +15,7 @@ import {
   withValue,
 } from '../src/shelf/index.js';
 import { exportCsv, importCsv } from '../src/shelf/files.js';
+import { FORMULA, withoutGuard } from '../src/shelf/formulas.js';
 
 const shelf = (
   JSON.parse(readFileSync(new URL('../demo/shelf.json', import.meta.url), 'utf8')) as {
@@ -261,6 +262,18 @@ describe('A file for spreadsheets', () => {
     own('wire')
       .slice(0, 1)
       .map((item) => ({ ...item, part: { ...item.part, name } }));
+
+  it.each(['＝1+1', '＋1', '－cmd', '＠SUM(A1)', ' =1+1', '\u00a0=1+1', '\u200b@SUM(A1)', '\ufeff+cmd', '\t=1+1'])(
+    'sees a formula in %j, too, and gives it back as it was',
+    (cell) => {
+      expect(cell).toMatch(FORMULA);
+      expect(withoutGuard(`'${cell}`)).toBe(cell);
+    },
+  );
+
+  it.each(['5', '-5', '+5.5', '-.5e3', 'a = b', '3 = 3', 'motor, 12 V'])('sees none in %j', (cell) => {
+    expect(cell).not.toMatch(FORMULA);
+  });
 
   it.each(['=1+1', '+cmd', '-2+3', '@SUM(A1)', "'=quoted", "''twice", "'plain", '-', '- a dash', '+5', '-5.5e3'])(
     'holds the name %s so that nothing runs, and reads it back as it was',

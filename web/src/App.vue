@@ -2,10 +2,11 @@
 import { Toaster } from 'vue-sonner';
 import 'vue-sonner/style.css';
 import { onMounted, ref } from 'vue';
-import { useRoute } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import AppHeader from './AppHeader.vue';
 import ShortcutSheet from './ShortcutSheet.vue';
 import { keepsNothing } from './keeping/keeping.js';
+import { isOldPage, pieceMissing } from './newVersion.js';
 import { useShortcuts } from './composables/useShortcuts.js';
 import { useAccess } from './stores/access.js';
 import { usePreferences } from './stores/preferences.js';
@@ -15,6 +16,9 @@ const sheet = ref(false);
 const route = useRoute();
 const access = useAccess();
 onMounted(() => void access.load());
+// A link whose page is gone would do nothing.
+useRouter().onError(() => void pieceMissing());
+const reload = (): void => location.reload();
 useShortcuts(() => (sheet.value = !sheet.value));
 </script>
 
@@ -25,6 +29,11 @@ useShortcuts(() => (sheet.value = !sheet.value));
     >
     <!-- In the pit there is room for nothing but the work. -->
     <AppHeader v-if="route.name !== 'pit'" @shortcuts="sheet = true" />
+    <p v-if="isOldPage" role="alert" class="not-printed border-b border-ink bg-sheet px-4 py-2">
+      <b>There is a new version of the program.</b> Reload the page to go on with it: what is not saved yet is kept in
+      this browser.
+      <button type="button" class="act ml-3 min-h-6" @click="reload">Reload</button>
+    </p>
     <p v-if="keepsNothing && access.mayChange" role="alert" class="not-printed px-4 py-1 text-sm text-gives">
       {{ keepsNothing }} What you write is on this page alone until it says that it is saved: leave it open.
     </p>
