@@ -1,5 +1,6 @@
+import { randomUUID } from 'node:crypto';
 import type { ArchiveReport, PlanPage } from '@rough-gear/contract';
-import type { Part } from '@rough-gear/core';
+import type { DiaryEntry, Part } from '@rough-gear/core';
 import { strToU8, zipSync } from 'fflate';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
@@ -116,5 +117,68 @@ describe('An archive of everything', () => {
     const { body } = await bring(made, bad);
     expect((body as ArchiveReport).refused).toHaveLength(4);
     expect(await made.sql('SELECT count(*) AS n FROM "plan" WHERE "name" = \'x\'')).toEqual([{ n: 0 }]);
+  });
+
+  it('refuses by name, before anything of it is written, what does not hold together', async () => {
+    const made = await testApp();
+    const there = await made.plans.create({ ...heron, name: 'There' });
+    const tick = (id: string, note: string) => ({
+      id,
+      at: '2026-11-28T09:00:00Z',
+      who: 'Ada',
+      kind: 'checked',
+      match: 3,
+      check: 'chain',
+      state: 'fine',
+      asks: 'nothing',
+      note,
+    });
+    const known = tick('7d2a0000-0000-4000-8000-0000000000a1', '');
+    await made.diaries.add((await made.plans.create({ ...heron, name: 'Other' })).id, [known as DiaryEntry]);
+    const save = (revision: number) => ({ revision, savedAt: '2026-03-01T00:00:00Z', document: JSON.stringify(heron) });
+    const plan = (name: string, numbers: readonly number[]) => ({
+      id: randomUUID(),
+      name,
+      revision: 2,
+      savedAt: '2026-03-01T00:00:00Z',
+      deletedAt: null,
+      revisions: numbers.map(save),
+    });
+    const trial = {
+      kind: 'pack',
+      subject: { name: 'a pack' },
+      startedAt: '2026-11-12T17:00:00Z',
+      who: 'a\u0000b',
+      used: '',
+      note: '',
+      given: {},
+      said: {},
+      readings: {},
+      struck: [],
+    };
+    const files = {
+      'archive.json': { format: 'rough-gear-archive', version: 1, madeAt: '2026-03-01T00:00:00Z', program: '0' },
+      'plans/twice.json': plan('Twice', [1, 2, 2]),
+      'plans/above.json': plan('Above', [2, 3]),
+      'plans/none.json': plan('None', [1]),
+      'plans/sound.json': plan('Sound', [1, 2]),
+      'trials/t.json': { id: '7d2a0000-0000-4000-8000-0000000000b1', trial, takings: [] },
+      'diaries/text.json': { planId: there.id, entries: [tick('7d2a0000-0000-4000-8000-0000000000a2', 'a\u0000b')] },
+      'diaries/other.json': { planId: there.id, entries: [known] },
+    };
+    const bytes = zipSync(
+      Object.fromEntries(Object.entries(files).map(([name, content]) => [name, strToU8(JSON.stringify(content))])),
+    );
+    const report = (await bring(made, bytes).expect(200)).body as ArchiveReport;
+    expect(report).toMatchObject({ plansAdded: 1, trialsAdded: 0, entriesAdded: 0 });
+    expect(report.refused).toEqual([
+      'Twice: its revision 2 is there twice',
+      'Above: its revision 3 is newer than its newest, 2',
+      'None: its revision 2 is missing',
+      expect.stringMatching(/^trial 7d2a0000-0000-4000-8000-0000000000b1: who: /),
+      expect.stringMatching(/^diary .*note/),
+      expect.stringContaining('is another robot’s'),
+    ]);
+    expect(await made.sql('SELECT count(*) AS n FROM "diary"')).toEqual([{ n: 1 }]);
   });
 });

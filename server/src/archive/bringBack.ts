@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { partSchema, readPlanText, type ArchiveReport } from '@rough-gear/contract';
+import { partSchema, problemText, readPlanText, type ArchiveReport, type Problem } from '@rough-gear/contract';
+import { readTrial } from '@rough-gear/contract/bench';
 import { MOST_ON_SHELF } from '@rough-gear/contract/shelf-files';
+import { textProblems } from '@rough-gear/contract/text';
 import type { Part } from '@rough-gear/core';
 import type Joi from 'joi';
 import type { EntityManager } from 'typeorm';
@@ -85,6 +87,11 @@ function checked<T>(schema: Joi.Schema<T>, name: string, text: string, refused: 
 
 /** A trial that is not here; one that is was measured once, and stays. */
 async function bringTrial(data: Database, trial: ArchivedTrial, report: Report): Promise<void> {
+  const read = readTrial(trial.trial);
+  if (!read.ok) {
+    report.refused.push(`trial ${trial.id}: ${said(read.problems)}`);
+    return;
+  }
   const { added, there, refused } = await new TrialStore(data).bring([trial]);
   report.trialsAdded += added;
   report.trialsThere += there;
@@ -93,15 +100,24 @@ async function bringTrial(data: Database, trial: ArchivedTrial, report: Report):
 
 /** Entries that are not here, of a plan that is: it came before, or was here. */
 async function bringDiary(data: Database, { planId, entries }: ArchivedDiary, report: Report): Promise<void> {
+  const problems = textProblems(entries);
+  if (problems.length > 0) {
+    report.refused.push(`diary ${planId}: ${said(problems)}`);
+    return;
+  }
   const came = await new DiaryStore(data).add(planId, entries);
   if (came.outcome === 'added') report.entriesAdded += came.added;
+  else if (came.outcome === 'elsewhere') report.refused.push(`diary ${planId}: its entry ${came.id} is another robot’s`);
   else report.refused.push(`diary ${planId}: ${came.outcome === 'full' ? 'it is full' : 'its robot is not here'}`);
 }
 
+const said = (problems: readonly Problem[]): string => problemText(problems).split('\n')[0]!.slice(0, 200);
+
 async function bringPlan(data: Database, plan: ArchivedPlan, report: Report): Promise<void> {
   const newest = plan.revisions.find(({ revision }) => revision === plan.revision);
-  if (!newest) {
-    report.refused.push(`${plan.name}: its revision ${plan.revision} is missing`);
+  const wrong = wrongRevisions(plan);
+  if (!newest || wrong !== undefined) {
+    report.refused.push(`${plan.name}: ${wrong ?? `its revision ${plan.revision} is missing`}`);
     return;
   }
   const came = await data.write(async (manager) => {
@@ -121,6 +137,15 @@ async function bringPlan(data: Database, plan: ArchivedPlan, report: Report): Pr
   if (came === 'added') report.plansAdded++;
   else if (came === 'there') report.plansThere++;
   else report.plansBeside.push(came);
+}
+
+/** What is wrong with the saves of a plan, seen before anything of it is written. */
+function wrongRevisions({ revision: newest, revisions }: ArchivedPlan): string | undefined {
+  const numbers = revisions.map(({ revision }) => revision);
+  const twice = numbers.find((number, i) => numbers.indexOf(number) !== i);
+  if (twice !== undefined) return `its revision ${twice} is there twice`;
+  const above = numbers.find((number) => number > newest);
+  return above === undefined ? undefined : `its revision ${above} is newer than its newest, ${newest}`;
 }
 
 /** The document under a name that says where it came from; one that cannot be read keeps its own inside. */
