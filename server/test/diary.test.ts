@@ -31,8 +31,14 @@ const post = (entries: readonly DiaryEntry[], since?: string) =>
   http()
     .post(`/api/diary/${id}${since === undefined ? '' : `?since=${since}`}`)
     .send({ entries });
+/** As they were written; when they came is the server's own. */
+const asWritten = (entries: readonly DiaryEntry[]): readonly DiaryEntry[] =>
+  entries.map(({ receivedAt, ...entry }) => {
+    expect(Date.parse(receivedAt!)).not.toBeNaN();
+    return entry;
+  });
 const read = async (planId = id): Promise<readonly DiaryEntry[]> =>
-  ((await http().get(`/api/diary/${planId}`).expect(200)).body as { entries: DiaryEntry[] }).entries;
+  asWritten(((await http().get(`/api/diary/${planId}`).expect(200)).body as DiaryNews).entries);
 
 describe('the diary of a robot', () => {
   it('keeps what two phones wrote, by when it came, sent twice or not', async () => {
@@ -65,13 +71,30 @@ describe('the diary of a robot', () => {
     await post([full[1]!, tick('rope', '2026-11-28T09:00:00Z')]).expect(409);
   });
 
+  it('goes by when an entry came, not by a clock that is years off', async () => {
+    const wrong = { ...tick('chain', '2999-01-01T00:00:00Z'), state: 'fault', asks: 'a trial' } as DiaryEntry;
+    const forged = { ...wrong, receivedAt: '2999-01-02T00:00:00Z' };
+    await post([forged]).expect(200);
+    expect((await http().get('/api/diary/faults')).body).toMatchObject({ faults: [{ planId: id }] });
+    await post([{ ...tick('chain', '2026-11-28T09:00:00Z'), state: 'new part' } as DiaryEntry]).expect(200);
+    expect((await http().get('/api/diary/faults')).body).toEqual({ faults: [] });
+    expect((await read())[0]!.at).toBe('2999-01-01T00:00:00Z');
+  });
+
+  it('takes no day that is none, and an id in one case alone', async () => {
+    const entry = tick('chain', '2026-02-31T00:00:00Z');
+    expect(JSON.stringify((await post([entry]).expect(422)).body)).toContain('[0].at');
+    const loud = { ...tick('chain', '2026-02-28T00:00:00Z'), id: entry.id.toUpperCase() };
+    expect(JSON.stringify((await post([loud]).expect(422)).body)).toContain('[0].id');
+  });
+
   it('tells a device what is new since it asked, in a post and in a get', async () => {
     const [first, second, third] = ['chain', 'rope', 'belt'].map((check) => tick(check, '2026-11-28T09:00:00Z'));
     const begun = (await post([first!]).expect(200)).body as DiaryNews;
-    expect(begun).toMatchObject({ entries: [first], whole: true });
+    expect([asWritten(begun.entries), begun.whole]).toEqual([[first], true]);
     await post([second!]).expect(200);
     const news = (await post([third!], begun.cursor).expect(200)).body as DiaryNews;
-    expect(news).toMatchObject({ entries: [second, third], whole: false });
+    expect([asWritten(news.entries), news.whole]).toEqual([[second, third], false]);
     const nothing = (await http().get(`/api/diary/${id}?since=${news.cursor}`).expect(200)).body as DiaryNews;
     expect(nothing).toEqual({ entries: [], cursor: news.cursor, whole: false });
   });

@@ -6,6 +6,7 @@ import { anyQuantity } from '../plan/quantity.js';
 import { shortened, type Problem } from '../plan/problem.js';
 import { problemOf } from '../plan/read.js';
 import { textProblems } from '../plan/text.js';
+import { moment } from '../plan/moment.js';
 
 /** So many rows are kept of one trial, and so many columns. */
 export const MOST_ROWS = 200_000;
@@ -34,8 +35,8 @@ export const trialSchema = Joi.object<Trial>({
     .valid(...TRIAL_KINDS)
     .required(),
   subject: subject.required(),
-  startedAt: Joi.string().isoDate().required(),
-  closedAt: Joi.string().isoDate(),
+  startedAt: moment().required(),
+  closedAt: moment(),
   who: words(120).required(),
   used: words(500).required(),
   note: words(4000).required(),
@@ -60,7 +61,7 @@ export const trialSchema = Joi.object<Trial>({
 const text = (most: number) => Joi.string().max(most).required();
 
 export const takingSchema = Joi.object<Taking>({
-  at: Joi.string().isoDate().required(),
+  at: moment().required(),
   robot: text(120).allow(''),
   part: text(120),
   figures: Joi.array()

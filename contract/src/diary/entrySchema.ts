@@ -12,6 +12,7 @@ import { shortened, type Problem } from '../plan/problem.js';
 import { problemOf } from '../plan/read.js';
 import { textProblems } from '../plan/text.js';
 import { DIMENSIONS } from '../units/units.js';
+import { moment } from '../plan/moment.js';
 
 /** So many entries a robot's diary has, and so many come at once. */
 export const MOST_ENTRIES = 20_000;
@@ -55,8 +56,11 @@ const SAID: Readonly<Record<DiaryKind, Readonly<Record<string, Joi.Schema>>>> = 
 };
 
 const written = Joi.object({
-  id: Joi.string().guid().required(),
-  at: Joi.string().isoDate().required(),
+  // In one case, so that a line is not there twice.
+  id: Joi.string().guid().lowercase().required(),
+  at: moment().required(),
+  // The server says it, whatever comes in; an archive brings it along.
+  receivedAt: moment(),
   who: words(120),
   kind: oneOf(Object.keys(SAID)),
 });

@@ -24,6 +24,7 @@ import Joi from 'joi';
 import type { Writable } from './writable.js';
 import { atLeastOne, efficiency, gauge, notNegative, positive, share, temperature } from './quantity.js';
 import { dirtStood, partName, remark, sealing, shaftForm, title } from './words.js';
+import { moment } from './moment.js';
 
 const common = {
   name: partName.required(),
@@ -367,5 +368,5 @@ export const partCopy = Joi.object<PartCopy, true>({
   part: part.required(),
   shelfId: Joi.string().max(80),
   shelfRevision: Joi.number().integer().min(1),
-  copiedAt: Joi.string().isoDate(),
+  copiedAt: moment(),
 });

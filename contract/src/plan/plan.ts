@@ -28,6 +28,7 @@ import { script } from './script.js';
 import { stage } from './stage.js';
 import { supplyNode } from './supply.js';
 import type { Writable } from './writable.js';
+import { moment } from './moment.js';
 
 const id = Joi.string().max(40).required();
 const choice = Joi.object<Writable<Choice>, true>({
@@ -80,7 +81,7 @@ const claim = Joi.object<Claim, true>({
 
 const reason = Joi.object<Writable<Reason>, true>({
   id,
-  writtenAt: Joi.string().isoDate().required(),
+  writtenAt: moment().required(),
   mechanism: id,
   job: id,
   choice: id,

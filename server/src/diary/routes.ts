@@ -27,7 +27,7 @@ export function diaryRoutes(store: DiaryStore): Router {
   router.post('/:planId', async (request, response) => {
     const read = readEntries((request.body as { entries?: unknown } | undefined)?.entries);
     if (!read.ok) throw new HttpProblem(422, 'This is no entry of a diary', { problems: read.problems });
-    const came = await store.add(idOf(request), read.entries, sinceOf(request));
+    const came = await store.add(idOf(request), read.entries, { since: sinceOf(request) });
     if (came.outcome === 'missing') throw missing();
     if (came.outcome === 'full') throw new HttpProblem(409, 'The diary of this robot is full');
     if (came.outcome === 'elsewhere')

@@ -13,6 +13,14 @@ export type DiaryAdded =
   /** The id of one is that of an entry of another robot. */
   | { readonly outcome: 'elsewhere'; readonly id: string };
 
+/** How entries come. */
+interface Coming {
+  /** What the device knows already. */
+  readonly since?: string;
+  /** Out of an archive: they were received when it says. */
+  readonly archived?: boolean;
+}
+
 /** So many ids are asked for at once. */
 const AT_ONCE = 500;
 
@@ -21,7 +29,10 @@ const AT_ONCE = 500;
  * other both keep what they wrote. A device is told what is new since the cursor that it was given before.
  */
 export class DiaryStore {
-  constructor(private readonly data: Database) {}
+  constructor(
+    private readonly data: Database,
+    private readonly now: () => string = () => new Date().toISOString(),
+  ) {}
 
   /** The whole diary, in the order in which it was received; `undefined` where there is no such robot. */
   async of(planId: string): Promise<readonly DiaryEntry[] | undefined> {
@@ -51,7 +62,7 @@ export class DiaryStore {
   }
 
   /** Adds what is not there yet. What is there already is acknowledged, also when there is room for no more. */
-  async add(planId: string, entries: readonly DiaryEntry[], since?: string): Promise<DiaryAdded> {
+  async add(planId: string, entries: readonly DiaryEntry[], { since, archived = false }: Coming = {}): Promise<DiaryAdded> {
     return this.data.write(async (manager): Promise<DiaryAdded> => {
       if (!(await manager.existsBy(PlanEntity, { id: planId }))) return { outcome: 'missing' };
       const known = new Map<string, string>();
@@ -64,8 +75,12 @@ export class DiaryStore {
       if (elsewhere) return { outcome: 'elsewhere', id: elsewhere.id };
       const fresh = [...new Map(entries.map((entry) => [entry.id, entry])).values()].filter(({ id }) => !known.has(id));
       if ((await manager.countBy(DiaryEntity, { planId })) + fresh.length > MOST_ENTRIES) return { outcome: 'full' };
-      for (const entry of fresh)
-        await manager.insert(DiaryEntity, { id: entry.id, planId, at: entry.at, entry: JSON.stringify(entry) });
+      const now = this.now();
+      for (const entry of fresh) {
+        const receivedAt = (archived ? entry.receivedAt : undefined) ?? now;
+        const { id, at } = entry;
+        await manager.insert(DiaryEntity, { id, planId, at, entry: JSON.stringify({ ...entry, receivedAt }) });
+      }
       return { outcome: 'added', added: fresh.length, news: await newsOf(manager, planId, since) };
     });
   }
@@ -85,7 +100,8 @@ async function newsOf(manager: EntityManager, planId: string, since = ''): Promi
   const rows = await manager.find(DiaryEntity, { where: { planId, seq: MoreThan(after) }, order: { seq: 'ASC' } });
   const last = rows.at(-1);
   return {
-    entries: rows.map(({ entry }) => JSON.parse(entry) as DiaryEntry),
+    // Those of an earlier version were received when they were written, for all that is known.
+    entries: rows.map(({ at, entry }) => ({ receivedAt: at, ...(JSON.parse(entry) as DiaryEntry) })),
     cursor: last ? cursorOf(last) : after > 0 ? since : '',
     whole: after === 0,
   };

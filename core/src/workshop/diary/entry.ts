@@ -15,9 +15,11 @@ export type FaultAsks = (typeof FAULT_ASKS)[number];
 interface Written {
   /** Made where it was written, so that it can be sent twice and counts once. */
   readonly id: string;
-  /** ISO 8601 */
+  /** ISO 8601, by the clock of who wrote it. */
   readonly at: string;
   readonly who: string;
+  /** ISO 8601, by the server's clock; absent until it is there. */
+  readonly receivedAt?: string;
 }
 
 /** So many pieces, or metres, went a step on; fewer than nothing takes back what was said too much. */
@@ -97,17 +99,28 @@ export type DiaryKind = DiaryEntry['kind'];
 /** An entry before it is written: by whom and when comes with that. */
 export type DiaryDraft = DiaryEntry extends infer E ? (E extends DiaryEntry ? Omit<E, keyof Written> : never) : never;
 
-/** The order in which things were written: by time, and the same everywhere where two were written at once. */
-const inOrder = (a: DiaryEntry, b: DiaryEntry): number =>
-  a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+/** After all that the server has: what is not there yet. */
+const NOT_YET = '~';
 
 /**
- * Two diaries as one, each entry once, in the order in which they were written.
+ * The order that decides what was said last: as the server received it, since clocks of phones may be years off; what came
+ * together as it was written, and the same everywhere where two were written at once.
+ */
+const inOrder = (a: DiaryEntry, b: DiaryEntry): number => {
+  const [first, second] = [a, b].map(({ receivedAt = NOT_YET, at, id }) => [receivedAt, at, id]) as [string[], string[]];
+  const differs = first.findIndex((text, i) => text !== second[i]);
+  return differs < 0 ? 0 : first[differs]! < second[differs]! ? -1 : 1;
+};
+
+/**
+ * Two diaries as one, each entry once, in the order in which they came.
  *
  * @example mergedDiary([], []).length //=> 0
  */
 export function mergedDiary(a: readonly DiaryEntry[], b: readonly DiaryEntry[]): readonly DiaryEntry[] {
-  return [...new Map([...a, ...b].map((entry) => [entry.id, entry])).values()].sort(inOrder);
+  // Of two copies the one that the server gave counts: it says when it came.
+  const all = [...a, ...b].sort((x, y) => Number(x.receivedAt !== undefined) - Number(y.receivedAt !== undefined));
+  return [...new Map(all.map((entry) => [entry.id, entry])).values()].sort(inOrder);
 }
 
 /** Entries of a kind, the oldest first. */
