@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { statSync, readFileSync, writeFileSync } from 'node:fs';
 import type { ProblemDetails } from '@rough-gear/contract';
 import request from 'supertest';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { accessPath, LiveAccess, newAccess, readAccess, signedOut, writeAccess } from '../src/access/accessFile.js';
 import { hashOf, matches } from '../src/access/passphrase.js';
 import { heron, temporaryFolder, testApp } from './helper.js';
@@ -100,10 +100,32 @@ describe('A server that others can reach', () => {
     const asks = async (cookie: string) => (await request(made.app).get('/api/plans').set('Cookie', cookie)).status;
     const { headers } = await request(made.app).post('/api/access/sign-out').set('Cookie', one);
     expect(String(headers['set-cookie'])).toMatch(/rough-gear=;/);
-    expect([await asks(one), await asks(two)]).toEqual([200, 200]);
-    expect((await request(made.app).post('/api/access/sign-out-everywhere').set('Cookie', one)).status).toBe(200);
-    expect([await asks(one), await asks(two)]).toEqual([401, 401]);
+    // A copy of the cookie that lies somewhere else is worth nothing either, and nobody else is signed out.
+    expect([await asks(one), await asks(two)]).toEqual([401, 200]);
+    const three = await cookieOf(CHANGE);
+    expect((await request(made.app).post('/api/access/sign-out-everywhere').set('Cookie', three)).status).toBe(200);
+    expect([await asks(three), await asks(two)]).toEqual([401, 401]);
     expect(await asks(await cookieOf(CHANGE))).toBe(200);
+  });
+
+  it('ends a session by itself after a month, whoever kept its cookie', async () => {
+    const cookie = await cookieOf(CHANGE);
+    const asks = async () => (await request(made.app).get('/api/plans').set('Cookie', cookie)).status;
+    vi.useFakeTimers({ toFake: ['Date'], now: Date.now() + 29 * 24 * 3600e3 });
+    try {
+      expect(await asks()).toBe(200);
+      vi.setSystemTime(Date.now() + 2 * 24 * 3600e3);
+      expect(await asks()).toBe(401);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+
+  it('forgets an ended session once it would have ended by itself', () => {
+    const live = new LiveAccess(made.folder);
+    live.end({ id: 'old', began: Date.now() - 31 * 24 * 3600e3 });
+    live.end({ id: 'new', began: Date.now() });
+    expect(readAccess(made.folder)!.ended!.map((one) => one.id)).toEqual(['new']);
   });
 
   it('takes a new passphrase while it runs, and forgets the old one', async () => {

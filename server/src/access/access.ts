@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Access } from '@rough-gear/contract';
 import cookieSession from 'cookie-session';
 import { Router, type Request, type RequestHandler } from 'express';
@@ -6,7 +7,7 @@ import Joi from 'joi';
 import { oneAtATime } from '../http/oneAtATime.js';
 import { HttpProblem } from '../http/problem.js';
 import { READS } from '../http/sameOrigin.js';
-import type { AccessFile, LiveAccess } from './accessFile.js';
+import { MONTH, type AccessFile, type LiveAccess } from './accessFile.js';
 import { LONGEST, matches } from './passphrase.js';
 
 /** Ten wrong passphrases from one address in a quarter of an hour, and no more. */
@@ -14,11 +15,13 @@ const WRONG_AT_MOST = 10;
 const QUARTER = 15 * 60e3;
 /** A robot's page that is worked on sends some four requests a second. */
 const REQUESTS_A_MINUTE = 1200;
-const MONTH = 30 * 24 * 3600e3;
 
 interface Session {
   readonly role?: 'change' | 'look';
   readonly epoch?: number;
+  readonly id?: string;
+  /** ms since 1970 */
+  readonly began?: number;
 }
 
 /** So many requests an address in a time, and a plain word to whoever sends more. */
@@ -37,8 +40,11 @@ const limited = (
 
 /** What a session may do by what the file says now. */
 function roleOf(request: Request, file: AccessFile | undefined): Access {
-  const { role, epoch } = (request.session ?? {}) as Session;
-  return role && file?.[role] && epoch === file.epoch ? role : 'signed out';
+  const { role, epoch, id, began } = (request.session ?? {}) as Session;
+  if (!role || !file?.[role] || epoch !== file.epoch) return 'signed out';
+  // A browser forgets its cookie after a month; a copy of it somewhere else does not.
+  if (id === undefined || began === undefined || Date.now() - began > MONTH) return 'signed out';
+  return file.ended?.some((session) => session.id === id) ? 'signed out' : role;
 }
 
 /** What may be asked without signing in: how the service is, and to be let in. */
@@ -107,12 +113,14 @@ export function accessRoutes(live: LiveAccess | undefined): Router {
       if (error) throw new HttpProblem(400, 'A passphrase is wanted', { detail: error.message });
       const role = await roleFor((value as { passphrase: string }).passphrase);
       if (!role) throw new HttpProblem(403, 'That is not the passphrase');
-      request.session = { role, epoch: live.now()!.epoch } satisfies Session;
+      request.session = { role, epoch: live.now()!.epoch, id: randomUUID(), began: Date.now() } satisfies Session;
       response.json({ access: role });
     },
   );
 
   router.post('/sign-out', (request, response) => {
+    const { id, began } = (request.session ?? {}) as Session;
+    if (id !== undefined && began !== undefined && roleOf(request, live.now()) !== 'signed out') live.end({ id, began });
     request.session = null;
     response.json({ access: 'signed out' satisfies Access });
   });

@@ -16,7 +16,18 @@ export interface AccessFile {
   readonly change?: Hash;
   /** May look only. */
   readonly look?: Hash;
+  /** Sessions that were signed out of, until they would have ended by themselves: their cookies may lie somewhere still. */
+  readonly ended?: readonly EndedSession[];
 }
+
+export interface EndedSession {
+  readonly id: string;
+  /** When it began, ms since 1970. */
+  readonly began: number;
+}
+
+/** A session ends by itself after so long, ms. */
+export const MONTH = 30 * 24 * 3600e3;
 
 const hash = Joi.object<Hash>({
   salt: Joi.string().base64().required(),
@@ -28,6 +39,7 @@ const schema = Joi.object<AccessFile>({
   epoch: Joi.number().integer().min(1).required(),
   change: hash,
   look: hash,
+  ended: Joi.array().items(Joi.object<EndedSession>({ id: Joi.string().required(), began: Joi.number().required() })),
 });
 
 export const accessPath = (dataFolder: string): string => join(dataFolder, 'access.json');
@@ -58,7 +70,7 @@ export function writeAccess(dataFolder: string, file: AccessFile): void {
 }
 
 /** The same with everybody signed out. */
-export const signedOut = (file: AccessFile): AccessFile => ({ ...file, epoch: file.epoch + 1 });
+export const signedOut = (file: AccessFile): AccessFile => ({ ...file, epoch: file.epoch + 1, ended: [] });
 
 export const newAccess = (): AccessFile => ({ key: randomBytes(32).toString('base64'), epoch: 1 });
 
@@ -76,6 +88,14 @@ export class LiveAccess {
       this.seen = stamp;
     }
     return this.file;
+  }
+
+  /** Ends one session on this side, wherever its cookie is. */
+  end(session: EndedSession, now: number = Date.now()): void {
+    const file = this.now();
+    if (!file) return;
+    const ended = [...(file.ended ?? []), session].filter(({ began }) => now - began < MONTH);
+    writeAccess(this.dataFolder, { ...file, ended });
   }
 
   signEverybodyOut(): void {
