@@ -66,7 +66,10 @@ test('a plan of next year’s version is said to be one, and can be taken along 
   await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
 });
 
-test('a page of before an update says that there is a new version, and goes on after a reload', async ({ heron, page }) => {
+test('a page of before an update says that there is a new version, and goes on after a reload', async ({
+  heron,
+  page,
+}) => {
   await heron.open('lift', 'load');
   await heron.allThere();
   await page.unrouteAll();

@@ -3,7 +3,9 @@ import Joi from 'joi';
 /** A day of the calendar, not the thirty-first of a February. */
 const isDay = (text: string): boolean => {
   const [, year, month, day] = /^(\d{4})-(\d\d)-(\d\d)/.exec(text) ?? [];
-  return day === undefined || new Date(Date.UTC(Number(year), Number(month) - 1, Number(day))).getUTCDate() === Number(day);
+  return (
+    day === undefined || new Date(Date.UTC(Number(year), Number(month) - 1, Number(day))).getUTCDate() === Number(day)
+  );
 };
 
 /** A moment, ISO 8601. */

@@ -120,7 +120,8 @@ export function accessRoutes(live: LiveAccess | undefined): Router {
 
   router.post('/sign-out', (request, response) => {
     const { id, began } = (request.session ?? {}) as Session;
-    if (id !== undefined && began !== undefined && roleOf(request, live.now()) !== 'signed out') live.end({ id, began });
+    if (id !== undefined && began !== undefined && roleOf(request, live.now()) !== 'signed out')
+      live.end({ id, began });
     request.session = null;
     response.json({ access: 'signed out' satisfies Access });
   });

@@ -107,7 +107,8 @@ async function bringDiary(data: Database, { planId, entries }: ArchivedDiary, re
   }
   const came = await new DiaryStore(data).add(planId, entries, { archived: true });
   if (came.outcome === 'added') report.entriesAdded += came.added;
-  else if (came.outcome === 'elsewhere') report.refused.push(`diary ${planId}: its entry ${came.id} is another robot’s`);
+  else if (came.outcome === 'elsewhere')
+    report.refused.push(`diary ${planId}: its entry ${came.id} is another robot’s`);
   else report.refused.push(`diary ${planId}: ${came.outcome === 'full' ? 'it is full' : 'its robot is not here'}`);
 }
 

@@ -62,7 +62,11 @@ export class DiaryStore {
   }
 
   /** Adds what is not there yet. What is there already is acknowledged, also when there is room for no more. */
-  async add(planId: string, entries: readonly DiaryEntry[], { since, archived = false }: Coming = {}): Promise<DiaryAdded> {
+  async add(
+    planId: string,
+    entries: readonly DiaryEntry[],
+    { since, archived = false }: Coming = {},
+  ): Promise<DiaryAdded> {
     return this.data.write(async (manager): Promise<DiaryAdded> => {
       if (!(await manager.existsBy(PlanEntity, { id: planId }))) return { outcome: 'missing' };
       const known = new Map<string, string>();

@@ -107,7 +107,10 @@ const NOT_YET = '~';
  * together as it was written, and the same everywhere where two were written at once.
  */
 const inOrder = (a: DiaryEntry, b: DiaryEntry): number => {
-  const [first, second] = [a, b].map(({ receivedAt = NOT_YET, at, id }) => [receivedAt, at, id]) as [string[], string[]];
+  const [first, second] = [a, b].map(({ receivedAt = NOT_YET, at, id }) => [receivedAt, at, id]) as [
+    string[],
+    string[],
+  ];
   const differs = first.findIndex((text, i) => text !== second[i]);
   return differs < 0 ? 0 : first[differs]! < second[differs]! ? -1 : 1;
 };
