@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import 'katex/dist/katex.min.css';
-import { computed, nextTick, onMounted, watch } from 'vue';
+import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import text from '../../../../docs/models.md?raw';
-import { pageOf } from './page.js';
+import { pageOf, setFormulas } from './page.js';
 import { sectionId } from './sectionId.js';
 
 /** Every model with its formula, assumptions, range and source: the repository's own page, shipped with the application. */
@@ -21,7 +21,11 @@ const html = pageOf(text);
 function go(): void {
   void nextTick(() => document.getElementById(route.hash.slice(1))?.scrollIntoView());
 }
-onMounted(go);
+const article = useTemplateRef<HTMLElement>('article');
+onMounted(() => {
+  setFormulas(article.value!);
+  go();
+});
 watch(() => route.hash, go);
 </script>
 
@@ -35,7 +39,7 @@ watch(() => route.hash, go);
       </ul>
     </nav>
     <!-- eslint-disable-next-line vue/no-v-html -- The repository's own page, rendered from a file of the build. -->
-    <article class="models" v-html="html" />
+    <article ref="article" class="models" v-html="html" />
   </div>
 </template>
 
@@ -63,6 +67,8 @@ watch(() => route.hash, go);
 .models :deep(.formula) {
   margin: 0.6rem 0 0.6rem 1.25rem;
   max-width: none;
+  overflow-x: auto;
+  overflow-y: hidden;
 }
 .models :deep(.formula .katex) {
   font-size: 1.12em;
