@@ -65,8 +65,9 @@ watch(() => route.hash, go);
 }
 /* A formula stands alone, and breaks at an operator where it is wider than a phone. */
 .models :deep(.formula) {
-  margin: 0.6rem 0 0.6rem 1.25rem;
+  margin: 0.3rem 0 0.3rem 1.25rem;
   max-width: none;
+  padding-block: 0.3rem;
   overflow-x: auto;
   overflow-y: hidden;
 }
