@@ -100,9 +100,11 @@ export const SERVER: readonly Mutant[] = [
       ['who is out is in', "if (role === 'signed out') throw new HttpProblem(401, 'Sign in first');", ''],
       [
         'an old passphrase’s session goes on',
-        'return role && file?.[role] && epoch === file.epoch ? role',
-        'return role && file?.[role] ? role',
+        "|| epoch !== file.epoch) return 'signed out';",
+        ") return 'signed out';",
       ],
+      ['a session never ends', 'Date.now() - began > MONTH', 'false'],
+      ['a copy of a cookie outlives its sign-out', 'file.ended?.some((session) => session.id === id)', 'false'],
     ],
   ),
   ...inFile(

@@ -52,9 +52,9 @@ export const WORKSHOP: readonly Mutant[] = [
     ['core/test/diary.test.ts'],
     [
       [
-        'of one moment the later name comes first',
-        'a.at < b.at ? -1 : a.at > b.at ? 1 : a.id < b.id ? -1',
-        'a.at < b.at ? -1 : a.at > b.at ? 1 : a.id > b.id ? -1',
+        'what came last counts as first',
+        'first[differs]! < second[differs]! ? -1 : 1',
+        'first[differs]! < second[differs]! ? 1 : -1',
       ],
     ],
   ),
