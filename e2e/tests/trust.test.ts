@@ -66,18 +66,20 @@ test('a plan of next year’s version is said to be one, and can be taken along 
   await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
 });
 
-test('a page of before an update says that there is a new version, and goes on after a reload', async ({
-  heron,
-  page,
-}) => {
-  await heron.open('lift', 'load');
-  await heron.allThere();
-  await page.unrouteAll();
-  await page.route('**/assets/*', (route) => route.fulfill({ status: 404, body: 'gone' }));
-  await page.getByRole('link', { name: 'Models', exact: true }).click();
-  await expect(page.getByText('There is a new version of the program.')).toBeVisible();
-  await page.unrouteAll();
-  await page.getByRole('button', { name: 'Reload', exact: true }).click();
-  await expect(page.getByText('There is a new version of the program.')).toBeHidden();
-  await expect(page.getByTestId('gauge')).toBeVisible();
+test.describe('without a copy of the program in the browser', () => {
+  test.use({ ownBrowser: false });
+  test('a page of before an update says that there is a new version, and goes on after a reload', async ({
+    heron,
+    page,
+  }) => {
+    await heron.open('lift', 'load');
+    await heron.allThere();
+    await page.route('**/assets/*', (route) => route.fulfill({ status: 404, body: 'gone' }));
+    await page.getByRole('link', { name: 'Models', exact: true }).click();
+    await expect(page.getByText('There is a new version of the program.')).toBeVisible();
+    await page.unrouteAll();
+    await page.getByRole('button', { name: 'Reload', exact: true }).click();
+    await expect(page.getByText('There is a new version of the program.')).toBeHidden();
+    await expect(page.getByTestId('gauge')).toBeVisible();
+  });
 });

@@ -14,13 +14,18 @@ export const keepsNothing = shallowRef('');
 /** What earlier versions kept is moved over before anything is looked for. */
 let begun: Promise<void> = Promise.resolve();
 
-/** Tries whether a value is kept, once as a page begins, and asks the browser not to clear it away by itself. */
+/** Tries whether a value is kept, once as a page begins. */
 export async function beginKeeping(): Promise<void> {
   begun = movedOver();
   await begun;
   if (await keep('probe', Date.now())) await drop('probe');
+}
+
+let lasting: Promise<boolean> | undefined;
+/** Asks the browser not to clear away what is kept by itself, once, when something is that was not sent yet. */
+async function askToLast(): Promise<void> {
   try {
-    await navigator.storage?.persist?.();
+    await (lasting ??= navigator.storage?.persist?.());
   } catch {
     // Some browsers ask the person, who may say no: it is kept for as long as there is room.
   }
@@ -31,6 +36,7 @@ export async function keep(key: string, value: unknown): Promise<boolean> {
   try {
     await set(key, value, place());
     keepsNothing.value = '';
+    if (key.startsWith('unsent:')) void askToLast();
     return true;
   } catch (problem) {
     keepsNothing.value =

@@ -87,7 +87,7 @@ function strikeOut(): void {
           </button>
           <button
             type="button"
-            class="act ml-2 min-h-6"
+            class="act ml-1 min-h-6 min-w-6"
             :aria-label="`Take row ${row + 1} away: a slip of the hand`"
             @click="drop(row)"
           >
