@@ -79,7 +79,7 @@ export const WEB: readonly Mutant[] = [
     'web/src/stores/plan/drafts.ts',
     ['web/test/planStore.test.ts'],
     [
-      ['a window takes what another has in hand', 'filter((_, i) => !open[i])', 'filter(() => true)'],
+      ['a window takes what another has in hand', '.filter(({ open }) => !open)', '.filter(() => true)'],
       [
         'what another window left goes before one’s own',
         'Number(b.mine) - Number(a.mine)',

@@ -1,6 +1,7 @@
 import { rowsOf, type Clash, type Trial } from '@rough-gear/core';
-import { drop, keep, kept, keptUnder } from '../../keeping/keeping.js';
-import { isOpen, windowName } from '../../keeping/windows.js';
+import { drop, keep, kept } from '../../keeping/keeping.js';
+import { unsentKey, unsentOf } from '../../keeping/unsent.js';
+import { windowName } from '../../keeping/windows.js';
 
 /** A trial as the server had it, by its revision. */
 export interface Known {
@@ -23,21 +24,18 @@ export interface LeftTrial extends TrialDraft {
 /** A log of more rows takes longer to keep than a keystroke may: it is on the page, and sent until it is taken. */
 const MOST_KEPT = 5000;
 
-const draftKey = async (trialId: string): Promise<string> => `unsent:trial:${trialId}:${await windowName()}`;
 const clashKey = async (trialId: string): Promise<string> => `clashes:trial:${trialId}:${await windowName()}`;
 
 export async function keepTrialDraft(trialId: string, draft: TrialDraft | undefined): Promise<void> {
-  const key = await draftKey(trialId);
+  const key = await unsentKey('trial', trialId);
   if (!draft) return drop(key);
   if (rowsOf(draft.mine) <= MOST_KEPT) await keep(key, draft);
 }
 
 /** What this window and windows that are gone left unsent of a trial. */
 export async function trialsLeft(trialId: string): Promise<readonly LeftTrial[]> {
-  const own = await draftKey(trialId);
-  const found = await keptUnder<TrialDraft>(`unsent:trial:${trialId}:`);
-  const open = await Promise.all(found.map(([key]) => key !== own && isOpen(key.split(':').at(-1)!)));
-  return found.filter((_, i) => !open[i]).map(([key, draft]) => ({ ...draft, key, ownWindow: key === own }));
+  const found = await unsentOf<TrialDraft>('trial', trialId);
+  return found.filter(({ open }) => !open).map(({ key, value, own }) => ({ ...value, key, ownWindow: own }));
 }
 
 export const letTrialGo = ({ key }: LeftTrial): Promise<void> => drop(key);

@@ -1,6 +1,6 @@
 import type { DiaryEntry } from '@rough-gear/core';
-import { drop, keep, kept, keptUnder } from '../../keeping/keeping.js';
-import { isOpen, windowName } from '../../keeping/windows.js';
+import { drop, keep, kept } from '../../keeping/keeping.js';
+import { unsentKey, unsentOf } from '../../keeping/unsent.js';
 
 /** What the server was known to have of a diary, up to a cursor of its own. */
 export interface Known {
@@ -16,13 +16,12 @@ interface Left {
   readonly own: boolean;
 }
 
-const UNSENT = 'unsent:diary:';
 const isLines = (found: unknown): found is readonly DiaryEntry[] =>
   Array.isArray(found) && found.every((line) => typeof (line as DiaryEntry | null)?.id === 'string');
 
 /** Lines that wait have a place of their own: there is room for them when there is none for what is known already. */
 export async function keepLines(planId: string, lines: readonly DiaryEntry[]): Promise<void> {
-  const key = `${UNSENT}${planId}:${await windowName()}`;
+  const key = await unsentKey('diary', planId);
   await (lines.length > 0 ? keep(key, lines) : drop(key));
 }
 
@@ -33,23 +32,18 @@ export async function knownOf(planId: string): Promise<Known> {
   return isLines(found?.entries) ? { entries: found.entries, cursor: found.cursor ?? '' } : { entries: [], cursor: '' };
 }
 
-async function all(): Promise<readonly (Left & { readonly open: boolean })[]> {
-  const own = await windowName();
-  const found = await keptUnder<unknown>(UNSENT);
-  return Promise.all(
-    found.flatMap(([key, lines]) => {
-      const [planId = '', window = ''] = key.slice(UNSENT.length).split(':');
-      if (!isLines(lines)) return [];
-      return [isOpen(window).then((open) => ({ planId, lines, key, own: window === own, open }))];
-    }),
+async function all(of?: string): Promise<readonly (Left & { readonly open: boolean })[]> {
+  const found = await unsentOf<unknown>('diary', of);
+  return found.flatMap(({ key, of: planId, value, own, open }) =>
+    isLines(value) ? [{ planId, lines: value, key, own, open }] : [],
   );
 }
 
 /** Of all robots: what this window left before it was loaded again, and what windows left that are gone. */
-export const linesLeft = async (): Promise<readonly Left[]> => (await all()).filter(({ own, open }) => own || !open);
+export const linesLeft = async (): Promise<readonly Left[]> => (await all()).filter(({ open }) => !open);
 
 /** What other windows of this browser have written of a robot and not sent yet. */
 export const linesElsewhere = async (of: string): Promise<readonly DiaryEntry[]> =>
-  (await all()).flatMap(({ planId, lines, own, open }) => (planId === of && open && !own ? lines : []));
+  (await all(of)).flatMap(({ lines, open }) => (open ? lines : []));
 
 export const letLinesGo = (key: string): Promise<void> => drop(key);

@@ -1,7 +1,7 @@
 import { migrate } from '@rough-gear/contract/migrate';
 import type { Plan } from '@rough-gear/core';
 import { drop, keep, kept, keptUnder } from '../../keeping/keeping.js';
-import { isOpen, windowName } from '../../keeping/windows.js';
+import { unsentKey, unsentOf } from '../../keeping/unsent.js';
 
 /** A plan as the server had it, by its revision. */
 export interface Copy {
@@ -22,11 +22,9 @@ export interface LeftDraft extends Draft {
   readonly mine: boolean;
 }
 
-const draftKey = async (planId: string): Promise<string> => `unsent:plan:${planId}:${await windowName()}`;
-
 /** Keeps what this window has not sent of a plan, under its own name; nothing where there is none. */
 export async function keepDraft(planId: string, draft: Draft | undefined): Promise<void> {
-  const key = await draftKey(planId);
+  const key = await unsentKey('plan', planId);
   await (draft ? keep(key, draft) : drop(key));
 }
 
@@ -46,13 +44,11 @@ export const keptCopy = async (planId: string): Promise<Copy | undefined> => tod
 
 /** What was left unsent of a plan by this window before it was loaded again, and by windows that are gone: the newest first. */
 export async function draftsLeft(planId: string): Promise<readonly LeftDraft[]> {
-  const mine = await draftKey(planId);
-  const found = await keptUnder<Draft>(`unsent:plan:${planId}:`);
-  const open = await Promise.all(found.map(([key]) => key !== mine && isOpen(key.split(':').at(-1)!)));
+  const found = await unsentOf<Draft>('plan', planId);
   return found
-    .filter((_, i) => !open[i])
-    .flatMap(([key, draft]) => {
-      const read = today({ ...draft, key, mine: key === mine });
+    .filter(({ open }) => !open)
+    .flatMap(({ key, value, own }) => {
+      const read = today({ ...value, key, mine: own });
       return read ? [read] : [];
     })
     .sort((a, b) => Number(b.mine) - Number(a.mine) || (b.at ?? '').localeCompare(a.at ?? ''));
