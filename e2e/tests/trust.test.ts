@@ -73,8 +73,7 @@ test.describe('without a copy of the program in the browser', () => {
     page,
   }) => {
     await heron.open('lift', 'load');
-    await heron.allThere();
-    await page.route('**/assets/*', (route) => route.fulfill({ status: 404, body: 'gone' }));
+    await page.route('**/assets/ModelsView-*', (route) => route.fulfill({ status: 404, body: 'gone' }));
     await page.getByRole('link', { name: 'Models', exact: true }).click();
     await expect(page.getByText('There is a new version of the program.')).toBeVisible();
     await page.unrouteAll();
