@@ -35,6 +35,8 @@ export async function bundleServer() {
     entryPoints: [
       'main',
       'judging/judgeWorker',
+      'reading/readingWorker',
+      'reading/archiveWorker',
       'trials/foundWorker',
       'bin/backup',
       'bin/restore',

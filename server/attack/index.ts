@@ -5,7 +5,19 @@ import { fullDisk } from './fullDisk.js';
 import { plans } from './fuzz.js';
 import { kill } from './kill.js';
 import { slow, strangers } from './network.js';
+import { parsers } from './parsers.js';
 import { fleet, writers } from './writers.js';
 
 /** Every attack, in the order in which they are made. */
-export const ATTACKS: readonly Attack[] = [kill, fullDisk, writers, devices, fleet, plans, sheets, strangers, slow];
+export const ATTACKS: readonly Attack[] = [
+  kill,
+  fullDisk,
+  writers,
+  devices,
+  fleet,
+  plans,
+  sheets,
+  parsers,
+  strangers,
+  slow,
+];

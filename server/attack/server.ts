@@ -19,16 +19,16 @@ export class Target {
   ) {}
 
   static async start(folder = newFolder(), environment: Readonly<Record<string, string>> = {}): Promise<Target> {
-    const child = spawn(process.execPath, ['server/dist/main.mjs'], {
+    const child = spawn(process.execPath, ['--import', './server/attack/stall.mjs', 'server/dist/main.mjs'], {
       cwd: root,
       env: { ...process.env, PORT: '0', ROUGH_GEAR_DATA: folder, ROUGH_GEAR_LOG: 'silent', ...environment },
-      stdio: ['ignore', 'pipe', 'pipe'],
+      stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
     });
     let said = '';
-    child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()));
+    child.stderr?.on('data', (chunk: Buffer) => (said += chunk.toString()));
     const port = await new Promise<number>((resolve, reject) => {
       child.once('exit', (code) => reject(new Error(`the server stopped with ${code}: ${said.trim()}`)));
-      child.stdout.on('data', (chunk: Buffer) => {
+      child.stdout?.on('data', (chunk: Buffer) => {
         const found = /http:\S+:(\d+)/.exec(chunk.toString());
         if (found) resolve(Number(found[1]));
       });
@@ -52,7 +52,7 @@ export class Target {
     return fetch(`${this.url}/api${path}`, {
       method,
       headers: { 'Content-Type': 'application/json', ...headers },
-      body: typeof body === 'string' ? body : JSON.stringify(body),
+      body: typeof body === 'string' || body instanceof Uint8Array ? body : JSON.stringify(body),
     });
   }
 
@@ -73,6 +73,14 @@ export class Target {
     const began = performance.now();
     await (await fetch(`${this.url}/api${path}`)).text();
     return performance.now() - began;
+  }
+
+  /** How long its main thread stood still at most since this was last asked, ms, and how much memory it holds, bytes. */
+  measured(): Promise<{ readonly stall: number; readonly memory: number }> {
+    return new Promise((resolve) => {
+      this.child.once('message', (said: { stall: number; memory: number }) => resolve(said));
+      this.child.send('measure');
+    });
   }
 
   async end(signal: NodeJS.Signals = 'SIGTERM'): Promise<number | null> {

@@ -14,9 +14,11 @@ import type { Database } from './db/database.js';
 import { diaryRoutes } from './diary/routes.js';
 import type { DiaryStore } from './diary/store.js';
 import { healthRoutes } from './health.js';
+import { bytes } from './http/body.js';
 import { HttpProblem, problemHandler } from './http/problem.js';
 import { sameOrigin } from './http/sameOrigin.js';
 import { planRoutes } from './plans/routes.js';
+import type { Reader } from './reading/reader.js';
 import type { PlanStore } from './plans/store.js';
 import { shelfRoutes } from './shelf/routes.js';
 import type { ShelfStore } from './shelf/store.js';
@@ -31,6 +33,8 @@ export interface AppParts {
   readonly shelf: ShelfStore;
   readonly trials: TrialStore;
   readonly diaries: DiaryStore;
+  /** Reads what comes from outside. */
+  readonly reader: Reader;
   /** Where a rig on this machine sends its lines. */
   readonly rigPort: number;
   readonly log: Logger;
@@ -62,13 +66,31 @@ const CONTENT_POLICY = {
 
 /** A full shelf as one sheet. */
 const LARGEST_SHEET = '64mb';
+/** A plan, a part, what a phone wrote in a season without a network. */
+const LARGEST = '2mb';
+/** A passphrase. */
+const SMALL = '10kb';
 /** A trial of a long log, or a book of several. */
 const LARGEST_TRIAL = '32mb';
 
 /** Puts the HTTP application together. */
 export function createApp(parts: AppParts): Express {
-  const { data, dataFolder, plans, shelf, trials, diaries, rigPort, log, names, proxies, access, backups, webFolder } =
-    parts;
+  const {
+    data,
+    dataFolder,
+    plans,
+    shelf,
+    trials,
+    diaries,
+    reader,
+    rigPort,
+    log,
+    names,
+    proxies,
+    access,
+    backups,
+    webFolder,
+  } = parts;
   const app = express();
   app.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
   app.disable('x-powered-by');
@@ -99,20 +121,21 @@ export function createApp(parts: AppParts): Express {
     response.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api/trials', express.json({ limit: LARGEST_TRIAL }));
-  app.use(express.json({ limit: '2mb' }));
-  app.use('/api/shelf/file', express.text({ type: 'text/csv', limit: LARGEST_SHEET }));
+  app.use('/api/shelf/file', express.raw({ type: 'text/csv', limit: LARGEST_SHEET }));
+  app.use('/api/trials', ...bytes(LARGEST_TRIAL));
+  app.use(['/api/plans', '/api/diary', '/api/shelf'], ...bytes(LARGEST));
+  app.use(express.json({ limit: SMALL }));
   app.use('/api/health', healthRoutes(data, dataFolder, backups));
   app.use('/api/access', accessRoutes(access));
   app.use('/api/data', dataRoutes(data, dataFolder, backups));
   app.use(
     '/api/archive',
-    archiveRoutes(data, () => plans.onChange()),
+    archiveRoutes(data, reader, () => plans.onChange()),
   );
-  app.use('/api/plans', planRoutes(plans));
-  app.use('/api/shelf', shelfRoutes(shelf));
-  app.use('/api/trials', trialRoutes(trials));
-  app.use('/api/diary', diaryRoutes(diaries));
+  app.use('/api/plans', planRoutes(plans, reader));
+  app.use('/api/shelf', shelfRoutes(shelf, reader));
+  app.use('/api/trials', trialRoutes(trials, reader));
+  app.use('/api/diary', diaryRoutes(diaries, reader));
   app.use('/api/rig', rigRoutes(rigPort));
   app.use('/api', nowhere);
   if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);

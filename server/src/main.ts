@@ -15,6 +15,7 @@ import { bracketed, namesOf } from './http/names.js';
 import { JudgeThread, judgedBy } from './judging/judgeThread.js';
 import { Summaries } from './judging/summaries.js';
 import { PlanStore } from './plans/store.js';
+import { ReadingThreads } from './reading/reader.js';
 import { reachable, readSettings, type Settings } from './settings.js';
 import { root as rootUrl } from './root.js';
 import { seedDemo } from './shelf/seedDemo.js';
@@ -73,6 +74,7 @@ const plans = new PlanStore(data);
 const shelf = new ShelfStore(data);
 const trials = new TrialStore(data);
 const diaries = new DiaryStore(data);
+const reader = new ReadingThreads();
 const backups = new DailyBackups(data, dataFolder);
 const summaries = new Summaries(plans, new JudgeThread(), judgedBy(VERSION), (problem) =>
   log.error(problem, 'plans are not judged now'),
@@ -92,6 +94,7 @@ const app = createApp({
   shelf,
   trials,
   diaries,
+  reader,
   rigPort: settings.rigPort,
   log,
   backups,
@@ -136,6 +139,7 @@ function stop(): void {
     () =>
       void summaries
         .stop()
+        .then(() => reader.close())
         .then(() => opened.close())
         .then(() => process.exit(0)),
   );

@@ -5,6 +5,7 @@ import request from 'supertest';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { accessPath, LiveAccess, newAccess, readAccess, signedOut, writeAccess } from '../src/access/accessFile.js';
 import { hashOf, matches } from '../src/access/passphrase.js';
+import { planText } from '../src/plans/reading.js';
 import { heron, temporaryFolder, testApp } from './helper.js';
 
 const CHANGE = 'grey heron over the lock';
@@ -16,7 +17,7 @@ beforeEach(async () => {
   const folder = temporaryFolder();
   writeAccess(folder, { ...newAccess(), change: await hashOf(CHANGE), look: await hashOf(LOOK) });
   made = await testApp(folder, { access: new LiveAccess(folder), hosts: ['yard.school'], proxies: ['loopback'] });
-  id = (await made.plans.create(heron)).id;
+  id = (await made.plans.create(planText(heron))).id;
 });
 
 const signIn = (passphrase: string) => request(made.app).post('/api/access/sign-in').send({ passphrase });

@@ -4,6 +4,7 @@ import type { DiaryEntry, Part } from '@rough-gear/core';
 import { strToU8, zipSync } from 'fflate';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
+import { planText } from '../src/plans/reading.js';
 import { heron, testApp } from './helper.js';
 
 type Made = Awaited<ReturnType<typeof testApp>>;
@@ -35,11 +36,11 @@ const whole = async ({ sql }: Made) => ({
 async function school(): Promise<Made> {
   const made = await testApp();
   const { plans, shelf, sql } = made;
-  const { id } = await plans.create(heron);
-  for (let i = 1; i < 5; i++) await plans.save(id, i, { ...heron, note: `save ${i}` });
-  const binned = await plans.create({ ...heron, name: 'Binned' });
+  const { id } = await plans.create(planText(heron));
+  for (let i = 1; i < 5; i++) await plans.save(id, i, planText({ ...heron, note: `save ${i}` }));
+  const binned = await plans.create(planText({ ...heron, name: 'Binned' }));
   await plans.setDeleted(binned.id, true);
-  const odd = await plans.create({ ...heron, name: 'Odd' });
+  const odd = await plans.create(planText({ ...heron, name: 'Odd' }));
   await sql('UPDATE "revision" SET "document" = ? WHERE "planId" = ?', ['{"version": 99}', odd.id]);
   const [wire] = await shelf.list('wire');
   await shelf.add({ ...wire!.part, name: '=our own wire' } as Part);
@@ -70,12 +71,12 @@ describe('An archive of everything', () => {
     const from = await school();
     const archive = await archiveOf(from);
     const here = ((await request(from.app).get('/api/plans?find=heron')).body as PlanPage).plans[0]!;
-    await from.plans.save(here.id, here.revision, { ...heron, note: 'newer than the archive' });
+    await from.plans.save(here.id, here.revision, planText({ ...heron, note: 'newer than the archive' }));
     const { body } = await bring(from, archive);
     expect(body).toMatchObject({ plansAdded: 0, plansThere: 2, plansBeside: ['Heron (from an archive)'] });
-    expect((await from.plans.open(here.id))!.document.note).toBe('newer than the archive');
+    expect(JSON.parse((await from.plans.open(here.id))!.text)).toHaveProperty('note', 'newer than the archive');
     const beside = ((await request(from.app).get('/api/plans?find=from an archive')).body as PlanPage).plans[0]!;
-    expect((await from.plans.open(beside.id))!.document).toMatchObject({
+    expect(JSON.parse((await from.plans.open(beside.id))!.text)).toMatchObject({
       name: 'Heron (from an archive)',
       note: 'save 4',
     });
@@ -121,7 +122,7 @@ describe('An archive of everything', () => {
 
   it('refuses by name, before anything of it is written, what does not hold together', async () => {
     const made = await testApp();
-    const there = await made.plans.create({ ...heron, name: 'There' });
+    const there = await made.plans.create(planText({ ...heron, name: 'There' }));
     const tick = (id: string, note: string) => ({
       id,
       at: '2026-11-28T09:00:00Z',
@@ -134,7 +135,7 @@ describe('An archive of everything', () => {
       note,
     });
     const known = tick('7d2a0000-0000-4000-8000-0000000000a1', '');
-    await made.diaries.add((await made.plans.create({ ...heron, name: 'Other' })).id, [known as DiaryEntry]);
+    await made.diaries.add((await made.plans.create(planText({ ...heron, name: 'Other' }))).id, [known as DiaryEntry]);
     const save = (revision: number) => ({ revision, savedAt: '2026-03-01T00:00:00Z', document: JSON.stringify(heron) });
     const plan = (name: string, numbers: readonly number[]) => ({
       id: randomUUID(),

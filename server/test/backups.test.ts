@@ -19,6 +19,7 @@ import { DailyBackups } from '../src/backup/daily.js';
 import { mendFolder, restore } from '../src/backup/restore.js';
 import { fileIn, openData } from '../src/db/open.js';
 import { PlanStore } from '../src/plans/store.js';
+import { planText } from '../src/plans/reading.js';
 import { root } from '../attack/server.js';
 import { heron, temporaryFolder, testApp } from './helper.js';
 
@@ -43,7 +44,7 @@ describe('A restore that is cut off', () => {
   async function stand() {
     const { plans, data, folder, close } = await testApp();
     const { name } = await makeBackup(folder, 'by-hand', (file) => data.copyTo(file));
-    await plans.create(heron);
+    await plans.create(planText(heron));
     await close();
     // A log that was not emptied lies beside the data of a program that was killed.
     writeFileSync(`${fileIn(folder)}-shm`, '');
@@ -110,9 +111,9 @@ describe('A restore that is cut off', () => {
 describe('A backup', () => {
   it('is made while plans are saved, is one whole file, and holds what was acknowledged before it', async () => {
     const { plans, data, folder } = await testApp();
-    await plans.create({ ...heron, name: 'before' });
+    await plans.create(planText({ ...heron, name: 'before' }));
     const writing = (async () => {
-      for (let i = 0; i < 10; i++) await plans.create({ ...heron, name: `while ${i}` });
+      for (let i = 0; i < 10; i++) await plans.create(planText({ ...heron, name: `while ${i}` }));
     })();
     const backup = await makeBackup(folder, 'by-hand', (file) => data.copyTo(file));
     await writing;
@@ -163,7 +164,7 @@ describe('A backup', () => {
 
   it('comes before the tables of an older program are changed, and without it nothing is', async () => {
     const { plans, folder, close, sql } = await testApp();
-    await plans.create(heron);
+    await plans.create(planText(heron));
     await sql(`DELETE FROM "migrations" WHERE "name" LIKE 'Summaries%'`);
     await sql('DROP TABLE "shelf_import"');
     await sql('DROP INDEX "plan_judged"');
@@ -187,9 +188,9 @@ describe('A backup', () => {
 describe('Restoring', () => {
   it('puts a backup in place and keeps what it replaces, sound or damaged', async () => {
     const { plans, data, folder, close } = await testApp();
-    await plans.create({ ...heron, name: 'first' });
+    await plans.create(planText({ ...heron, name: 'first' }));
     const { name } = await makeBackup(folder, 'by-hand', (file) => data.copyTo(file));
-    await plans.create({ ...heron, name: 'second' });
+    await plans.create(planText({ ...heron, name: 'second' }));
     const backup = join(backupFolder(folder), name);
     expect(() => restore(folder, backup)).toThrow(/in use by another server/);
     await close();
@@ -214,7 +215,7 @@ describe('Restoring', () => {
 
   it('touches nothing where the backup is none', async () => {
     const { plans, folder, close } = await testApp();
-    await plans.create(heron);
+    await plans.create(planText(heron));
     await close();
     const there = readFileSync(fileIn(folder));
     const place = mkdtempSync(join(folder, 'wrong-'));
@@ -251,7 +252,7 @@ describe('The commands', () => {
 
   it('back up while a server works on the data, and restore when it has stopped', async () => {
     const { plans, folder, close } = await testApp();
-    await plans.create({ ...heron, name: 'first' });
+    await plans.create(planText({ ...heron, name: 'first' }));
     const file = join(temporaryFolder(), 'elsewhere.sqlite');
     expect(run('backup', folder, file)).toMatchObject({ status: 0, stdout: `The backup is ${file}.\n` });
     expect(statSync(file).mode & 0o077).toBe(0);
@@ -263,7 +264,7 @@ describe('The commands', () => {
       status: 2,
       stderr: expect.stringContaining('in use by another server') as string,
     });
-    await plans.create({ ...heron, name: 'second' });
+    await plans.create(planText({ ...heron, name: 'second' }));
     await close();
     const restored = run('restore', folder, file);
     expect([restored.status, restored.stdout]).toEqual([0, expect.stringContaining('What was there before lies in')]);
@@ -276,7 +277,7 @@ describe('The commands', () => {
 describe('The data page’s answers', () => {
   it('say what is held, make a backup and hand it out, and nothing beside it', async () => {
     const { app, plans, folder } = await testApp();
-    await plans.create(heron);
+    await plans.create(planText(heron));
     const made = (await request(app).post('/api/data/backups')).body as Backup;
     const state = (await request(app).get('/api/data')).body as DataState;
     expect(state).toMatchObject({ plans: 1, binned: 0, revisions: 1, backups: [made], folder: backupFolder(folder) });

@@ -4,6 +4,7 @@ import type { DiaryNews, RobotFault } from '@rough-gear/contract';
 import type { DiaryEntry } from '@rough-gear/core';
 import request from 'supertest';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { planText } from '../src/plans/reading.js';
 import { heron, testApp } from './helper.js';
 
 /** A robot's diary over HTTP: only added to, each line once, from however many phones. */
@@ -11,7 +12,7 @@ let running: Awaited<ReturnType<typeof testApp>>;
 let id: string;
 beforeEach(async () => {
   running = await testApp();
-  ({ id } = await running.plans.create(heron));
+  ({ id } = await running.plans.create(planText(heron)));
 });
 afterEach(() => running.close());
 
@@ -100,7 +101,7 @@ describe('the diary of a robot', () => {
   });
 
   it('tells everything where a cursor is of another diary, or of another time', async () => {
-    const other = (await running.plans.create({ ...heron, name: 'Other' })).id;
+    const other = (await running.plans.create(planText({ ...heron, name: 'Other' }))).id;
     const { cursor } = (await post([tick('chain', '2026-11-28T09:00:00Z')]).expect(200)).body as DiaryNews;
     await running.diaries.add(other, [tick('rope', '2026-11-28T09:00:00Z')]);
     for (const since of [cursor, '1.nobody', '99.', 'x', '-1.a']) {
@@ -110,7 +111,7 @@ describe('the diary of a robot', () => {
   });
 
   it('refuses an entry whose id is that of one of another robot', async () => {
-    const other = (await running.plans.create({ ...heron, name: 'Other' })).id;
+    const other = (await running.plans.create(planText({ ...heron, name: 'Other' }))).id;
     const entry = tick('chain', '2026-11-28T09:00:00Z');
     await post([entry]).expect(200);
     await http()
@@ -125,7 +126,7 @@ describe('the diary of a robot', () => {
       ...tick(check, '2026-11-28T09:00:00Z'),
       ...({ state: 'fault', asks } as const),
     });
-    const binned = (await running.plans.create({ ...heron, name: 'Binned' })).id;
+    const binned = (await running.plans.create(planText({ ...heron, name: 'Binned' }))).id;
     await running.diaries.add(id, [fault('chain', 'a trial'), fault('rope', 'a spare')]);
     await running.diaries.add(binned, [fault('belt', 'a trial')]);
     const told = async () =>

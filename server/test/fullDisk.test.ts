@@ -3,13 +3,14 @@ import Sqlite from 'better-sqlite3';
 import request from 'supertest';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { etagOf, type ProblemDetails, type StoredPlan } from '@rough-gear/contract';
+import { planText } from '../src/plans/reading.js';
 import { heron, testApp } from './helper.js';
 
 let made: Awaited<ReturnType<typeof testApp>>;
 let id: string;
 beforeEach(async () => {
   made = await testApp();
-  id = (await made.plans.create(heron)).id;
+  id = (await made.plans.create(planText(heron))).id;
 });
 
 /** What another program finds in the file. */

@@ -13,6 +13,7 @@ import { judge } from '../src/judging/judge.js';
 import type { Judge } from '../src/judging/judgeThread.js';
 import { Summaries } from '../src/judging/summaries.js';
 import { PlanStore } from '../src/plans/store.js';
+import { readHere } from '../src/reading/reader.js';
 import { ShelfStore } from '../src/shelf/store.js';
 import { TrialStore } from '../src/trials/store.js';
 
@@ -55,6 +56,7 @@ export async function testApp(
     shelf,
     trials,
     diaries,
+    reader: readHere,
     rigPort: more.rigPort ?? 0,
     log: pino({ level: 'silent' }),
     backups,

@@ -3,6 +3,7 @@ import { openData } from '../src/db/open.js';
 import { emptyPlan } from '../src/plans/emptyPlan.js';
 import { readDemo, readShelf } from '../src/shelf/data.js';
 import { ShelfStore } from '../src/shelf/store.js';
+import { planText } from '../src/plans/reading.js';
 import { readPlan } from '@rough-gear/contract';
 import { heron, temporaryFolder, testApp } from './helper.js';
 
@@ -10,14 +11,14 @@ describe('what a new database holds', () => {
   it('is the demo, the harbour-yard robot in front', async () => {
     const { plans } = await testApp();
     expect(await plans.isEmpty()).toBe(true);
-    for (const plan of readDemo()) await plans.create(plan);
+    for (const plan of readDemo()) await plans.create(planText(plan));
     expect((await plans.list({})).plans.map(({ name }) => name).sort()).toEqual(['Heron', 'Limpet']);
     expect(await plans.isEmpty()).toBe(false);
   });
 
   it('is not filled again once everything is in the bin', async () => {
     const { plans } = await testApp();
-    const { id } = await plans.create(heron);
+    const { id } = await plans.create(planText(heron));
     await plans.setDeleted(id, true);
     expect(await plans.isEmpty()).toBe(false);
     expect(await plans.list({})).toEqual({ total: 0, plans: [] });
@@ -50,7 +51,7 @@ describe('what a new database holds', () => {
     const { sql } = await testApp();
     expect(await sql('PRAGMA foreign_keys')).toEqual([{ foreign_keys: 1 }]);
     expect(await sql('PRAGMA journal_mode')).toEqual([{ journal_mode: 'wal' }]);
-    await expect(sql(`INSERT INTO "revision" VALUES ('nobody', 1, 'now', '{}')`)).rejects.toThrow(/FOREIGN KEY/);
+    await expect(sql(`INSERT INTO "revision" VALUES ('nobody', 1, 'now', '{}', NULL)`)).rejects.toThrow(/FOREIGN KEY/);
   });
 });
 

@@ -4,6 +4,7 @@ import Sqlite from 'better-sqlite3';
 import { describe, expect, it } from 'vitest';
 import { fileIn, openData } from '../src/db/open.js';
 import { PlanStore } from '../src/plans/store.js';
+import { planText } from '../src/plans/reading.js';
 import { heron, temporaryFolder } from './helper.js';
 
 /** Opens a folder that must not open, and gives back the one line it says. */
@@ -24,7 +25,7 @@ async function used(count = 3): Promise<string> {
   const folder = temporaryFolder();
   const { database, close } = await openData(folder);
   const plans = new PlanStore(database);
-  for (let i = 0; i < count; i++) await plans.create({ ...heron, name: `Plan ${i}` });
+  for (let i = 0; i < count; i++) await plans.create(planText({ ...heron, name: `Plan ${i}` }));
   await close();
   return folder;
 }

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { Judge } from '../src/judging/judgeThread.js';
 import { judge } from '../src/judging/judge.js';
 import { Summaries } from '../src/judging/summaries.js';
+import { planText } from '../src/plans/reading.js';
 import { heron, testApp } from './helper.js';
 
 const one = { ...heron, mechanisms: heron.mechanisms.slice(0, 1) };
@@ -11,12 +12,12 @@ const one = { ...heron, mechanisms: heron.mechanisms.slice(0, 1) };
 describe('What a list says of a plan', () => {
   it('is judged behind the request, once a revision, and anew after a save', async () => {
     const { plans, summaries } = await testApp();
-    const { id } = await plans.create(heron);
+    const { id } = await plans.create(planText(heron));
     expect((await plans.list({})).plans[0]).toMatchObject({ judged: false, mechanisms: [] });
     await summaries.settled();
     expect((await plans.list({})).plans[0]).toMatchObject({ judged: true, revision: 1 });
     expect((await plans.list({})).plans[0]!.mechanisms).toHaveLength(heron.mechanisms.length);
-    await plans.save(id, 1, one);
+    await plans.save(id, 1, planText(one));
     await summaries.settled();
     expect((await plans.list({})).plans[0]!.mechanisms).toHaveLength(1);
   });
@@ -28,12 +29,12 @@ describe('What a list says of a plan', () => {
     const slow: Judge = {
       close: () => Promise.resolve(),
       judge: async (text) => {
-        if (asked++ === 0) await made.plans.save(id, 1, one);
+        if (asked++ === 0) await made.plans.save(id, 1, planText(one));
         expect((await made.plans.list({})).plans[0]).toMatchObject({ judged: false, revision: 2 });
         return judge(text);
       },
     };
-    const { id } = await made.plans.create(heron);
+    const { id } = await made.plans.create(planText(heron));
     const summaries = new Summaries(made.plans, slow, 'test');
     await summaries.start();
     await summaries.settled();
@@ -44,7 +45,7 @@ describe('What a list says of a plan', () => {
 
   it('is judged again by another version of the program', async () => {
     const { plans, summaries, sql } = await testApp();
-    await plans.create(one);
+    await plans.create(planText(one));
     await summaries.settled();
     await sql(`UPDATE "plan" SET "judged" = '{"mechanisms":[]}'`);
     await new Summaries(
@@ -67,9 +68,9 @@ describe('What a list says of a plan', () => {
 describe('The list', () => {
   it('is paged, searched and sorted where the plans are', async () => {
     const { app, plans, summaries } = await testApp();
-    for (let i = 0; i < 12; i++) await plans.create({ ...one, name: `Robot ${String(i).padStart(2, '0')}` });
-    await plans.create({ ...heron, name: 'ålborg' });
-    await plans.create({ ...heron, name: 'Bittern', mechanisms: [] });
+    for (let i = 0; i < 12; i++) await plans.create(planText({ ...one, name: `Robot ${String(i).padStart(2, '0')}` }));
+    await plans.create(planText({ ...heron, name: 'ålborg' }));
+    await plans.create(planText({ ...heron, name: 'Bittern', mechanisms: [] }));
     await summaries.settled();
     const page = async (query: string) => (await request(app).get(`/api/plans?${query}`)).body as PlanPage;
     const names = async (query: string) => (await page(query)).plans.map(({ name }) => name);
@@ -88,9 +89,9 @@ describe('The list', () => {
 
   it('lets go of what is in the bin for good, and of nothing else', async () => {
     const { app, plans, sql } = await testApp();
-    const gone = await plans.create({ ...one, name: 'gone' });
-    const kept = await plans.create({ ...one, name: 'kept' });
-    await plans.save(gone.id, 1, one);
+    const gone = await plans.create(planText({ ...one, name: 'gone' }));
+    const kept = await plans.create(planText({ ...one, name: 'kept' }));
+    await plans.save(gone.id, 1, planText(one));
     await plans.setDeleted(gone.id, true);
     expect((await request(app).delete('/api/plans/bin')).body).toEqual({ removed: 1 });
     expect((await plans.list({ bin: true })).total).toBe(0);

@@ -5,6 +5,7 @@ import { root } from '../attack/server.js';
 import { judge } from '../src/judging/judge.js';
 import { JudgeThread } from '../src/judging/judgeThread.js';
 import { foundApart, foundOf } from '../src/trials/found.js';
+import { trialText } from '../src/trials/reading.js';
 import { heron } from './helper.js';
 
 /** As it is built: what runs from its sources has a loader of its own. */
@@ -49,7 +50,7 @@ it('A long log is fitted in a thread, and nobody waits for it meanwhile', async 
   const worker = new URL('../dist/foundWorker.mjs', import.meta.url);
   let turns = 0;
   const ticking = setInterval(() => turns++, 5);
-  const found = await foundApart(long, worker);
+  const found = await foundApart(trialText(long), worker);
   clearInterval(ticking);
   expect(found.length).toBeGreaterThan(0);
   expect(found).toEqual(foundOf(long));
@@ -58,5 +59,5 @@ it('A long log is fitted in a thread, and nobody waits for it meanwhile', async 
 });
 
 it('A thread that fits nothing leaves the list without it', async () => {
-  expect(await foundApart(long, new URL('file:///nowhere/worker.mjs'))).toEqual([]);
+  expect(await foundApart(trialText(long), new URL('file:///nowhere/worker.mjs'))).toEqual([]);
 });

@@ -5,6 +5,7 @@ import Sqlite from 'better-sqlite3';
 import request from 'supertest';
 import { afterAll, describe, expect, it } from 'vitest';
 import { etagOf, type StoredPlan } from '@rough-gear/contract';
+import { planText } from '../src/plans/reading.js';
 import { heron, temporaryFolder, testApp } from './helper.js';
 
 /** A disk of its own, twelve megabytes; `undefined` where it may not be mounted here. */
@@ -24,7 +25,7 @@ describe.skipIf(!disk)('A disk that really is full', () => {
   it('loses no save that was acknowledged, and saving goes on by itself once there is room', async () => {
     const made = await testApp(disk);
     const filler = join(disk!, 'filler');
-    const { id } = await made.plans.create({ ...heron, mechanisms: heron.mechanisms.slice(0, 2) });
+    const { id } = await made.plans.create(planText({ ...heron, mechanisms: heron.mechanisms.slice(0, 2) }));
     const note = (i: number) => `${i} ${'a long note '.repeat(160)}`.slice(0, 1990);
     const save = (basedOn: number, text: string) =>
       request(made.app)

@@ -1,14 +1,15 @@
 import request from 'supertest';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { PlanPage, ProblemDetails } from '@rough-gear/contract';
+import { planText } from '../src/plans/reading.js';
 import { heron, testApp } from './helper.js';
 
 let made: Awaited<ReturnType<typeof testApp>>;
 let [odd, sound] = ['', ''];
 beforeEach(async () => {
   made = await testApp();
-  odd = (await made.plans.create({ ...heron, name: 'Odd' })).id;
-  sound = (await made.plans.create(heron)).id;
+  odd = (await made.plans.create(planText({ ...heron, name: 'Odd' }))).id;
+  sound = (await made.plans.create(planText(heron))).id;
 });
 const become = async (document: string) => {
   await made.summaries.settled();

@@ -40,6 +40,7 @@ export interface ImportReport {
 const SETTABLE: readonly string[] = ['owned', 'price'];
 /** As many parts as a shelf may hold: what it writes it reads again. */
 const MOST_LINES = MOST_ON_SHELF;
+const TOO_MANY = `these are more parts than the ${MOST_LINES} a file may hold`;
 /** What a file holds is not said back whole. */
 const LONGEST_SAID = 300;
 const LONGEST_NAME_SAID = 80;
@@ -49,12 +50,12 @@ export function importCsv(kind: PartKind, text: string, shelf: readonly ShelfPar
   const { rows: all, problems } = readRows(text.replace(/^\uFEFF/, ''));
   const [header, ...rows] = all;
   if (!header) return { lines: [], problems: ['the file is empty'], sound: false };
-  if (rows.length > MOST_LINES) problems.push(`${rows.length} parts are more than the ${MOST_LINES} a file may hold`);
+  if (rows.length > MOST_LINES) return { lines: [], problems: [...problems, TOO_MANY], sound: false };
   const columns = readHeader(kind, header.cells);
   problems.push(...columns.problems);
   const byId = new Map(shelf.map((item) => [item.id, item]));
   const seen = new Set<string>();
-  const lines = rows.slice(0, MOST_LINES).map(({ cells, line }) => readLine(kind, cells, line, columns, byId, seen));
+  const lines = rows.map(({ cells, line }) => readLine(kind, cells, line, columns, byId, seen));
   const sound = problems.length === 0 && lines.every(({ does }) => does !== 'not understood');
   return { lines, problems, sound };
 }
@@ -72,12 +73,14 @@ function readRows(text: string): { readonly rows: readonly Row[]; readonly probl
   let line = 1;
   let read = 0;
   Papa.parse<string[]>(text, {
-    step: ({ data, errors, meta: { cursor } }) => {
+    step: ({ data, errors, meta: { cursor } }, parser) => {
       for (const { code, message } of errors)
         if (code !== 'UndetectableDelimiter') problems.push(`line ${line}: ${message}`);
       if (data.some((cell) => cell.trim() !== '')) rows.push({ cells: data.map(withoutGuard), line });
       line += text.slice(read, cursor).match(/\r\n|\n|\r/g)?.length ?? 0;
       read = cursor;
+      // The header and one more than there may be: what follows is not read.
+      if (rows.length > MOST_LINES + 1) parser.abort();
     },
   });
   return { rows, problems };

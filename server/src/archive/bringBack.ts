@@ -1,38 +1,25 @@
 import { randomUUID } from 'node:crypto';
-import { partSchema, problemText, readPlanText, type ArchiveReport, type Problem } from '@rough-gear/contract';
-import { readTrial } from '@rough-gear/contract/bench';
+import type { Readable } from 'node:stream';
+import { setImmediate } from 'node:timers/promises';
+import type { ArchiveReport } from '@rough-gear/contract';
 import { MOST_ON_SHELF } from '@rough-gear/contract/shelf-files';
-import { textProblems } from '@rough-gear/contract/text';
-import type { Part } from '@rough-gear/core';
-import type Joi from 'joi';
+import type { DiaryEntry, Part } from '@rough-gear/core';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity, ShelfEntity } from '../db/entities.js';
 import { DiaryStore } from '../diary/store.js';
 import { HttpProblem } from '../http/problem.js';
-import { soughtOf } from '../plans/store.js';
+import type { ArchiveReader } from '../reading/reader.js';
 import { readShelf } from '../shelf/data.js';
 import { TrialStore } from '../trials/store.js';
-import {
-  diaryFileSchema,
-  MANIFEST,
-  manifestSchema,
-  planFileSchema,
-  SHELF,
-  shelfFileSchema,
-  trialFileSchema,
-  type ArchivedDiary,
-  type ArchivedPart,
-  type ArchivedPlan,
-  type ArchivedTrial,
-} from './format.js';
-import type { ArchiveFile } from './read.js';
+import type { BookTrial } from '../trials/reading.js';
+import type { FileRead, PartBrought, PlanBrought } from './reading.js';
 
 /**
  * Brings what an archive holds back, each plan whole or not at all, and nothing that is here is changed: a plan that is
  * here in another state comes in as one of its own. Done twice it adds nothing the second time.
  */
-export async function bringBack(data: Database, files: AsyncIterable<ArchiveFile>): Promise<ArchiveReport> {
+export async function bringBack(data: Database, stream: Readable, reader: ArchiveReader): Promise<ArchiveReport> {
   const report = {
     plansAdded: 0,
     plansThere: 0,
@@ -44,54 +31,38 @@ export async function bringBack(data: Database, files: AsyncIterable<ArchiveFile
     entriesAdded: 0,
     refused: [] as string[],
   };
-  let known = false;
-  for await (const { name, text } of files) {
-    if (!known) {
-      if (name !== MANIFEST) throw new HttpProblem(422, 'This is no archive of this program');
-      const { error } = manifestSchema.validate(parsed(text));
-      if (error) throw new HttpProblem(422, 'This is no archive that this version can read', { detail: error.message });
-      known = true;
-    } else if (name === SHELF) {
-      const parts = checked<ArchivedPart[]>(shelfFileSchema, name, text, report.refused) ?? [];
-      for (const part of parts) await bringPart(data, part, report);
-    } else if (name.startsWith('plans/')) {
-      const plan = checked<ArchivedPlan>(planFileSchema, name, text, report.refused);
-      if (plan) await bringPlan(data, plan, report);
-    } else if (name.startsWith('trials/')) {
-      const trial = checked<ArchivedTrial>(trialFileSchema, name, text, report.refused);
-      if (trial) await bringTrial(data, trial, report);
-    } else if (name.startsWith('diaries/')) {
-      const diary = checked<ArchivedDiary>(diaryFileSchema, name, text, report.refused);
-      if (diary) await bringDiary(data, diary, report);
-    } else report.refused.push(`${name.slice(0, 80)}: nothing this version knows`);
-  }
+  for await (const piece of stream)
+    for (const file of await reader.push(piece as Uint8Array)) await bring(data, file, report);
+  for (const file of await reader.push(null)) await bring(data, file, report);
   return report;
 }
 
 type Report = { -readonly [K in keyof ArchiveReport]: ArchiveReport[K] extends readonly string[] ? string[] : number };
 
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return undefined;
+function bring(data: Database, file: FileRead, report: Report): Promise<void> | void {
+  switch (file.is) {
+    case 'manifest':
+      return;
+    case 'no archive':
+      throw new HttpProblem(422, 'This is no archive that this version can read, or only a part of one', {
+        detail: file.detail,
+      });
+    case 'shelf':
+      report.refused.push(...file.refused);
+      return bringParts(data, file.parts, report);
+    case 'plan':
+      return bringPlan(data, file.plan, report);
+    case 'trial':
+      return bringTrial(data, file.trial, report);
+    case 'diary':
+      return bringDiary(data, file.planId, file.entries, report);
+    case 'refused':
+      report.refused.push(file.why);
   }
-}
-
-function checked<T>(schema: Joi.Schema<T>, name: string, text: string, refused: string[]): T | undefined {
-  const { error, value } = schema.validate(parsed(text), { convert: false });
-  if (!error && value !== undefined) return value as T;
-  refused.push(`${name.slice(0, 80)}: ${(error?.message ?? 'it is not JSON').slice(0, 200)}`);
-  return undefined;
 }
 
 /** A trial that is not here; one that is was measured once, and stays. */
-async function bringTrial(data: Database, trial: ArchivedTrial, report: Report): Promise<void> {
-  const read = readTrial(trial.trial);
-  if (!read.ok) {
-    report.refused.push(`trial ${trial.id}: ${said(read.problems)}`);
-    return;
-  }
+async function bringTrial(data: Database, trial: BookTrial, report: Report): Promise<void> {
   const { added, there, refused } = await new TrialStore(data).bring([trial]);
   report.trialsAdded += added;
   report.trialsThere += there;
@@ -99,12 +70,12 @@ async function bringTrial(data: Database, trial: ArchivedTrial, report: Report):
 }
 
 /** Entries that are not here, of a plan that is: it came before, or was here. */
-async function bringDiary(data: Database, { planId, entries }: ArchivedDiary, report: Report): Promise<void> {
-  const problems = textProblems(entries);
-  if (problems.length > 0) {
-    report.refused.push(`diary ${planId}: ${said(problems)}`);
-    return;
-  }
+async function bringDiary(
+  data: Database,
+  planId: string,
+  entries: readonly DiaryEntry[],
+  report: Report,
+): Promise<void> {
   const came = await new DiaryStore(data).add(planId, entries, { archived: true });
   if (came.outcome === 'added') report.entriesAdded += came.added;
   else if (came.outcome === 'elsewhere')
@@ -112,27 +83,21 @@ async function bringDiary(data: Database, { planId, entries }: ArchivedDiary, re
   else report.refused.push(`diary ${planId}: ${came.outcome === 'full' ? 'it is full' : 'its robot is not here'}`);
 }
 
-const said = (problems: readonly Problem[]): string => problemText(problems).split('\n')[0]!.slice(0, 200);
-
-async function bringPlan(data: Database, plan: ArchivedPlan, report: Report): Promise<void> {
-  const newest = plan.revisions.find(({ revision }) => revision === plan.revision);
-  const wrong = wrongRevisions(plan);
-  if (!newest || wrong !== undefined) {
-    report.refused.push(`${plan.name}: ${wrong ?? `its revision ${plan.revision} is missing`}`);
-    return;
-  }
+async function bringPlan(data: Database, plan: PlanBrought, report: Report): Promise<void> {
+  const newest = plan.revisions.find(({ revision }) => revision === plan.revision)!;
   const came = await data.write(async (manager) => {
     const here = await manager.findOneBy(PlanEntity, { id: plan.id });
     if (!here) {
-      await insertPlan(manager, plan, newest.document);
+      await insertPlan(manager, plan);
       return 'added';
     }
     const { document } = await manager.findOneByOrFail(RevisionEntity, { planId: here.id, revision: here.revision });
     if (document === newest.document) return 'there';
-    const { name, text } = renamed(plan.name, newest.document);
+    const { name, text } = plan.beside;
     if (await manager.existsBy(PlanEntity, { name })) return 'there';
     const revisions = plan.revisions.map((one) => (one === newest ? { ...one, document: text } : one));
-    await insertPlan(manager, { ...plan, id: randomUUID(), name, revisions }, text);
+    const sought = plan.sought.replace(/^.*/, name.toLowerCase());
+    await insertPlan(manager, { ...plan, id: randomUUID(), name, sought, revisions });
     return name;
   });
   if (came === 'added') report.plansAdded++;
@@ -140,26 +105,8 @@ async function bringPlan(data: Database, plan: ArchivedPlan, report: Report): Pr
   else report.plansBeside.push(came);
 }
 
-/** What is wrong with the saves of a plan, seen before anything of it is written. */
-function wrongRevisions({ revision: newest, revisions }: ArchivedPlan): string | undefined {
-  const numbers = revisions.map(({ revision }) => revision);
-  const twice = numbers.find((number, i) => numbers.indexOf(number) !== i);
-  if (twice !== undefined) return `its revision ${twice} is there twice`;
-  const above = numbers.find((number) => number > newest);
-  return above === undefined ? undefined : `its revision ${above} is newer than its newest, ${newest}`;
-}
-
-/** The document under a name that says where it came from; one that cannot be read keeps its own inside. */
-function renamed(old: string, text: string): { readonly name: string; readonly text: string } {
-  const name = `${old.slice(0, 60)} (from an archive)`;
-  const read = readPlanText(text);
-  return { name, text: read.ok ? JSON.stringify({ ...read.plan, name }) : text };
-}
-
-async function insertPlan(manager: EntityManager, plan: ArchivedPlan, document: string): Promise<void> {
-  const { id, name, revision, savedAt, deletedAt, revisions } = plan;
-  const read = readPlanText(document);
-  const sought = read.ok ? soughtOf(read.plan) : name.toLowerCase();
+async function insertPlan(manager: EntityManager, plan: PlanBrought): Promise<void> {
+  const { id, name, revision, savedAt, deletedAt, revisions, sought } = plan;
   await manager.insert(PlanEntity, {
     id,
     name,
@@ -171,37 +118,46 @@ async function insertPlan(manager: EntityManager, plan: ArchivedPlan, document: 
     judged: null,
     judgedBy: null,
   });
-  for (const one of revisions) await manager.insert(RevisionEntity, { planId: id, ...one });
+  for (const one of revisions) {
+    await manager.insert(RevisionEntity, { planId: id, ...one, changed: null });
+    await setImmediate();
+  }
+}
+
+/** So many parts are brought at once: whoever else asks is answered between two times. */
+const AT_ONCE = 25;
+
+async function bringParts(data: Database, parts: readonly PartBrought[], report: Report): Promise<void> {
+  for (let from = 0; from < parts.length; from += AT_ONCE) {
+    const some = parts.slice(from, from + AT_ONCE);
+    await data.write(async (manager) => {
+      for (const part of some) {
+        const came = await bringPart(manager, part);
+        if (came === 'added') report.partsAdded++;
+        else if (came === 'there') report.partsThere++;
+        else report.refused.push(`part ${part.id}: the shelf is full`);
+      }
+    });
+    await setImmediate();
+  }
 }
 
 /** A part of the team's own that is not here; or what the team says of a shipped one of which nothing is said here. */
-async function bringPart(data: Database, archived: ArchivedPart, report: Report): Promise<void> {
-  const { id, revision, shipped, common, retired } = archived;
-  const { error } = partSchema.validate(archived.part, { convert: false });
-  if (error) {
-    report.refused.push(`part ${id}: ${error.message.slice(0, 200)}`);
-    return;
-  }
-  const part = archived.part as Part;
-  const added = await data.write(async (manager) => {
-    const here = await manager.findOneBy(ShelfEntity, { id });
-    if (!here && shipped === null) {
-      if ((await manager.count(ShelfEntity)) >= MOST_ON_SHELF) return 'full';
-      const row = { id, kind: part.kind, revision, part: JSON.stringify(part), shipped, common, retired };
-      await manager.insert(ShelfEntity, row);
-      return 'added';
-    }
-    if (!here || here.shipped === null || shipped === null) return 'there';
-    const now = JSON.parse(here.part) as Part;
-    const saidHere = here.common || here.retired || !sameMarks(now, shippedPart(id));
-    if (saidHere || (!common && !retired && sameMarks(part, now))) return 'there';
-    const marked = JSON.stringify({ ...now, owned: part.owned, price: part.price });
-    await manager.update(ShelfEntity, { id }, { common, retired, part: marked, revision: here.revision + 1 });
+async function bringPart(manager: EntityManager, archived: PartBrought): Promise<'added' | 'there' | 'full'> {
+  const { id, kind, revision, part: text, shipped, common, retired } = archived;
+  const here = await manager.findOneBy(ShelfEntity, { id });
+  if (!here && shipped === null) {
+    if ((await manager.count(ShelfEntity)) >= MOST_ON_SHELF) return 'full';
+    await manager.insert(ShelfEntity, { id, kind, revision, part: text, shipped, common, retired });
     return 'added';
-  });
-  if (added === 'added') report.partsAdded++;
-  else if (added === 'there') report.partsThere++;
-  else report.refused.push(`part ${id}: the shelf is full`);
+  }
+  if (!here || here.shipped === null || shipped === null) return 'there';
+  const [now, part] = [JSON.parse(here.part) as Part, JSON.parse(text) as Part];
+  const saidHere = here.common || here.retired || !sameMarks(now, shippedPart(id));
+  if (saidHere || (!common && !retired && sameMarks(part, now))) return 'there';
+  const marked = JSON.stringify({ ...now, owned: part.owned, price: part.price });
+  await manager.update(ShelfEntity, { id }, { common, retired, part: marked, revision: here.revision + 1 });
+  return 'added';
 }
 
 const shippedPart = (id: string): Part | undefined => readShelf().find((item) => item.id === id)?.part;

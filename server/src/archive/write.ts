@@ -1,26 +1,15 @@
 import { once } from 'node:events';
 import type { Writable } from 'node:stream';
 import { setImmediate } from 'node:timers/promises';
-import type { Part } from '@rough-gear/core';
 import { strToU8, Zip, ZipDeflate } from 'fflate';
 import type { Database } from '../db/database.js';
-import { PlanEntity, RevisionEntity, ShelfEntity } from '../db/entities.js';
+import { PlanEntity, RevisionEntity } from '../db/entities.js';
 import { DiaryStore } from '../diary/store.js';
+import { jsonWith } from '../http/rawJson.js';
+import { ShelfStore } from '../shelf/store.js';
 import { TrialStore } from '../trials/store.js';
 import { VERSION } from '../version.js';
-import {
-  ARCHIVE_FORMAT,
-  ARCHIVE_VERSION,
-  diaryPath,
-  MANIFEST,
-  planPath,
-  SHELF,
-  trialPath,
-  type ArchivedDiary,
-  type ArchivedPart,
-  type ArchivedPlan,
-  type ArchivedTrial,
-} from './format.js';
+import { ARCHIVE_FORMAT, ARCHIVE_VERSION, diaryPath, MANIFEST, planPath, SHELF, trialPath } from './format.js';
 
 /** So much is packed at once, bytes. */
 const PIECE = 256 * 1024;
@@ -32,10 +21,10 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
     out.write(chunk);
     if (last) out.end();
   });
-  const add = async (name: string, content: unknown): Promise<void> => {
+  const add = async (name: string, text: string): Promise<void> => {
     const file = new ZipDeflate(name, { level: 6 });
     zip.add(file);
-    const bytes = strToU8(JSON.stringify(content));
+    const bytes = strToU8(text);
     for (let at = 0; at === 0 || at < bytes.length; at += PIECE) {
       file.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
       // Backpressure: nothing more is read before the connection has taken what was written.
@@ -44,12 +33,8 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
       await setImmediate();
     }
   };
-  await add(MANIFEST, {
-    format: ARCHIVE_FORMAT,
-    version: ARCHIVE_VERSION,
-    madeAt: now.toISOString(),
-    program: VERSION,
-  });
+  const made = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, madeAt: now.toISOString(), program: VERSION };
+  await add(MANIFEST, JSON.stringify(made));
   await add(SHELF, await shelfOf(data));
   const ids = await data.read((manager) => manager.find(PlanEntity, { select: { id: true } }));
   for (const { id } of ids) {
@@ -57,45 +42,37 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
     const plan = await planOf(data, id);
     if (plan) await add(planPath(id), plan);
   }
-  for await (const { id, trial, takings } of new TrialStore(data).all()) {
+  for await (const { id, document, takings } of new TrialStore(data).all()) {
     if (out.destroyed) return;
-    await add(trialPath(id), { id, trial, takings } satisfies ArchivedTrial);
+    await add(trialPath(id), jsonWith({ id }, { trial: document, takings }));
   }
   const diaries = new DiaryStore(data);
   for (const { id: planId } of ids) {
     if (out.destroyed) return;
-    const entries = (await diaries.of(planId)) ?? [];
-    if (entries.length > 0) await add(diaryPath(planId), { planId, entries } satisfies ArchivedDiary);
+    const entries = (await diaries.news(planId))?.entries ?? [];
+    if (entries.length > 0) await add(diaryPath(planId), jsonWith({ planId }, { entries: `[${entries.join(',')}]` }));
   }
   zip.end();
 }
 
-const planOf = (data: Database, id: string): Promise<ArchivedPlan | undefined> =>
+/** A plan with all its saves as JSON; each save is written by itself, and others go on between two. */
+const planOf = (data: Database, id: string): Promise<string | undefined> =>
   data.read(async (manager) => {
     const row = await manager.findOneBy(PlanEntity, { id });
     if (!row) return undefined;
     const { name, revision, savedAt, deletedAt } = row;
-    const revisions = await manager.find(RevisionEntity, { where: { planId: id }, order: { revision: 'ASC' } });
-    return {
-      id,
-      name,
-      revision,
-      savedAt,
-      deletedAt,
-      revisions: revisions.map((one) => ({ revision: one.revision, savedAt: one.savedAt, document: one.document })),
-    };
+    const saves: string[] = [];
+    for (const one of await manager.find(RevisionEntity, { where: { planId: id }, order: { revision: 'ASC' } })) {
+      saves.push(JSON.stringify({ revision: one.revision, savedAt: one.savedAt, document: one.document }));
+      await setImmediate();
+    }
+    return jsonWith({ id, name, revision, savedAt, deletedAt }, { revisions: `[${saves.join(',')}]` });
   });
 
-const shelfOf = (data: Database): Promise<readonly ArchivedPart[]> =>
-  data.read(async (manager) =>
-    (await manager.find(ShelfEntity, { order: { id: 'ASC' } })).map(
-      ({ id, revision, part, shipped, common, retired }): ArchivedPart => ({
-        id,
-        revision,
-        part: JSON.parse(part) as Part,
-        shipped,
-        common: Boolean(common),
-        retired: Boolean(retired),
-      }),
-    ),
+const shelfOf = async (data: Database): Promise<string> => {
+  const rows = await new ShelfStore(data).rows(undefined, true);
+  const parts = rows.map(({ id, revision, part, shipped, common, retired }) =>
+    jsonWith({ id, revision, shipped, common: Boolean(common), retired: Boolean(retired) }, { part }),
   );
+  return `[${parts.join(',')}]`;
+};

@@ -22,6 +22,8 @@ export interface RevisionRow {
   revision: number;
   savedAt: string;
   document: string;
+  /** What was done since the save before it that is kept, as JSON; null where it is not worked out yet. */
+  changed: string | null;
 }
 
 export interface ShelfRow {
@@ -88,6 +90,7 @@ export const RevisionEntity = new EntitySchema<RevisionRow>({
     revision: { type: 'integer', primary: true },
     savedAt: { type: 'text' },
     document: { type: 'text' },
+    changed: { type: 'text', nullable: true },
   },
 });
 

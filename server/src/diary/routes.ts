@@ -1,15 +1,17 @@
-import { readEntries } from '@rough-gear/contract/diary';
-import { Router, type Request } from 'express';
+import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
+import { bytesOf } from '../http/body.js';
 import { HttpProblem } from '../http/problem.js';
+import { jsonWith, sendJson } from '../http/rawJson.js';
 import { validated } from '../http/validated.js';
-import type { DiaryStore } from './store.js';
+import { sound, type Reader } from '../reading/reader.js';
+import type { DiaryStore, News } from './store.js';
 
 const missing = (): HttpProblem => new HttpProblem(404, 'There is no such robot');
 const planId = Joi.string().guid();
 
 /** /api/diary/ROBOT: what was ordered, typed in, ticked and played. */
-export function diaryRoutes(store: DiaryStore): Router {
+export function diaryRoutes(store: DiaryStore, reader: Reader): Router {
   const router = Router();
 
   // Before the robots themselves: "faults" is no robot's id.
@@ -20,23 +22,25 @@ export function diaryRoutes(store: DiaryStore): Router {
   router.get('/:planId', async (request, response) => {
     const news = await store.news(idOf(request), sinceOf(request));
     if (!news) throw missing();
-    response.json(news);
+    sendNews(response, news);
   });
 
   // Sent twice it is there once: a phone that got no answer sends again.
   router.post('/:planId', async (request, response) => {
-    const read = readEntries((request.body as { entries?: unknown } | undefined)?.entries);
-    if (!read.ok) throw new HttpProblem(422, 'This is no entry of a diary', { problems: read.problems });
-    const came = await store.add(idOf(request), read.entries, { since: sinceOf(request) });
+    const entries = await sound(reader.ask('entries', bytesOf(request)));
+    const came = await store.add(idOf(request), entries, { since: sinceOf(request) });
     if (came.outcome === 'missing') throw missing();
     if (came.outcome === 'full') throw new HttpProblem(409, 'The diary of this robot is full');
     if (came.outcome === 'elsewhere')
       throw new HttpProblem(409, 'An entry has the id of one of another robot', { detail: came.id });
-    response.json(came.news);
+    sendNews(response, came.news);
   });
 
   return router;
 }
+
+const sendNews = (response: Response, { entries, cursor, whole }: News): void =>
+  sendJson(response, jsonWith({ cursor, whole }, { entries: `[${entries.join(',')}]` }));
 
 const sinceQuery = Joi.object<{ readonly since?: string }>({ since: Joi.string().max(80).allow('') });
 const sinceOf = (request: Request): string | undefined => validated(sinceQuery, request.query, 'query').since;

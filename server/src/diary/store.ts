@@ -1,13 +1,21 @@
 import { MOST_ENTRIES } from '@rough-gear/contract/diary';
-import type { DiaryNews, RobotFault } from '@rough-gear/contract';
+import { setImmediate } from 'node:timers/promises';
+import type { RobotFault } from '@rough-gear/contract';
 import { openFaults, type DiaryEntry } from '@rough-gear/core';
-import { In, IsNull, MoreThan, type EntityManager } from 'typeorm';
+import type { EntityManager } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { DiaryEntity, PlanEntity, type DiaryRow } from '../db/entities.js';
 
+/** What a diary has that a device does not know yet; entries as they are written. */
+export interface News {
+  readonly entries: readonly string[];
+  readonly cursor: string;
+  readonly whole: boolean;
+}
+
 /** What came of adding: entries that were there already are not counted. */
 export type DiaryAdded =
-  | { readonly outcome: 'added'; readonly added: number; readonly news: DiaryNews }
+  | { readonly outcome: 'added'; readonly added: number; readonly news: News }
   | { readonly outcome: 'missing' }
   | { readonly outcome: 'full' }
   /** The id of one is that of an entry of another robot. */
@@ -21,8 +29,8 @@ interface Coming {
   readonly archived?: boolean;
 }
 
-/** So many ids are asked for at once. */
-const AT_ONCE = 500;
+/** So many are asked for, or written, at once: whoever else asks is answered between two times. */
+const AT_ONCE = 200;
 
 /**
  * Diaries of the robots in SQLite. Entries are only added, each once by its id: two phones that come home one after the
@@ -36,11 +44,11 @@ export class DiaryStore {
 
   /** The whole diary, in the order in which it was received; `undefined` where there is no such robot. */
   async of(planId: string): Promise<readonly DiaryEntry[] | undefined> {
-    return (await this.news(planId))?.entries;
+    return (await this.news(planId))?.entries.map((entry) => JSON.parse(entry) as DiaryEntry);
   }
 
   /** What is new since a cursor, or all of it where that is unknown here, as after a restore. */
-  async news(planId: string, since?: string): Promise<DiaryNews | undefined> {
+  async news(planId: string, since?: string): Promise<News | undefined> {
     return this.data.read(async (manager) =>
       (await manager.existsBy(PlanEntity, { id: planId })) ? newsOf(manager, planId, since) : undefined,
     );
@@ -48,17 +56,12 @@ export class DiaryStore {
 
   /** Faults on all robots that nobody has mended and that ask for a trial. */
   async faults(): Promise<readonly RobotFault[]> {
-    return this.data.read(async (manager) => {
-      const robots = await manager.find(PlanEntity, {
-        select: { id: true, name: true },
-        where: { deletedAt: IsNull() },
-      });
-      const found: RobotFault[] = [];
-      for (const { id: planId, name: robot } of robots)
-        for (const fault of openFaults((await newsOf(manager, planId)).entries))
-          if (fault.asks === 'a trial') found.push({ planId, robot, fault });
-      return found;
-    });
+    const last = await this.data.read((manager) => manager.query<readonly LastChecked[]>(LAST_CHECKED));
+    return last.flatMap(({ planId, robot, entry }) =>
+      openFaults([JSON.parse(entry) as DiaryEntry])
+        .filter(({ asks }) => asks === 'a trial')
+        .map((fault) => ({ planId, robot, fault })),
+    );
   }
 
   /** Adds what is not there yet. What is there already is acknowledged, also when there is room for no more. */
@@ -70,9 +73,13 @@ export class DiaryStore {
     return this.data.write(async (manager): Promise<DiaryAdded> => {
       if (!(await manager.existsBy(PlanEntity, { id: planId }))) return { outcome: 'missing' };
       const known = new Map<string, string>();
-      for (let at = 0; at < entries.length; at += AT_ONCE) {
-        const ids = entries.slice(at, at + AT_ONCE).map(({ id }) => id);
-        const rows = await manager.find(DiaryEntity, { select: { id: true, planId: true }, where: { id: In(ids) } });
+      for (let from = 0; from < entries.length; from += AT_ONCE) {
+        if (from > 0) await setImmediate();
+        const ids = entries.slice(from, from + AT_ONCE).map(({ id }) => id);
+        const rows = await manager.query<readonly Pick<DiaryRow, 'id' | 'planId'>[]>(
+          `SELECT "id", "planId" FROM "diary" WHERE "id" IN (${ids.map(() => '?').join(',')})`,
+          ids,
+        );
         for (const row of rows) known.set(row.id, row.planId);
       }
       const elsewhere = entries.find(({ id }) => known.has(id) && known.get(id) !== planId);
@@ -80,10 +87,14 @@ export class DiaryStore {
       const fresh = [...new Map(entries.map((entry) => [entry.id, entry])).values()].filter(({ id }) => !known.has(id));
       if ((await manager.countBy(DiaryEntity, { planId })) + fresh.length > MOST_ENTRIES) return { outcome: 'full' };
       const now = this.now();
-      for (const entry of fresh) {
+      const rows = fresh.map((entry) => {
         const receivedAt = (archived ? entry.receivedAt : undefined) ?? now;
         const { id, at } = entry;
-        await manager.insert(DiaryEntity, { id, planId, at, entry: JSON.stringify({ ...entry, receivedAt }) });
+        return { id, planId, at, entry: JSON.stringify({ ...entry, receivedAt }) };
+      });
+      for (let from = 0; from < rows.length; from += AT_ONCE) {
+        if (from > 0) await setImmediate();
+        await manager.insert(DiaryEntity, rows.slice(from, from + AT_ONCE));
       }
       return { outcome: 'added', added: fresh.length, news: await newsOf(manager, planId, since) };
     });
@@ -99,14 +110,31 @@ async function numberOf(manager: EntityManager, planId: string, cursor: string):
   return Number.isInteger(seq) && (await manager.existsBy(DiaryEntity, { seq, id, planId })) ? seq : 0;
 }
 
-async function newsOf(manager: EntityManager, planId: string, since = ''): Promise<DiaryNews> {
+async function newsOf(manager: EntityManager, planId: string, since = ''): Promise<News> {
   const after = since === '' ? 0 : await numberOf(manager, planId, since);
-  const rows = await manager.find(DiaryEntity, { where: { planId, seq: MoreThan(after) }, order: { seq: 'ASC' } });
+  const rows = await manager.query<readonly Pick<DiaryRow, 'seq' | 'id' | 'entry'>[]>(
+    'SELECT "seq", "id", "entry" FROM "diary" WHERE "planId" = ? AND "seq" > ? ORDER BY "seq"',
+    [planId, after],
+  );
   const last = rows.at(-1);
   return {
-    // Those of an earlier version were received when they were written, for all that is known.
-    entries: rows.map(({ at, entry }) => ({ receivedAt: at, ...(JSON.parse(entry) as DiaryEntry) })),
+    entries: rows.map(({ entry }) => entry),
     cursor: last ? cursorOf(last) : after > 0 ? since : '',
     whole: after === 0,
   };
 }
+
+interface LastChecked {
+  readonly planId: string;
+  readonly robot: string;
+  readonly entry: string;
+}
+
+/** What was last said of each thing of each robot in use, by an index of what was said of which. */
+const LAST_CHECKED = `SELECT "plan"."id" AS "planId", "plan"."name" AS "robot", "diary"."entry" AS "entry"
+  FROM (SELECT MAX("seq") AS "seq" FROM "diary"
+        WHERE json_extract("entry", '$.kind') = 'checked' AND json_extract("entry", '$.state') <> 'open'
+        GROUP BY "planId", json_extract("entry", '$.check')) AS "last"
+  JOIN "diary" ON "diary"."seq" = "last"."seq"
+  JOIN "plan" ON "plan"."id" = "diary"."planId" AND "plan"."deletedAt" IS NULL
+  ORDER BY "plan"."name", "diary"."seq"`;

@@ -16,6 +16,10 @@ export class HttpProblem extends Answered {
     super(title);
   }
 
+  static of({ status, title, ...more }: Answer): HttpProblem {
+    return new HttpProblem(status, title, more);
+  }
+
   get answer(): Answer {
     return { title: this.title, status: this.status, ...this.more };
   }

@@ -1,6 +1,5 @@
-import type { PlanSummary } from '@rough-gear/contract';
+import { problemText, readPlanText, type PlanSummary } from '@rough-gear/contract';
 import { evaluate, type Verdict } from '@rough-gear/core';
-import { readDocument, UnreadablePlan } from '../plans/document.js';
 
 /** What a list says of a plan, whatever its row says. */
 export type Judged = Pick<PlanSummary, 'mechanisms' | 'unreadable' | 'unjudged'> & {
@@ -13,15 +12,16 @@ const UNREADABLE = 5;
 
 /** Judges a stored document: the verdict on each mechanism; or why it cannot be read. Takes seconds for a large plan. */
 export function judge(text: string): Judged {
+  const read = readPlanText(text);
+  if (!read.ok) return { mechanisms: [], unreadable: problemText(read.problems).split('\n')[0], worst: UNREADABLE };
   try {
-    const { mechanisms } = evaluate(readDocument(text));
+    const { mechanisms } = evaluate(read.plan);
     return {
       mechanisms: mechanisms.map(({ id, name, kind, headline }) => ({ id, name, kind, headline })),
       worst: Math.max(0, ...mechanisms.map(({ headline }) => WORST[headline.verdict])),
     };
   } catch (problem) {
     // One odd document must not take the list down with it, whatever is odd about it.
-    if (problem instanceof UnreadablePlan) return { mechanisms: [], unreadable: problem.message, worst: UNREADABLE };
     return unjudged((problem as Error).message);
   }
 }

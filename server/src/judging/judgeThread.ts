@@ -1,7 +1,6 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import type { Worker } from 'node:worker_threads';
-import { answerOf, startThread, threadAt } from '../threads/thread.js';
+import { Thread, threadAt } from '../threads/thread.js';
 import { unjudged, type Judged } from './judge.js';
 
 /** Judges a document somewhere. */
@@ -19,24 +18,23 @@ const WORKER = threadAt('judgeWorker', import.meta.url);
 export const judgedBy = (version: string): string =>
   `${version} ${createHash('sha256').update(readFileSync(WORKER)).digest('hex').slice(0, 16)}`;
 
-/** One document after the other in a thread, which is started when it is first asked. */
+/** Judges one document after the other in a thread of its own. */
 export class JudgeThread implements Judge {
-  private worker: Worker | undefined;
+  private readonly thread: Thread;
 
-  constructor(private readonly at: URL = WORKER) {}
+  constructor(at: URL = WORKER) {
+    this.thread = new Thread(at);
+  }
 
   async judge(text: string): Promise<Judged> {
-    const worker = (this.worker ??= startThread(this.at));
     try {
-      return await answerOf<Judged>(worker, text, 'judging it', LONGEST);
+      return await this.thread.ask<Judged>(text, 'judging it', LONGEST);
     } catch (problem) {
-      this.worker = undefined;
-      await worker.terminate();
       return unjudged((problem as Error).message);
     }
   }
 
-  async close(): Promise<void> {
-    await this.worker?.terminate();
+  close(): Promise<void> {
+    return this.thread.close();
   }
 }

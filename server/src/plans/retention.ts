@@ -3,7 +3,7 @@ import type { RevisionSummary } from '@rough-gear/contract';
 const KEPT_WHOLE = 50;
 
 /** The revisions to let go: of those before the last fifty, all but the last one of each day. */
-export function thinned(revisions: readonly RevisionSummary[]): readonly number[] {
+export function thinned(revisions: readonly Pick<RevisionSummary, 'revision' | 'savedAt'>[]): readonly number[] {
   const older = [...revisions].sort((a, b) => b.revision - a.revision).slice(KEPT_WHOLE);
   const days = new Set<string>();
   return older

@@ -2,27 +2,24 @@ import {
   etagOf,
   LONGEST_PAGE,
   PLAN_SORTS,
-  readPlan,
   type PlanQuery,
   type PlanSaved,
+  type RevisionSummary,
   type StoredPlan,
 } from '@rough-gear/contract';
-import { PLAN_FORMAT, PLAN_VERSION, type Plan } from '@rough-gear/core';
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
 import { basedOn } from '../http/basedOn.js';
-import { oneAtATime } from '../http/oneAtATime.js';
+import { bytesOf } from '../http/body.js';
 import { HttpProblem } from '../http/problem.js';
+import { jsonWith, sendJson } from '../http/rawJson.js';
 import { validated } from '../http/validated.js';
-import { emptyPlan } from './emptyPlan.js';
-import type { PlanStore, Saved } from './store.js';
+import { sound, type Reader } from '../reading/reader.js';
+import type { PlanStore, PlanStored, SaveRow, Saved } from './store.js';
 
-const name = Joi.string().trim().min(1).max(80);
-const createBody = Joi.object<{ name?: string; document?: unknown }>({ name, document: Joi.object() }).xor(
-  'name',
-  'document',
-);
-const renameBody = Joi.object<{ name: string }>({ name: name.required() });
+/** Of so many saves it is told what was done in each: one has to be read for each that is not worked out. */
+const TOLD = 60;
+
 const listQuery = Joi.object<PlanQuery>({
   bin: Joi.boolean().default(false),
   find: Joi.string().max(80).allow(''),
@@ -34,18 +31,53 @@ const planId = Joi.string().guid();
 const revisionNumber = Joi.number().integer().min(1);
 
 /** /api/plans */
-export function planRoutes(store: PlanStore): Router {
+export function planRoutes(store: PlanStore, reader: Reader): Router {
   const router = Router();
-  const inTurn = oneAtATime();
+
+  /** A plan that is in use, its document as this version writes it. */
+  async function found(request: Request): Promise<PlanStored> {
+    const stored = await store.open(idOf(request));
+    if (!stored) throw missing();
+    return current(stored);
+  }
+
+  const current = async (stored: PlanStored): Promise<PlanStored> => {
+    const { text } = await sound(reader.ask('stored plan', stored.text));
+    return { ...stored, text };
+  };
+
+  /** A save that was taken; one that was not is a problem with what stands in its way. */
+  async function taken(response: Response, saved: Saved | undefined): Promise<PlanStored> {
+    if (!saved) throw missing();
+    if (saved.ok) return saved.plan;
+    const { text, ...stored } = await current(saved.stored);
+    response.set('ETag', etagOf(stored.revision));
+    throw new HttpProblem(412, 'The plan was saved by someone else in the meantime', {
+      stored: { ...stored, document: JSON.parse(text) as StoredPlan['document'] },
+    });
+  }
+
+  /** What was done in a save, worked out where it is not written yet. */
+  async function changedIn(
+    id: string,
+    { revision, changed }: SaveRow,
+    before?: SaveRow,
+  ): Promise<readonly string[] | undefined> {
+    if (!before) return undefined;
+    if (changed !== null) return JSON.parse(changed) as readonly string[];
+    const [older, newer] = [await store.revision(id, before.revision), await store.revision(id, revision)];
+    if (!older || !newer) return undefined;
+    const lines = await reader.ask('what changed', older.text, newer.text);
+    if (lines) await store.keepChanged(id, revision, lines);
+    return lines;
+  }
 
   router.get('/', async (request, response) => {
     response.json(await store.list(validated(listQuery, request.query, 'query')));
   });
 
   router.post('/', async (request, response) => {
-    const body = validated(createBody, request.body, 'body');
-    const made = await inTurn(() => store.create(planFrom(body.document ?? emptyPlan(body.name ?? ''))));
-    sendPlan(response.status(201), made);
+    sendPlan(response.status(201), await store.create(await sound(reader.ask('new plan', bytesOf(request)))));
   });
 
   // Before the plans themselves: "bin" is no plan's id.
@@ -53,30 +85,27 @@ export function planRoutes(store: PlanStore): Router {
     response.json({ removed: await store.emptyBin() });
   });
 
-  router.get('/:id', async (request, response) => sendPlan(response, await found(store, request)));
+  router.get('/:id', async (request, response) => sendPlan(response, await found(request)));
 
   router.put('/:id', async (request, response) => {
     const [at, base] = [idOf(request), basedOn(request, 'plan')];
-    const saved = await inTurn(() => store.save(at, base, planFrom(request.body)));
-    const { id, revision, savedAt } = taken(response, saved);
+    const before = await store.revision(at, base);
+    const plan = await sound(reader.ask('plan', bytesOf(request), before?.text));
+    const { id, revision, savedAt } = await taken(response, await store.save(at, base, plan));
     // Without the document: whoever has just sent it has it.
     response.set('ETag', etagOf(revision)).json({ id, revision, savedAt } satisfies PlanSaved);
   });
 
   router.patch('/:id', async (request, response) => {
-    const { name: renamed } = validated(renameBody, request.body, 'body');
-    const stored = await found(store, request);
-    const saved = await store.save(
-      stored.id,
-      basedOn(request, 'plan'),
-      planFrom({ ...stored.document, name: renamed }),
-    );
-    sendPlan(response, taken(response, saved));
+    const base = basedOn(request, 'plan');
+    const { id, text } = await found(request);
+    const plan = await sound(reader.ask('renaming', bytesOf(request), text));
+    sendPlan(response, await taken(response, await store.save(id, base, plan)));
   });
 
   router.post('/:id/duplicate', async (request, response) => {
-    const { document } = await found(store, request);
-    sendPlan(response.status(201), await store.create({ ...document, name: `${document.name.slice(0, 74)} copy` }));
+    const { text } = await found(request);
+    sendPlan(response.status(201), await store.create(await sound(reader.ask('copy', text))));
   });
 
   router.delete('/:id', async (request, response) => {
@@ -97,8 +126,14 @@ export function planRoutes(store: PlanStore): Router {
   });
 
   router.get('/:id/revisions', async (request, response) => {
-    const { id } = await found(store, request);
-    response.json(await store.revisions(id));
+    const { id } = await found(request);
+    const rows = await store.revisions(id);
+    const told: RevisionSummary[] = [];
+    for (const [i, row] of rows.entries()) {
+      const changed = i < TOLD ? await changedIn(id, row, rows[i + 1]) : undefined;
+      told.push({ revision: row.revision, savedAt: row.savedAt, ...(changed ? { changed } : {}) });
+    }
+    response.json(told);
   });
 
   router.get('/:id/revisions/:revision', async (request, response) => {
@@ -107,19 +142,10 @@ export function planRoutes(store: PlanStore): Router {
       validated(revisionNumber, request.params['revision'], 'revision'),
     );
     if (!stored) throw missing();
-    response.json(stored);
+    sendJson(response, planJson(await current(stored)));
   });
 
   return router;
-}
-
-function planFrom(document: unknown): Plan {
-  const read = readPlan(document);
-  if (!read.ok)
-    throw new HttpProblem(422, `This is no plan of format ${PLAN_FORMAT}, version ${PLAN_VERSION}`, {
-      problems: read.problems,
-    });
-  return read.plan;
 }
 
 const missing = (): HttpProblem => new HttpProblem(404, 'There is no such plan');
@@ -130,20 +156,9 @@ function idOf(request: Request): string {
   return id;
 }
 
-async function found(store: PlanStore, request: Request): Promise<StoredPlan> {
-  const stored = await store.open(idOf(request));
-  if (!stored) throw missing();
-  return stored;
-}
+const planJson = ({ text, ...rest }: PlanStored): string => jsonWith({ ...rest }, { document: text });
 
-function sendPlan(response: Response, plan: StoredPlan): void {
-  response.set('ETag', etagOf(plan.revision)).json(plan);
-}
-
-/** A save that was taken; one that was not is a problem with what stands in its way. */
-function taken(response: Response, saved: Saved | undefined): StoredPlan {
-  if (!saved) throw missing();
-  if (saved.ok) return saved.plan;
-  response.set('ETag', etagOf(saved.stored.revision));
-  throw new HttpProblem(412, 'The plan was saved by someone else in the meantime', { stored: saved.stored });
+function sendPlan(response: Response, plan: PlanStored): void {
+  response.set('ETag', etagOf(plan.revision));
+  sendJson(response, planJson(plan));
 }

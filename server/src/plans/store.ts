@@ -1,20 +1,27 @@
 import { randomUUID } from 'node:crypto';
-import type { PlanPage, PlanQuery, PlanSummary, RevisionSummary, StoredPlan } from '@rough-gear/contract';
+import type { PlanPage, PlanQuery, PlanSummary } from '@rough-gear/contract';
 import { LONGEST_PAGE } from '@rough-gear/contract';
-import { changedBetween, type Plan } from '@rough-gear/core';
 import { IsNull, Not, type EntityManager } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity, type PlanRow, type RevisionRow } from '../db/entities.js';
 import type { Judged } from '../judging/judge.js';
-import { readDocument } from './document.js';
+import type { PlanText } from './reading.js';
 import { thinned } from './retention.js';
 
-/** Of so many revisions it is told what was done in each: reading them all would take long. */
-const TOLD = 60;
+/** A plan as it is stored, its document a text of JSON. */
+export interface PlanStored {
+  readonly id: string;
+  readonly revision: number;
+  readonly savedAt: string;
+  readonly text: string;
+}
 
 /** What came of a save: the new state, or the one that stands in its way. */
 export type Saved =
-  { readonly ok: true; readonly plan: StoredPlan } | { readonly ok: false; readonly stored: StoredPlan };
+  { readonly ok: true; readonly plan: PlanStored } | { readonly ok: false; readonly stored: PlanStored };
+
+/** A save as the list of them has it: what was done in it, as JSON; null where that is not worked out yet. */
+export type SaveRow = Pick<RevisionRow, 'revision' | 'savedAt' | 'changed'>;
 
 /** A plan whose revision no list can speak of yet. */
 export interface Unjudged {
@@ -58,38 +65,38 @@ export class PlanStore {
   }
 
   /** A plan in use; `undefined` where there is none, or it is in the bin. */
-  async open(id: string): Promise<StoredPlan | undefined> {
+  async open(id: string): Promise<PlanStored | undefined> {
     return this.data.read(async (manager) => {
       const row = await manager.findOneBy(PlanEntity, { id, deletedAt: IsNull() });
       return row ? this.stored(manager, row) : undefined;
     });
   }
 
-  async create(document: Plan): Promise<StoredPlan> {
+  async create(plan: PlanText): Promise<PlanStored> {
     const id = randomUUID();
     return this.changing(async (manager) => {
       await manager.insert(PlanEntity, {
         id,
-        name: document.name,
+        name: plan.name,
         revision: 0,
         savedAt: this.now(),
         deletedAt: null,
-        sought: soughtOf(document),
+        sought: plan.sought,
         worst: 0,
         judged: null,
         judgedBy: null,
       });
-      return this.write(manager, id, 1, document);
+      return this.write(manager, id, 1, plan);
     });
   }
 
   /** Saves over a known revision. Another one in the meantime stands in its way and is handed back. */
-  async save(id: string, basedOn: number, document: Plan): Promise<Saved | undefined> {
+  async save(id: string, basedOn: number, plan: PlanText): Promise<Saved | undefined> {
     return this.changing(async (manager) => {
       const row = await manager.findOneBy(PlanEntity, { id, deletedAt: IsNull() });
       if (!row) return undefined;
       if (row.revision !== basedOn) return { ok: false, stored: await this.stored(manager, row) } as const;
-      return { ok: true, plan: await this.write(manager, id, basedOn + 1, document) } as const;
+      return { ok: true, plan: await this.write(manager, id, basedOn + 1, plan) } as const;
     });
   }
 
@@ -115,29 +122,29 @@ export class PlanStore {
     });
   }
 
-  /** The newest first; of the last of them with what was done in each. */
-  async revisions(id: string): Promise<readonly RevisionSummary[]> {
-    return this.data.read(async (manager) => {
-      const order = { revision: 'DESC' } as const;
-      const all = await manager.find(RevisionEntity, {
+  /** The saves of a plan that are kept, the newest first. */
+  async revisions(id: string): Promise<readonly SaveRow[]> {
+    return this.data.read((manager) =>
+      manager.find(RevisionEntity, {
         where: { planId: id },
-        select: { revision: true, savedAt: true },
-        order,
-      });
-      const latest = await manager.find(RevisionEntity, { where: { planId: id }, order, take: TOLD + 1 });
-      const documents = latest.map(({ document }) => documentOrNone(document));
-      return all.map(({ revision, savedAt }, i) => {
-        const [after, before] = [documents[i], documents[i + 1]];
-        return after && before ? { revision, savedAt, changed: changedBetween(before, after) } : { revision, savedAt };
-      });
+        select: { revision: true, savedAt: true, changed: true },
+        order: { revision: 'DESC' },
+      }),
+    );
+  }
+
+  async revision(id: string, revision: number): Promise<PlanStored | undefined> {
+    return this.data.read(async (manager) => {
+      const row = await manager.findOneBy(RevisionEntity, { planId: id, revision });
+      return row ? { id, revision, savedAt: row.savedAt, text: row.document } : undefined;
     });
   }
 
-  async revision(id: string, revision: number): Promise<StoredPlan | undefined> {
-    return this.data.read(async (manager) => {
-      const row = await manager.findOneBy(RevisionEntity, { planId: id, revision });
-      return row ? { id, revision, savedAt: row.savedAt, document: readDocument(row.document) } : undefined;
-    });
+  /** Keeps what was done in a save, so that it is worked out once. */
+  async keepChanged(id: string, revision: number, changed: readonly string[]): Promise<void> {
+    await this.data.write((manager) =>
+      manager.update(RevisionEntity, { planId: id, revision }, { changed: JSON.stringify(changed) }),
+    );
   }
 
   /** A plan as it lies in the file, whether this version can read it or not; in the bin too. */
@@ -190,43 +197,40 @@ export class PlanStore {
     return result;
   }
 
-  private async stored(manager: EntityManager, { id, revision, savedAt }: PlanRow): Promise<StoredPlan> {
-    const { document } = await this.document(manager, { id, revision });
-    return { id, revision, savedAt, document: readDocument(document) };
+  private async stored(manager: EntityManager, { id, revision, savedAt }: PlanRow): Promise<PlanStored> {
+    return { id, revision, savedAt, text: (await this.document(manager, { id, revision })).document };
   }
 
   private document(manager: EntityManager, { id, revision }: Pick<PlanRow, 'id' | 'revision'>): Promise<RevisionRow> {
     return manager.findOneByOrFail(RevisionEntity, { planId: id, revision });
   }
 
-  private async write(manager: EntityManager, id: string, revision: number, document: Plan): Promise<StoredPlan> {
+  private async write(
+    manager: EntityManager,
+    id: string,
+    revision: number,
+    { text, name, sought, changed }: PlanText,
+  ): Promise<PlanStored> {
     const savedAt = this.now();
-    await manager.insert(RevisionEntity, { planId: id, revision, savedAt, document: JSON.stringify(document) });
-    const { name } = document;
-    await manager.update(PlanEntity, { id }, { name, revision, savedAt, sought: soughtOf(document), judgedBy: null });
+    const row = { planId: id, revision, savedAt, document: text, changed: changed ? JSON.stringify(changed) : null };
+    await manager.insert(RevisionEntity, row);
+    await manager.update(PlanEntity, { id }, { name, revision, savedAt, sought, judgedBy: null });
     const kept = await manager.find(RevisionEntity, {
       where: { planId: id },
       select: { revision: true, savedAt: true },
     });
-    for (const old of thinned(kept)) await manager.delete(RevisionEntity, { planId: id, revision: old });
-    return { id, revision, savedAt, document };
+    const gone = new Set(thinned(kept));
+    for (const old of gone) {
+      await manager.delete(RevisionEntity, { planId: id, revision: old });
+      // What was done since the one before is another question from now on.
+      const next = Math.min(...kept.map((one) => one.revision).filter((one) => one > old && !gone.has(one)));
+      await manager.update(RevisionEntity, { planId: id, revision: next }, { changed: null });
+    }
+    return { id, revision, savedAt, text };
   }
 }
-
-/** What a search looks through. */
-export const soughtOf = ({ name, mechanisms }: Plan): string =>
-  [name, ...mechanisms.map((mechanism) => mechanism.name)].join('\n').toLowerCase();
 
 function summaryOf({ id, name, revision, savedAt, deletedAt, judged, judgedBy }: PlanRow): PlanSummary {
   const said = judged === null ? { mechanisms: [] } : (JSON.parse(judged) as Omit<Judged, 'worst'>);
   return { id, revision, savedAt, name, deletedAt: deletedAt ?? undefined, judged: judgedBy !== null, ...said };
-}
-
-/** A revision that this version of the program cannot read has nothing to tell. */
-function documentOrNone(text: string): Plan | undefined {
-  try {
-    return readDocument(text);
-  } catch {
-    return undefined;
-  }
 }

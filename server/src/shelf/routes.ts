@@ -1,12 +1,15 @@
-import { etagOf, partSchema, type ShelfMarks } from '@rough-gear/contract';
+import { etagOf } from '@rough-gear/contract';
 import type { UnitSystem } from '@rough-gear/contract/units';
-import { exportCsv, importCsv } from '@rough-gear/contract/shelf-files';
-import { PART_KINDS, type Part, type PartKind } from '@rough-gear/core';
+import { exportCsv } from '@rough-gear/contract/shelf-files';
+import { PART_KINDS, type PartKind } from '@rough-gear/core';
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
 import { basedOn } from '../http/basedOn.js';
+import { bytesOf } from '../http/body.js';
 import { HttpProblem } from '../http/problem.js';
+import { jsonWith, sendJson } from '../http/rawJson.js';
 import { validated } from '../http/validated.js';
+import { sound, type Reader } from '../reading/reader.js';
 import type { ShelfSaved, ShelfStore } from './store.js';
 
 const kind = Joi.string().valid(...PART_KINDS);
@@ -16,29 +19,21 @@ const fileQuery = Joi.object<{ kind: PartKind; dry: boolean; units: UnitSystem }
   dry: Joi.boolean().default(true),
   units: Joi.string().valid('metric', 'inch').default('metric'),
 });
-const price = Joi.object({
-  si: Joi.number().min(0).required(),
-  as: Joi.string().max(80).required(),
-  source: Joi.string().valid('sheet', 'typed', 'measured', 'estimated', 'typical').required(),
-});
-const marks = Joi.object<ShelfMarks>({
-  owned: Joi.number().integer().min(0).max(9999),
-  price: price.allow(null),
-  common: Joi.boolean(),
-  retired: Joi.boolean(),
-}).min(1);
-
 /** /api/shelf */
-export function shelfRoutes(store: ShelfStore): Router {
+export function shelfRoutes(store: ShelfStore, reader: Reader): Router {
   const router = Router();
 
   router.get('/', async (request, response) => {
     const query = validated(listQuery, request.query, 'query');
-    response.json(await store.list(query.kind, query.retired));
+    const items = (await store.rows(query.kind, query.retired)).map(
+      ({ id, revision, part, shipped, common, retired }) =>
+        jsonWith({ id, revision, own: shipped === null, common: Boolean(common), retired: Boolean(retired) }, { part }),
+    );
+    sendJson(response, `[${items.join(',')}]`);
   });
 
   router.post('/', async (request, response) => {
-    response.status(201).json(await store.add(partFrom(request.body)));
+    response.status(201).json(await store.add(await sound(reader.ask('part', bytesOf(request)))));
   });
 
   router.get('/file', async (request, response) => {
@@ -50,11 +45,11 @@ export function shelfRoutes(store: ShelfStore): Router {
   // The report is the same whether it is a dry run or not: what is not sound is not taken in, not even in part.
   router.post('/file', async (request, response) => {
     const query = validated(fileQuery, request.query, 'query');
-    if (typeof request.body !== 'string')
-      throw new HttpProblem(415, 'A CSV file is wanted', { detail: 'Send it as text/csv.' });
-    const report = importCsv(query.kind, request.body, await store.list(query.kind, true));
-    if (!query.dry && report.sound) await store.take(query.kind, report.lines);
-    response.json({ ...report, taken: !query.dry && report.sound });
+    if (!request.is('text/csv')) throw new HttpProblem(415, 'A CSV file is wanted', { detail: 'Send it as text/csv.' });
+    const shelf = await store.rows(query.kind, true);
+    const sheet = await reader.ask('sheet', query.kind, bytesOf(request), shelf, query.dry);
+    if (sheet.lines.length > 0) await store.take(query.kind, sheet.lines);
+    sendJson(response, sheet.report);
   });
 
   router.get('/imports', async (_request, response) => {
@@ -68,33 +63,18 @@ export function shelfRoutes(store: ShelfStore): Router {
   });
 
   router.put('/:id', async (request, response) => {
-    const part = partFrom(request.body);
+    const part = await sound(reader.ask('part', bytesOf(request)));
     send(response, await store.replace(idOf(request), basedOn(request, 'part'), part));
   });
 
   router.patch('/:id', async (request, response) => {
-    send(response, await store.mark(idOf(request), validated(marks, request.body, 'body')));
+    send(response, await store.mark(idOf(request), await sound(reader.ask('marks', bytesOf(request)))));
   });
 
   return router;
 }
 
 const idOf = (request: Request): string => String(request.params['id']);
-
-function partFrom(body: unknown): Part {
-  const { error, value } = partSchema.validate(body, {
-    convert: false,
-    abortEarly: false,
-    errors: { wrap: { label: false } },
-  });
-  if (error)
-    throw new HttpProblem(422, 'This is no part', {
-      problems: error.details
-        .slice(0, 20)
-        .map(({ path, message }) => ({ field: path.join('.') || 'part', reason: message })),
-    });
-  return value as Part;
-}
 
 function send(response: Response, saved: ShelfSaved): void {
   switch (saved.outcome) {

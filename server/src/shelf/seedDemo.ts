@@ -1,5 +1,7 @@
 import type { DiaryStore } from '../diary/store.js';
+import { planText } from '../plans/reading.js';
 import type { PlanStore } from '../plans/store.js';
+import { trialText } from '../trials/reading.js';
 import type { TrialStore } from '../trials/store.js';
 import { demoDiary } from './demoDiary.js';
 import { readDemo, readDemoBook } from './data.js';
@@ -11,7 +13,7 @@ const DRIVEN = 'Heron';
 export async function seedDemo(plans: PlanStore, trials: TrialStore, diaries: DiaryStore): Promise<void> {
   const ids = new Map<string, string>();
   for (const plan of readDemo()) {
-    const { id } = await plans.create(plan);
+    const { id } = await plans.create(planText(plan));
     ids.set(plan.name, id);
     // The small one stands on the table: nobody has bought or played anything with it.
     if (plan.name === DRIVEN) await diaries.add(id, demoDiary(plan));
@@ -19,7 +21,8 @@ export async function seedDemo(plans: PlanStore, trials: TrialStore, diaries: Di
   await trials.bring(
     readDemoBook().map(({ id, trial }) => {
       const planId = ids.get(trial.subject.robot ?? '');
-      return { id, trial: { ...trial, subject: { ...trial.subject, ...(planId ? { planId } : {}) } }, takings: [] };
+      const subject = { ...trial.subject, ...(planId ? { planId } : {}) };
+      return { id, trial: trialText({ ...trial, subject }), takings: [] };
     }),
   );
 }

@@ -1,12 +1,14 @@
 import { Answered, type Answer } from '../answered.js';
 import { randomUUID } from 'node:crypto';
 import type { ShelfImport, ShelfMarks, ShelfPart, TakenBack } from '@rough-gear/contract';
-import { MOST_ON_SHELF, type ImportLine } from '@rough-gear/contract/shelf-files';
+import { setImmediate } from 'node:timers/promises';
+import { MOST_ON_SHELF } from '@rough-gear/contract/shelf-files';
 import type { Part, PartKind } from '@rough-gear/core';
 import type { EntityManager, Repository } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { ShelfEntity, ShelfImportEntity, type ShelfRow } from '../db/entities.js';
 import { readShelf } from './data.js';
+import { itemOf, type SheetLine } from './reading.js';
 
 /** What a change of a part came to. */
 export type ShelfSaved =
@@ -36,13 +38,20 @@ export class ShelfStore {
 
   /** In the order of their names; those retired only where asked for. */
   async list(kind?: PartKind, retired = false): Promise<readonly ShelfPart[]> {
-    const where = { ...(kind ? { kind } : {}), ...(retired ? {} : { retired: false }) };
-    const rows = await this.data.read((manager) => rowsIn(manager).find({ where, order: { id: 'ASC' } }));
-    return rows.map(itemOf);
+    return (await this.rows(kind, retired)).map(itemOf);
+  }
+
+  /** The same as they are stored: a shelf may hold thousands. */
+  async rows(kind?: PartKind, retired = false): Promise<readonly ShelfRow[]> {
+    const where = [...(kind ? ['"kind" = ?'] : []), ...(retired ? [] : ['NOT "retired"'])];
+    const condition = where.length > 0 ? `WHERE ${where.join(' AND ')}` : '';
+    return this.data.read((manager) =>
+      manager.query<readonly ShelfRow[]>(`SELECT * FROM "shelf_part" ${condition} ORDER BY "id"`, kind ? [kind] : []),
+    );
   }
 
   async add(part: Part): Promise<ShelfPart> {
-    const row = newRow(part);
+    const row = newRow(part.kind, JSON.stringify(part));
     await this.data.write(async (manager) => {
       if ((await rowsIn(manager).count()) >= MOST_ON_SHELF) throw new ShelfFull();
       await rowsIn(manager).insert(row);
@@ -81,22 +90,21 @@ export class ShelfStore {
   }
 
   /** Takes in all lines of a sound import, or none of them; what they replaced is kept, so that they can be taken back. */
-  async take(kind: PartKind, lines: readonly ImportLine[]): Promise<void> {
+  async take(kind: PartKind, lines: readonly SheetLine[]): Promise<void> {
     await this.data.write(async (manager) => {
-      const shelf = rowsIn(manager);
-      const there = new Map((await shelf.find()).map((row) => [row.id, row]));
-      const rows = lines.flatMap(({ id, does, part, common = false, retired = false }): readonly ShelfRow[] => {
-        if (!part || does === 'same') return [];
+      const all = await manager.query<ShelfRow[]>('SELECT * FROM "shelf_part" WHERE "kind" = ?', [kind]);
+      const there = new Map(all.map((row) => [row.id, row]));
+      const rows = lines.map(({ id, part, common = false, retired = false }): ShelfRow => {
         const old = id === undefined ? undefined : there.get(id);
-        if (!old) return [{ ...newRow(part), common, retired }];
-        const text = JSON.stringify(part);
-        return [{ ...old, common, retired, revision: old.revision + (text === old.part ? 0 : 1), part: text }];
+        if (!old) return { ...newRow(kind, part), common, retired };
+        return { ...old, common, retired, revision: old.revision + (part === old.part ? 0 : 1), part };
       });
-      if (there.size + rows.filter(({ id }) => !there.has(id)).length > MOST_ON_SHELF) throw new ShelfFull();
-      await putAll(shelf, rows);
+      const more = rows.filter(({ id }) => !there.has(id)).length;
+      if ((await rowsIn(manager).count()) + more > MOST_ON_SHELF) throw new ShelfFull();
+      await putAll(rowsIn(manager), rows);
       const replaced = rows.map((after): Replaced => ({ before: there.get(after.id) ?? null, after }));
       if (rows.length > 0)
-        await manager.insert(ShelfImportEntity, { takenAt: this.now(), kind, replaced: JSON.stringify(replaced) });
+        await manager.insert(ShelfImportEntity, { takenAt: this.now(), kind, replaced: await inPieces(replaced) });
       const kept = await manager.find(ShelfImportEntity, { select: { id: true }, order: { id: 'DESC' } });
       for (const { id } of kept.slice(IMPORTS_KEPT)) await manager.delete(ShelfImportEntity, { id });
     });
@@ -158,23 +166,14 @@ class ShelfFull extends Answered {
   }
 }
 
-const newRow = (part: Part): ShelfRow => ({
+const newRow = (kind: PartKind, part: string): ShelfRow => ({
   id: `own-${randomUUID()}`,
-  kind: part.kind,
+  kind,
   revision: 1,
-  part: JSON.stringify(part),
+  part,
   shipped: null,
   common: false,
   retired: false,
-});
-
-const itemOf = ({ id, revision, part, shipped, common, retired }: ShelfRow): ShelfPart => ({
-  id,
-  revision,
-  part: JSON.parse(part) as Part,
-  own: shipped === null,
-  common: Boolean(common),
-  retired: Boolean(retired),
 });
 
 /** The shipped parts that are not there yet, and the newer ones, each with what the team said of it. */
@@ -199,11 +198,24 @@ const ships = (there: ReadonlyMap<string, ShelfRow>): readonly ShelfRow[] =>
     return [{ ...old, revision: old.revision + 1, shipped: revision, part: JSON.stringify(kept) }];
   });
 
-/** So many rows a statement: SQLite takes only so many values in one. */
-const CHUNK = 500;
+/** So many rows at once: whoever else asks is answered between two times. */
+const CHUNK = 100;
 
 async function putAll(shelf: Repository<ShelfRow>, rows: readonly ShelfRow[]): Promise<void> {
-  for (let i = 0; i < rows.length; i += CHUNK) await shelf.upsert(rows.slice(i, i + CHUNK), ['id']);
+  for (let i = 0; i < rows.length; i += CHUNK) {
+    await shelf.upsert(rows.slice(i, i + CHUNK), ['id']);
+    await setImmediate();
+  }
+}
+
+/** A long list as JSON. */
+async function inPieces(list: readonly unknown[]): Promise<string> {
+  const pieces: string[] = [];
+  for (let i = 0; i < list.length; i += CHUNK) {
+    pieces.push(JSON.stringify(list.slice(i, i + CHUNK)).slice(1, -1));
+    await setImmediate();
+  }
+  return `[${pieces.join(',')}]`;
 }
 
 const rowsIn = (manager: EntityManager): Repository<ShelfRow> => manager.getRepository(ShelfEntity);

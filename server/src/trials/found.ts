@@ -1,6 +1,7 @@
 import type { FoundSummary } from '@rough-gear/contract';
 import { concludeTrial, rowsOf, type Trial } from '@rough-gear/core';
-import { answerOf, startThread, threadAt } from '../threads/thread.js';
+import { Thread, threadAt } from '../threads/thread.js';
+import type { TrialText } from './reading.js';
 
 /**
  * What a trial found, without regard to any sheet: once it is closed. While it is gone on with it is saved again and again.
@@ -21,18 +22,21 @@ const LONGEST = 30_000;
 
 const WORKER = threadAt('foundWorker', import.meta.url);
 
+/** Whether what it found is known in no time. */
+export const fitsAtOnce = (trial: Trial): boolean => trial.closedAt === undefined || rowsOf(trial) <= FEW_ROWS;
+
 /**
- * The same; what takes seconds in a thread of its own, so that nobody else waits for it. A list that cannot tell what a
- * trial found says nothing of it: it is fitted anew where it is opened.
+ * What a trial found; what takes seconds in a thread of its own, so that nobody else waits for it. A list that cannot tell
+ * what a trial found says nothing of it: it is fitted anew where it is opened.
  */
-export async function foundApart(trial: Trial, at: URL = WORKER): Promise<readonly FoundSummary[]> {
-  if (trial.closedAt === undefined || rowsOf(trial) <= FEW_ROWS) return foundOf(trial);
-  const worker = startThread(at);
+export async function foundApart({ text, found }: TrialText, at: URL = WORKER): Promise<readonly FoundSummary[]> {
+  if (found) return found;
+  const thread = new Thread(at);
   try {
-    return await answerOf<readonly FoundSummary[]>(worker, trial, 'fitting it', LONGEST);
+    return await thread.ask<readonly FoundSummary[]>(text, 'fitting it', LONGEST);
   } catch {
     return [];
   } finally {
-    await worker.terminate();
+    await thread.close();
   }
 }

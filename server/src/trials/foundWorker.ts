@@ -3,4 +3,4 @@ import type { Trial } from '@rough-gear/core';
 import { foundOf } from './found.js';
 
 /** A thread of its own: a long log keeps nobody waiting but who closed it. */
-parentPort?.once('message', (trial: Trial) => parentPort?.postMessage(foundOf(trial)));
+parentPort?.once('message', (text: string) => parentPort?.postMessage(foundOf(JSON.parse(text) as Trial)));

@@ -1,19 +1,21 @@
-import { etagOf, type StoredTrial } from '@rough-gear/contract';
-import { BOOK_FORMAT, bookSchema, readTrial, takingSchema } from '@rough-gear/contract/bench';
-import type { Trial } from '@rough-gear/core';
+import { etagOf } from '@rough-gear/contract';
 import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
 import { basedOn } from '../http/basedOn.js';
+import { bytesOf } from '../http/body.js';
 import { HttpProblem } from '../http/problem.js';
+import { jsonWith, sendJson } from '../http/rawJson.js';
 import { validated } from '../http/validated.js';
+import { sound, type Reader } from '../reading/reader.js';
+import { BOOK_AROUND } from './reading.js';
 import { Writers } from './writers.js';
-import { BookFull, type TrialSaved, type TrialStore } from './store.js';
+import { BookFull, type TrialSaved, type TrialStore, type TrialStored } from './store.js';
 
 const missing = (): HttpProblem => new HttpProblem(404, 'There is no such trial');
 const trialId = Joi.string().guid();
 
 /** /api/trials: the bench book. */
-export function trialRoutes(store: TrialStore): Router {
+export function trialRoutes(store: TrialStore, reader: Reader): Router {
   const router = Router();
   const writers = new Writers();
 
@@ -22,8 +24,9 @@ export function trialRoutes(store: TrialStore): Router {
   });
 
   router.post('/', async (request, response) => {
+    const trial = await sound(reader.ask('trial', bytesOf(request)));
     try {
-      send(response.status(201), await store.add(trialFrom(request.body)));
+      send(response.status(201), await store.add(trial));
     } catch (problem) {
       if (problem instanceof BookFull) throw new HttpProblem(409, 'The bench book is full');
       throw problem;
@@ -33,27 +36,20 @@ export function trialRoutes(store: TrialStore): Router {
   // Before the trials themselves: "book" is no trial's id.
   router.get('/book', async (_request, response) => {
     response.attachment('bench-book.json').type('application/json');
-    response.write(`{"format":"${BOOK_FORMAT}","trials":[`);
-    let first = true;
-    for await (const { id, trial, takings } of store.all()) {
-      response.write((first ? '\n' : ',\n') + JSON.stringify({ id, trial, takings }));
-      first = false;
+    const [before, after] = BOOK_AROUND;
+    response.write(before);
+    let between = '\n';
+    for await (const { id, document, takings } of store.all()) {
+      response.write(between + jsonWith({ id }, { trial: document, takings }));
+      between = ',\n';
     }
-    response.end('\n]}\n');
+    response.end(after);
   });
 
   router.post('/book', async (request, response) => {
-    const book = validated(bookSchema, request.body, 'book');
-    const refused: string[] = [];
-    const sound = book.trials.flatMap(({ id, trial, takings = [] }) => {
-      const read = readTrial(trial);
-      if (read.ok) return [{ id, trial: read.trial, takings }];
-      const [first] = read.problems;
-      refused.push(`${id}: ${first?.field ?? ''} ${first?.reason ?? ''}`);
-      return [];
-    });
-    const brought = await store.bring(sound);
-    response.json({ ...brought, refused: [...refused, ...brought.refused] });
+    const book = await sound(reader.ask('book', bytesOf(request)));
+    const brought = await store.bring(book.sound);
+    response.json({ ...brought, refused: [...book.refused, ...brought.refused] });
   });
 
   router.get('/:id', async (request, response) => {
@@ -68,8 +64,8 @@ export function trialRoutes(store: TrialStore): Router {
   router.put('/:id', async (request, response) => {
     const [id, base] = [idOf(request), basedOn(request, 'trial')];
     const { from = '', anyway } = validated(writerQuery, request.query, 'query');
-    const trial = trialFrom(request.body);
-    if (trial.closedAt !== undefined && !anyway && writers.othersWrite(id, from)) throw othersWrite();
+    const trial = await sound(reader.ask('trial', bytesOf(request)));
+    if (trial.head.closedAt !== undefined && !anyway && writers.othersWrite(id, from)) throw othersWrite();
     const { revision, savedAt } = taken(response, await store.save(id, base, trial));
     writers.wrote(id, from);
     response.set('ETag', etagOf(revision)).json({ id, revision, savedAt });
@@ -84,9 +80,9 @@ export function trialRoutes(store: TrialStore): Router {
   });
 
   router.post('/:id/takings', async (request, response) => {
-    const stored = await store.take(idOf(request), validated(takingSchema, request.body, 'taking'));
-    if (!stored) throw missing();
-    response.json(stored.takings);
+    const takings = await store.take(idOf(request), await sound(reader.ask('taking', bytesOf(request))));
+    if (!takings) throw missing();
+    response.json(takings);
   });
 
   return router;
@@ -111,13 +107,7 @@ function idOf(request: Request): string {
   return id;
 }
 
-function trialFrom(document: unknown): Trial {
-  const read = readTrial(document);
-  if (!read.ok) throw new HttpProblem(422, 'This is no trial', { problems: read.problems });
-  return read.trial;
-}
-
-function taken(response: Response, saved: TrialSaved): StoredTrial {
+function taken(response: Response, saved: TrialSaved): TrialStored {
   if (saved.outcome === 'missing') throw missing();
   if (saved.outcome === 'closed') throw closed();
   if (saved.outcome === 'another') throw new HttpProblem(422, 'A trial keeps its kind and its beginning');
@@ -126,6 +116,7 @@ function taken(response: Response, saved: TrialSaved): StoredTrial {
   throw stale();
 }
 
-function send(response: Response, stored: StoredTrial): void {
-  response.set('ETag', etagOf(stored.revision)).json(stored);
+function send(response: Response, { id, revision, savedAt, document, takings }: TrialStored): void {
+  response.set('ETag', etagOf(revision));
+  sendJson(response, jsonWith({ id, revision, savedAt }, { trial: document, takings }));
 }

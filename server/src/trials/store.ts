@@ -1,26 +1,24 @@
 import { randomUUID } from 'node:crypto';
-import {
-  MOST_TRIALS,
-  type FoundSummary,
-  type StoredTrial,
-  type TrialsBrought,
-  type TrialSummary,
-} from '@rough-gear/contract';
-import { rowsOf, type Taking, type Trial } from '@rough-gear/core';
+import { MOST_TRIALS, type FoundSummary, type TrialsBrought, type TrialSummary } from '@rough-gear/contract';
+import type { Taking } from '@rough-gear/core';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { TrialEntity, type TrialRow } from '../db/entities.js';
 import { foundApart } from './found.js';
+import type { BookTrial, TrialText } from './reading.js';
+
+/** A trial as it is stored: texts of JSON, which may be long. */
+export type TrialStored = Pick<TrialRow, 'id' | 'revision' | 'savedAt' | 'document' | 'takings'>;
 
 /** What a change of a trial came to. */
 export type TrialSaved =
-  | { readonly outcome: 'saved'; readonly stored: StoredTrial }
+  | { readonly outcome: 'saved'; readonly stored: TrialStored }
   | { readonly outcome: 'missing' }
   /** It is closed: what was measured stays as it is. */
   | { readonly outcome: 'closed' }
   /** Of another kind, or begun at another time: it is not the same trial. */
   | { readonly outcome: 'another' }
-  | { readonly outcome: 'stale'; readonly stored: StoredTrial };
+  | { readonly outcome: 'stale'; readonly stored: TrialStored };
 
 /** No room for another trial. */
 export class BookFull extends Error {}
@@ -43,25 +41,22 @@ export class TrialStore {
     });
   }
 
-  async open(id: string): Promise<StoredTrial | undefined> {
-    return this.data.read(async (manager) => {
-      const row = await manager.findOneBy(TrialEntity, { id });
-      return row ? storedOf(row) : undefined;
-    });
+  async open(id: string): Promise<TrialStored | undefined> {
+    return this.data.read(async (manager) => (await manager.findOneBy(TrialEntity, { id })) ?? undefined);
   }
 
   // What a trial found is worked out before the write begins: others write meanwhile.
-  async add(trial: Trial): Promise<StoredTrial> {
+  async add(trial: TrialText): Promise<TrialStored> {
     const found = await foundApart(trial);
     return this.data.write(async (manager) => {
       if ((await manager.count(TrialEntity)) >= MOST_TRIALS) throw new BookFull();
       const row = this.rowOf(randomUUID(), 1, trial, found);
       await manager.insert(TrialEntity, row);
-      return storedOf(row);
+      return row;
     });
   }
 
-  async save(id: string, basedOn: number, trial: Trial): Promise<TrialSaved> {
+  async save(id: string, basedOn: number, trial: TrialText): Promise<TrialSaved> {
     const found = await foundApart(trial);
     return this.changing(id, basedOn, trial, async (manager, row) => {
       const next = { ...this.rowOf(id, row.revision + 1, trial, found), takings: row.takings };
@@ -83,20 +78,18 @@ export class TrialStore {
   }
 
   /** Adds to the history of what was taken from it. */
-  async take(id: string, taking: Taking): Promise<StoredTrial | undefined> {
+  async take(id: string, taking: Taking): Promise<readonly Taking[] | undefined> {
     return this.data.write(async (manager) => {
       const row = await manager.findOneBy(TrialEntity, { id });
       if (!row) return undefined;
-      const takings = JSON.stringify([...(JSON.parse(row.takings) as Taking[]), taking]);
-      await manager.update(TrialEntity, { id }, { takings });
-      return storedOf({ ...row, takings });
+      const takings = [...(JSON.parse(row.takings) as Taking[]), taking];
+      await manager.update(TrialEntity, { id }, { takings: JSON.stringify(takings) });
+      return takings;
     });
   }
 
   /** Brings trials in that are not here; those that are stay as they are. */
-  async bring(
-    all: readonly { readonly id: string; readonly trial: Trial; readonly takings: readonly Taking[] }[],
-  ): Promise<TrialsBrought> {
+  async bring(all: readonly BookTrial[]): Promise<TrialsBrought> {
     const found = new Map<string, readonly FoundSummary[]>();
     for (const { id, trial } of all) found.set(id, await foundApart(trial));
     return this.data.write(async (manager) => {
@@ -105,7 +98,7 @@ export class TrialStore {
       for (const { id, trial, takings } of all) {
         if (await manager.existsBy(TrialEntity, { id })) there++;
         else if ((await manager.count(TrialEntity)) >= MOST_TRIALS)
-          refused.push(`${trial.subject.name}: the book is full`);
+          refused.push(`${trial.head.subject.name}: the book is full`);
         else {
           await manager.insert(TrialEntity, {
             ...this.rowOf(id, 1, trial, found.get(id) ?? []),
@@ -119,7 +112,7 @@ export class TrialStore {
   }
 
   /** Every trial whole, one after the other. */
-  async *all(): AsyncGenerator<StoredTrial> {
+  async *all(): AsyncGenerator<TrialStored> {
     for (const { id } of await this.list()) {
       const stored = await this.open(id);
       if (stored) yield stored;
@@ -129,42 +122,38 @@ export class TrialStore {
   private async changing(
     id: string,
     basedOn: number,
-    to: Trial,
+    to: TrialText,
     work: (manager: EntityManager, row: TrialRow) => Promise<TrialRow>,
   ): Promise<TrialSaved> {
     return this.data.write(async (manager): Promise<TrialSaved> => {
       const row = await manager.findOneBy(TrialEntity, { id });
       if (!row) return { outcome: 'missing' };
       if (row.closedAt !== null) return { outcome: 'closed' };
-      if (row.revision !== basedOn) return { outcome: 'stale', stored: storedOf(row) };
-      const { kind, startedAt } = JSON.parse(row.head) as Pick<Trial, 'kind' | 'startedAt'>;
-      if (to.kind !== kind || to.startedAt !== startedAt) return { outcome: 'another' };
-      return { outcome: 'saved', stored: storedOf(await work(manager, row)) };
+      if (row.revision !== basedOn) return { outcome: 'stale', stored: row };
+      const { kind, startedAt } = JSON.parse(row.head) as TrialText['head'];
+      if (to.head.kind !== kind || to.head.startedAt !== startedAt) return { outcome: 'another' };
+      return { outcome: 'saved', stored: await work(manager, row) };
     });
   }
 
-  private rowOf(id: string, revision: number, trial: Trial, found: readonly FoundSummary[]): TrialRow {
-    const { readings: _readings, rowIds: _rowIds, struck: _struck, ...head } = trial;
+  private rowOf(
+    id: string,
+    revision: number,
+    { text, head, rows }: TrialText,
+    found: readonly FoundSummary[],
+  ): TrialRow {
     return {
       id,
       revision,
       savedAt: this.now(),
-      startedAt: trial.startedAt,
-      closedAt: trial.closedAt ?? null,
-      head: JSON.stringify({ ...head, rows: rowsOf(trial), found }),
-      document: JSON.stringify(trial),
+      startedAt: head.startedAt,
+      closedAt: head.closedAt ?? null,
+      head: JSON.stringify({ ...head, rows, found }),
+      document: text,
       takings: '[]',
     };
   }
 }
-
-const storedOf = ({ id, revision, savedAt, document, takings }: TrialRow): StoredTrial => ({
-  id,
-  revision,
-  savedAt,
-  trial: JSON.parse(document) as Trial,
-  takings: JSON.parse(takings) as Taking[],
-});
 
 const summaryOf = ({
   id,

@@ -6,6 +6,7 @@ import { Summaries1764400000000 } from './1764400000000-summaries.js';
 import { Trials1764500000000 } from './1764500000000-trials.js';
 import { Diary1764600000000 } from './1764600000000-diary.js';
 import { DiaryOrder1764700000000 } from './1764700000000-diaryOrder.js';
+import { Told1764800000000 } from './1764800000000-told.js';
 
 /** Every change of the tables, in the order in which they were made. */
 export const MIGRATIONS: readonly (new () => MigrationInterface & { name: string })[] = [
@@ -16,6 +17,7 @@ export const MIGRATIONS: readonly (new () => MigrationInterface & { name: string
   Trials1764500000000,
   Diary1764600000000,
   DiaryOrder1764700000000,
+  Told1764800000000,
 ];
 
 export const MIGRATION_NAMES: readonly string[] = MIGRATIONS.map((Migration) => new Migration().name);

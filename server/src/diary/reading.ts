@@ -1,0 +1,14 @@
+import { readEntries } from '@rough-gear/contract/diary';
+import type { DiaryEntry } from '@rough-gear/core';
+import type { Limits } from '../reading/limits.js';
+import { jsonOf, taken, thrownOut, type Read } from '../reading/read.js';
+
+const LIMITS: Limits = { name: 'it', depth: 20, values: 500_000, objects: 200_000 };
+
+/** Entries that a device brings home. */
+export function readEntriesBody(body: Uint8Array): Read<readonly DiaryEntry[]> {
+  const json = jsonOf(body, LIMITS);
+  if (!json.ok) return json;
+  const read = readEntries((json.value as { entries?: unknown } | null)?.entries);
+  return read.ok ? taken(read.entries) : thrownOut('This is no entry of a diary', read.problems);
+}

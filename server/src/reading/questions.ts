@@ -1,0 +1,31 @@
+import { readEntriesBody } from '../diary/reading.js';
+import {
+  changedInSave,
+  copyOfPlan,
+  readNewPlan,
+  readPlanBody,
+  readRenaming,
+  readStoredPlan,
+} from '../plans/reading.js';
+import { readMarksBody, readPartBody, readSheet } from '../shelf/reading.js';
+import { readBook, readTakingBody, readTrialBody } from '../trials/reading.js';
+
+/** Whatever comes from outside and is read apart from the requests: what is read, and by what. */
+export const QUESTIONS = {
+  plan: readPlanBody,
+  'new plan': readNewPlan,
+  'stored plan': readStoredPlan,
+  renaming: readRenaming,
+  copy: copyOfPlan,
+  'what changed': changedInSave,
+  trial: readTrialBody,
+  taking: readTakingBody,
+  book: readBook,
+  entries: readEntriesBody,
+  part: readPartBody,
+  marks: readMarksBody,
+  sheet: readSheet,
+} as const;
+
+export type Questions = typeof QUESTIONS;
+export type Question = keyof Questions;
