@@ -5,9 +5,12 @@ import { isMainThread } from 'node:worker_threads';
 if (isMainThread && process.send) {
   const delay = monitorEventLoopDelay({ resolution: 2 });
   delay.enable();
-  process.on('message', () => {
-    process.send({ stall: delay.max / 1e6, memory: process.memoryUsage.rss() });
-    delay.reset();
-  });
+  // A moment later: what stood still just now is counted when its own timer comes to its turn.
+  process.on('message', () =>
+    setTimeout(() => {
+      process.send({ stall: delay.max / 1e6, memory: process.memoryUsage.rss() });
+      delay.reset();
+    }, 20),
+  );
   process.channel.unref();
 }

@@ -37,6 +37,8 @@ export interface AppParts {
   readonly reader: Reader;
   /** Where a rig on this machine sends its lines. */
   readonly rigPort: number;
+  /** How often a silent rig is said to be there, ms. */
+  readonly rigLineOfLife?: number;
   readonly log: Logger;
   readonly backups: DailyBackups;
   /** The names it answers to. */
@@ -84,6 +86,7 @@ export function createApp(parts: AppParts): Express {
     diaries,
     reader,
     rigPort,
+    rigLineOfLife,
     log,
     names,
     proxies,
@@ -136,7 +139,7 @@ export function createApp(parts: AppParts): Express {
   app.use('/api/shelf', shelfRoutes(shelf, reader));
   app.use('/api/trials', trialRoutes(trials, reader));
   app.use('/api/diary', diaryRoutes(diaries, reader));
-  app.use('/api/rig', rigRoutes(rigPort));
+  app.use('/api/rig', rigRoutes(rigPort, rigLineOfLife));
   app.use('/api', nowhere);
   if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
   app.use(nowhere);

@@ -37,6 +37,7 @@ export async function testApp(
     readonly hosts?: readonly string[];
     readonly proxies?: readonly string[];
     readonly rigPort?: number;
+    readonly rigLineOfLife?: number;
     readonly webFolder?: string;
   } = {},
 ) {
@@ -58,6 +59,7 @@ export async function testApp(
     diaries,
     reader: readHere,
     rigPort: more.rigPort ?? 0,
+    rigLineOfLife: more.rigLineOfLife,
     log: pino({ level: 'silent' }),
     backups,
     names: namesOf('127.0.0.1', more.hosts ?? []),

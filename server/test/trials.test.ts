@@ -212,6 +212,39 @@ describe('a rig on this machine', () => {
     await other.close();
   });
 
+  it('that is silent is said to be there, but never in the middle of a line', async () => {
+    const rig = createServer((socket) => {
+      socket.write('t_s,V\n');
+      setTimeout(() => socket.write('0,1'), 150);
+      setTimeout(() => socket.end('2.6\n'), 300);
+    });
+    await new Promise<void>((resolve) => rig.listen(0, '127.0.0.1', resolve));
+    const { port } = rig.address() as AddressInfo;
+    const other = await testApp(undefined, { rigPort: port, rigLineOfLife: 20 });
+    const { text } = await request(other.app).get('/api/rig/lines').expect(200);
+    expect(text).toMatch(/^t_s,V\n\n+0,12\.6\n+$/);
+    rig.close();
+    await other.close();
+  });
+
+  it('has so many listeners and no more; one that leaves makes room', async () => {
+    const rig = createServer();
+    await new Promise<void>((resolve) => rig.listen(0, '127.0.0.1', resolve));
+    const other = await testApp(undefined, { rigPort: (rig.address() as AddressInfo).port });
+    const server = other.app.listen(0);
+    const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/rig/lines`;
+    const leaving = new AbortController();
+    for (let i = 0; i < 16; i++) expect((await fetch(url, { signal: leaving.signal })).status).toBe(200);
+    expect((await fetch(url)).status).toBe(503);
+    leaving.abort();
+    const again = new AbortController();
+    await expect.poll(async () => (await fetch(url, { signal: again.signal })).status).toBe(200);
+    again.abort();
+    server.close();
+    rig.close();
+    await other.close();
+  });
+
   it('that is not there is said, with what to do', async () => {
     const closed = createServer();
     await new Promise<void>((resolve) => closed.listen(0, '127.0.0.1', resolve));
