@@ -13,8 +13,8 @@ export const SERVER: readonly Mutant[] = [
       ],
       [
         'a revision stays what it was',
-        'await this.write(manager, id, basedOn + 1, document)',
-        'await this.write(manager, id, basedOn, document)',
+        'await this.write(manager, id, basedOn + 1, plan)',
+        'await this.write(manager, id, basedOn, plan)',
       ],
       [
         'what is in the bin is listed',
@@ -46,14 +46,10 @@ export const SERVER: readonly Mutant[] = [
     ['server/test/trials.test.ts'],
     [
       ['a closed trial is changed', "if (row.closedAt !== null) return { outcome: 'closed' };", ''],
-      [
-        'a trial is written over',
-        "if (row.revision !== basedOn) return { outcome: 'stale', stored: storedOf(row) };",
-        '',
-      ],
+      ['a trial is written over', "if (row.revision !== basedOn) return { outcome: 'stale', stored: row };", ''],
       [
         'a trial changes its kind',
-        "if (to.kind !== kind || to.startedAt !== startedAt) return { outcome: 'another' };",
+        "if (to.head.kind !== kind || to.head.startedAt !== startedAt) return { outcome: 'another' };",
         '',
       ],
       ['a trial goes that someone wrote in', "if (row.revision !== basedOn) return 'stale';", ''],
@@ -68,16 +64,9 @@ export const SERVER: readonly Mutant[] = [
     'server/src/diary/store.ts',
     ['server/test/diary.test.ts'],
     [
-      [
-        'faults of binned robots are shown',
-        'where: { deletedAt: IsNull() },\n      });\n      const found: RobotFault[] = [];',
-        '});\n      const found: RobotFault[] = [];',
-      ],
-      [
-        'faults that ask for a spare ask for a trial',
-        "if (fault.asks === 'a trial') found.push({ planId, robot, fault });",
-        'found.push({ planId, robot, fault });',
-      ],
+      ['faults of binned robots are shown', 'AND "plan"."deletedAt" IS NULL', ''],
+      ['a mended fault is shown for ever', 'SELECT MAX("seq")', 'SELECT MIN("seq")'],
+      ['faults that ask for a spare ask for a trial', "asks === 'a trial'", 'asks !== undefined'],
       ['a diary has no end', '+ fresh.length > MOST_ENTRIES)', '+ fresh.length > 1e9)'],
       ['an entry of another robot is taken for one of this', 'if (elsewhere) return', 'if (false as boolean) return'],
       [
@@ -85,7 +74,7 @@ export const SERVER: readonly Mutant[] = [
         'manager.existsBy(DiaryEntity, { seq, id, planId })',
         'manager.existsBy(DiaryEntity, { seq })',
       ],
-      ['what is new is all', 'seq: MoreThan(after)', 'seq: MoreThan(0)'],
+      ['what is new is all', '[planId, after],', '[planId, 0],'],
     ],
   ),
   ...inFile(
@@ -154,7 +143,7 @@ export const SERVER: readonly Mutant[] = [
     [['10.0.0.1 is this machine', "host.startsWith('127.')", "host.startsWith('1')"]],
   ),
   ...inFile(
-    'server/src/plans/routes.ts',
+    'server/src/plans/reading.ts',
     ['server/test/plans.test.ts'],
     [
       [
@@ -162,6 +151,50 @@ export const SERVER: readonly Mutant[] = [
         'Joi.object<{ name?: string; document?: unknown }>({ name, document: Joi.object() }).xor(',
         'Joi.object<{ name?: string; document?: unknown }>({ name, document: Joi.object() }).or(',
       ],
+    ],
+  ),
+  ...inFile(
+    'server/src/plans/store.ts',
+    ['server/test/reading.test.ts'],
+    [
+      ['what was done since a save that is gone is told', '{ changed: null });', '{ });'],
+      [
+        'what was done in a save is worked out again and again',
+        'changed: changed ? JSON.stringify(changed) : null',
+        'changed: null',
+      ],
+    ],
+  ),
+  ...inFile(
+    'server/src/reading/limits.ts',
+    ['server/test/reading.test.ts'],
+    [
+      ['lists in lists have no end', '++inside > depth', '++inside > 1e9'],
+      ['a document holds any number of keys', '++counted > values', '++counted > 1e9'],
+      ['a document holds any number of lists', '++opened > objects', '++opened > 1e9'],
+      ['a text ends at the quotation mark in it', 'if (bytes[i] === BACKSLASH) i++;', ''],
+    ],
+  ),
+  ...inFile(
+    'server/src/access/access.ts',
+    ['server/test/access.test.ts'],
+    [
+      ['guessing is as quick as one likes', '* slowerBy,', '* 0,'],
+      ['any number of guesses wait at once', 'limit: WAITING_AT_ONCE', 'limit: 1e6'],
+    ],
+  ),
+  ...inFile(
+    'server/src/health.ts',
+    ['server/test/fullDisk.test.ts'],
+    [['a disk on which a number fits is not full', 'if (data.wasFull) await tryRoom(data);', '']],
+  ),
+  ...inFile(
+    'server/src/rig/routes.ts',
+    ['server/test/trials.test.ts'],
+    [
+      ['a line of life stands in the middle of another', 'opened && lineEnded &&', 'opened &&'],
+      ['any number listen to a rig', 'listeners >= MOST_LISTENERS', 'false as boolean'],
+      ['who leaves makes no room', 'listeners--;', ''],
     ],
   ),
 ];

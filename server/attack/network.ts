@@ -18,6 +18,7 @@ const raw = (target: Target, method: string, path: string, headers: Headers, bod
     sent.end(body);
   });
 
+const PASSPHRASE = 'a passphrase for strangers';
 const JSON_BODY = { 'Content-Type': 'application/json' };
 
 /** Other sites' pages, names that lie, and whoever has no passphrase. */
@@ -30,7 +31,7 @@ export const strangers: Attack = {
     spawnSync(process.execPath, ['server/dist/passphrase.mjs'], {
       cwd: root,
       env: { ...process.env, ROUGH_GEAR_DATA: folder },
-      input: 'a passphrase for strangers\n',
+      input: `${PASSPHRASE}\n`,
     });
     const open = await Target.start(folder, { HOST: '0.0.0.0' });
     const broken: string[] = [];
@@ -66,13 +67,19 @@ export const strangers: Attack = {
       for (const headers of [here, { ...here, Cookie: 'rough-gear=eyJyb2xlIjoiY2hhbmdlIn0=; rough-gear.sig=x' }])
         await refused('not signed in', open, 'GET', path, headers);
     const guesses = scale === 'long' ? 60 : 14;
-    const answers: number[] = [];
-    for (let i = 0; i < guesses; i++)
-      answers.push(
-        await raw(open, 'POST', '/api/access/sign-in', { ...here, ...JSON_BODY }, `{"passphrase":"guess ${i}"}`),
-      );
+    const signIn = (passphrase: string): Promise<number> =>
+      raw(open, 'POST', '/api/access/sign-in', { ...here, ...JSON_BODY }, JSON.stringify({ passphrase }));
+    const answers = await Promise.all(Array.from({ length: guesses }, (_, i) => signIn(`guess ${i}`)));
     tried += guesses;
-    if (answers.slice(10).some((status) => status !== 429)) broken.push(`guessing went on: ${answers.join(' ')}`);
+    const looked = answers.filter((status) => status !== 429).length;
+    if (looked > 10) broken.push(`${looked} guesses were looked at at once: ${answers.join(' ')}`);
+    // Whoever is right gets in from the same address, a little later.
+    let right = 0;
+    for (let i = 0; i < 20 && right !== 200; i++) {
+      right = await signIn(PASSPHRASE);
+      if (right !== 200) await sleep(1000);
+    }
+    if (right !== 200) broken.push(`the right passphrase was answered with ${right}`);
     const refusedStart = await Target.start(newFolder(), { HOST: '0.0.0.0' }).then(
       async (target) => (await target.dispose(), 'it started'),
       (problem: Error) => problem.message,
@@ -82,7 +89,7 @@ export const strangers: Attack = {
     await Promise.all([closed.dispose(), open.dispose()]);
     return {
       tried: `${tried} requests`,
-      seen: `${guesses} guesses, ${answers.filter((status) => status === 429).length} of them not even looked at`,
+      seen: `${guesses} guesses, ${guesses - looked} of them not even looked at; who is right gets in`,
       broken,
     };
   },

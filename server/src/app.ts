@@ -47,6 +47,8 @@ export interface AppParts {
   readonly proxies: readonly string[];
   /** Who may do what; absent where nobody but this machine can reach it. */
   readonly access?: LiveAccess;
+  /** How much longer each wrong guess waits than the one before, ms. */
+  readonly guessesSlowerBy?: number;
   /** Folder of the built web application; absent while Vite serves it. */
   readonly webFolder?: string;
 }
@@ -87,6 +89,7 @@ export function createApp(parts: AppParts): Express {
     reader,
     rigPort,
     rigLineOfLife,
+    guessesSlowerBy,
     log,
     names,
     proxies,
@@ -129,7 +132,7 @@ export function createApp(parts: AppParts): Express {
   app.use(['/api/plans', '/api/diary', '/api/shelf'], ...bytes(LARGEST));
   app.use(express.json({ limit: SMALL }));
   app.use('/api/health', healthRoutes(data, dataFolder, backups));
-  app.use('/api/access', accessRoutes(access));
+  app.use('/api/access', accessRoutes(access, guessesSlowerBy));
   app.use('/api/data', dataRoutes(data, dataFolder, backups));
   app.use(
     '/api/archive',

@@ -29,8 +29,23 @@ interface Health {
   readonly detail?: string;
 }
 
+/** As much as a large plan takes, bytes: a disk on which a number fits may be full for whoever saves. */
+const AS_A_PLAN = 1_000_000;
+/** The row that is written for that, and taken away again. */
+const TRIED = 2;
+
+/** Sees, once the disk was full, whether a plan fits again. */
+async function tryRoom(data: Database): Promise<void> {
+  await data.write((manager) =>
+    manager.query('INSERT OR REPLACE INTO "health" ("id", "asked") VALUES (?, zeroblob(?))', [TRIED, AS_A_PLAN]),
+  );
+  data.wasFull = false;
+  await data.write((manager) => manager.delete(HealthEntity, { id: TRIED }));
+}
+
 /**
- * /api/health: writes and reads back what was written, on the same way as every save. 503 where that cannot be done.
+ * /api/health: writes and reads back what was written, on the same way as every save. 503 where that cannot be done; once
+ * the disk was full, until as much as a plan fits.
  */
 export function healthRoutes(data: Database, folder: string, backups: DailyBackups): Router {
   const router = Router();
@@ -45,6 +60,7 @@ export function healthRoutes(data: Database, folder: string, backups: DailyBacku
       backupFailure: backups.failure,
     };
     try {
+      if (data.wasFull) await tryRoom(data);
       const written = await data.write(async (manager) => {
         await manager.increment(HealthEntity, { id: 1 }, 'asked', 1);
         return asked(manager);

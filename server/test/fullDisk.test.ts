@@ -72,6 +72,13 @@ describe('A disk that is full', () => {
     for (let i = 0; i < 10 && answer.status === 200; i++)
       answer = await save((answer.body as StoredPlan).revision, `${i} ${NOTE}`);
     expect(answer.status).toBe(507);
+    // A tick of a diary fits, a plan does not: it is full.
+    await fill(20);
+    const full = await request(made.app).get('/api/health');
+    expect([full.status, full.body]).toEqual([
+      503,
+      expect.objectContaining({ ok: false, detail: expect.stringContaining('make room') as string }),
+    ]);
     await makeRoom();
     const { revision } = onDisk();
     const after = await save(revision, 'room again');
@@ -79,6 +86,7 @@ describe('A disk that is full', () => {
     expect(onDisk()).toEqual({ revision: revision + 1, note: 'room again' });
     const health = await request(made.app).get('/api/health');
     expect(health.body).toMatchObject({ ok: true, freeBytes: expect.any(Number) as number });
+    expect(await made.sql('SELECT count(*) AS n FROM "health"')).toEqual([{ n: 1 }]);
   });
 
   it('loses nothing that was acknowledged before it was closed', async () => {

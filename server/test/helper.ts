@@ -36,6 +36,7 @@ export async function testApp(
     readonly access?: LiveAccess;
     readonly hosts?: readonly string[];
     readonly proxies?: readonly string[];
+    readonly guessesSlowerBy?: number;
     readonly rigPort?: number;
     readonly rigLineOfLife?: number;
     readonly webFolder?: string;
@@ -58,6 +59,7 @@ export async function testApp(
     trials,
     diaries,
     reader: readHere,
+    guessesSlowerBy: more.guessesSlowerBy,
     rigPort: more.rigPort ?? 0,
     rigLineOfLife: more.rigLineOfLife,
     log: pino({ level: 'silent' }),

@@ -5,7 +5,7 @@ import { root } from '../attack/server.js';
 import { readArchiveFile } from '../src/archive/reading.js';
 import { planText, readPlanBody } from '../src/plans/reading.js';
 import { beyond, type Limits } from '../src/reading/limits.js';
-import { QUESTIONS } from '../src/reading/questions.js';
+import { readSheet } from '../src/shelf/reading.js';
 import { ReadingThreads } from '../src/reading/reader.js';
 import { heron, testApp } from './helper.js';
 
@@ -68,7 +68,7 @@ describe('In threads of their own', () => {
     ]);
     expect(answers).toEqual([readPlanBody(body), readPlanBody(bytes('{')), readPlanBody(body)]);
     const sheet = bytes('name\nours\n');
-    expect(await reader.ask('sheet', 'motor', sheet, [], true)).toEqual(QUESTIONS.sheet('motor', sheet, [], true));
+    expect(await reader.ask('sheet', 'motor', sheet, [], true)).toEqual(readSheet('motor', sheet, [], true));
     const archive = reader.archive();
     expect(await archive.push(null)).toEqual([{ is: 'no archive', detail: expect.any(String) as string }]);
     await archive.close();

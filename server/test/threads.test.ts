@@ -4,7 +4,8 @@ import { beforeAll, expect, it } from 'vitest';
 import { root } from '../attack/server.js';
 import { judge } from '../src/judging/judge.js';
 import { JudgeThread } from '../src/judging/judgeThread.js';
-import { foundApart, foundOf } from '../src/trials/found.js';
+import { foundApart } from '../src/trials/found.js';
+import { foundOf } from '../src/trials/foundOf.js';
 import { trialText } from '../src/trials/reading.js';
 import { heron } from './helper.js';
 

@@ -31,13 +31,16 @@ async function keptFirst(request, cache) {
   return fresh;
 }
 
+/** Whoever answers in the place of a server that is away, as a proxy does, is not the server. */
+const AWAY = [502, 503, 504];
+
 /** The page itself comes from the server while there is one. */
 async function freshFirst(request) {
   const cache = await caches.open(CACHE);
   try {
     const fresh = await fetch(request);
     if (fresh.ok) await cache.put(request, fresh.clone());
-    return fresh;
+    return AWAY.includes(fresh.status) ? ((await cache.match(request)) ?? fresh) : fresh;
   } catch (problem) {
     const kept = await cache.match(request);
     if (kept) return kept;

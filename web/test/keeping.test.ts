@@ -1,8 +1,10 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { freshBrowser, kept, room } from './browser.js';
+import { freshBrowser, kept, otherWindows, room } from './browser.js';
 
 import * as keeping from '../src/keeping/keeping.js';
-import { listKept } from '../src/stores/plan/drafts.js';
+import { trialsLeft } from '../src/stores/bench/trialDrafts.js';
+import { linesLeft } from '../src/stores/diary/lines.js';
+import { draftsLeft, listKept } from '../src/stores/plan/drafts.js';
 
 let small: Map<string, string>;
 beforeEach(() => {
@@ -56,6 +58,25 @@ describe('what this browser keeps', () => {
       { key: 'damaged:plan:p3', text: '{"unsent":true}' },
     ]);
     expect([small.size, await listKept()]).toEqual([0, []]);
+  });
+
+  it('and was never sent is set aside where it makes no sense, unless its window is there', async () => {
+    kept.set('unsent:plan:p1:gone', { unsent: true });
+    kept.set('unsent:trial:t1:gone', { mine: { kind: 'stall' } });
+    kept.set('unsent:diary:p1:gone', { entries: 7 });
+    kept.set('unsent:plan:p1:there', 'nonsense');
+    otherWindows.add('there');
+    expect([await draftsLeft('p1'), await trialsLeft('t1'), await linesLeft()]).toEqual([[], [], []]);
+    expect(await keeping.damaged()).toEqual([
+      { key: 'damaged:plan:p1:gone', text: '{"unsent":true}' },
+      { key: 'damaged:trial:t1:gone', text: '{"mine":{"kind":"stall"}}' },
+      { key: 'damaged:diary:p1:gone', text: '{"entries":7}' },
+    ]);
+    expect([...kept.keys()].filter((key) => key.startsWith('unsent:'))).toEqual(['unsent:plan:p1:there']);
+    // Where there is no room to set it aside it stays.
+    kept.set('unsent:plan:p2:gone', 7);
+    room.none = true;
+    expect([await draftsLeft('p2'), kept.get('unsent:plan:p2:gone')]).toEqual([[], 7]);
   });
 
   it('stays where it was while there is no room', async () => {

@@ -1,12 +1,11 @@
 import { FOUND, rowsOf, trialSheet, type Trial } from '@rough-gear/core';
 import Papa from 'papaparse';
 import type { TrialSummary } from '../api/api.js';
-import { FORMULA } from '../shelf/formulas.js';
+import { guarded } from '../shelf/formulas.js';
 import { displayText } from '../units/display.js';
 import { headerUnits, type HeaderUnit } from './headerUnits.js';
 
 /** A spreadsheet runs text that begins as a formula does (CSV injection): an apostrophe in front makes it plain text. */
-const guarded = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
 
 const SIGNIFICANT = 8;
 

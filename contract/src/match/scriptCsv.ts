@@ -1,7 +1,7 @@
 import type { Go, MatchScript, Plan, When } from '@rough-gear/core';
 import Papa from 'papaparse';
 import { script as scriptSchema } from '../plan/script.js';
-import { FORMULA, withoutGuard } from '../shelf/formulas.js';
+import { guarded, withoutGuard } from '../shelf/formulas.js';
 
 /**
  * A match script as a CSV file (RFC 4180): a line a part of the match, a standing draw, or a go. Mechanisms and jobs go by
@@ -42,9 +42,12 @@ export function exportScript({ name, parts, lanes, draws }: MatchScript): string
     })),
     ...lanes.flatMap(({ mechanism, goes }) => goes.map((go) => rowOf(mechanism, go))),
   ];
-  const data = rows.map((row) => COLUMNS.map((column) => row[column] ?? ''));
-  return `${Papa.unparse({ fields: [...COLUMNS], data }, { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
+  const data = rows.map((row) => COLUMNS.map((column) => cellOf(row[column])));
+  return `${Papa.unparse({ fields: [...COLUMNS], data }, { newline: '\r\n' })}\r\n`;
 }
+
+const cellOf = (value: string | number | undefined): string | number =>
+  typeof value === 'string' ? guarded(value) : (value ?? '');
 
 function rowOf(mechanism: string, { id, job, cruise, when }: Go): Row {
   const begins: Row =

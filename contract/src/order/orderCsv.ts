@@ -1,9 +1,8 @@
 import { lineId, moneyOf, piecesSoFar, suppliersOf, type DiaryEntry, type OrderSheet } from '@rough-gear/core';
 import Papa from 'papaparse';
-import { FORMULA } from '../shelf/formulas.js';
+import { guarded } from '../shelf/formulas.js';
 import { wordsText } from '../units/display.js';
 
-const guarded = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
 const DIGITS = 6;
 const rounded = (value: number | undefined): number | '' =>
   value === undefined ? '' : Number(value.toPrecision(DIGITS));

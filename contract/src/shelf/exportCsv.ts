@@ -2,7 +2,7 @@ import type { PartKind } from '@rough-gear/core';
 import Papa from 'papaparse';
 import type { ShelfPart } from '../api/api.js';
 import type { UnitSystem } from '../units/units.js';
-import { FORMULA } from './formulas.js';
+import { guarded } from './formulas.js';
 import { cellOf, sourceCell, unitOf } from './fields/cell.js';
 import { valueAt, type PartField } from './fields/field.js';
 import { fieldsOf, fieldsOfPart } from './fields/table.js';
@@ -46,5 +46,5 @@ export function exportCsv(kind: PartKind, parts: readonly ShelfPart[], system: U
       retired ? 'yes' : '',
     ];
   });
-  return `${Papa.unparse({ fields: headers, data: rows }, { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
+  return `${Papa.unparse({ fields: headers, data: rows.map((row) => row.map(guarded)) }, { newline: '\r\n' })}\r\n`;
 }

@@ -3,6 +3,7 @@ import type { Access } from '@rough-gear/contract';
 import cookieSession from 'cookie-session';
 import { Router, type Request, type RequestHandler } from 'express';
 import { rateLimit, type Options } from 'express-rate-limit';
+import { slowDown } from 'express-slow-down';
 import Joi from 'joi';
 import { oneAtATime } from '../http/oneAtATime.js';
 import { HttpProblem } from '../http/problem.js';
@@ -10,9 +11,16 @@ import { READS } from '../http/sameOrigin.js';
 import { MONTH, type AccessFile, type LiveAccess } from './accessFile.js';
 import { LONGEST, matches } from './passphrase.js';
 
-/** Ten wrong passphrases from one address in a quarter of an hour, and no more. */
-const WRONG_AT_MOST = 10;
+/**
+ * After some wrong passphrases from one address each further one is slower, for a quarter of an hour, and only so many wait
+ * at once: nobody is locked out behind an address that a whole school shares, and nobody guesses fast.
+ */
+const QUICK_GUESSES = 5;
 const QUARTER = 15 * 60e3;
+/** ms */
+const SLOWER_BY = 250;
+const SLOWEST = 5000;
+const WAITING_AT_ONCE = 10;
 /** A robot's page that is worked on sends some four requests a second. */
 const REQUESTS_A_MINUTE = 1200;
 
@@ -83,7 +91,7 @@ export const admitted =
 const body = Joi.object<{ passphrase: string }>({ passphrase: Joi.string().min(1).max(LONGEST).required() });
 
 /** /api/access: what may be done from here, and signing in and out. `live` is absent where nothing is asked. */
-export function accessRoutes(live: LiveAccess | undefined): Router {
+export function accessRoutes(live: LiveAccess | undefined, slowerBy = SLOWER_BY): Router {
   const router = Router();
   router.get('/', (request, response) => {
     response.json({ access: live ? roleOf(request, live.now()) : ('open' satisfies Access) });
@@ -105,9 +113,17 @@ export function accessRoutes(live: LiveAccess | undefined): Router {
   router.post(
     '/sign-in',
     limited(
-      { windowMs: QUARTER, limit: WRONG_AT_MOST, skipSuccessfulRequests: true },
-      'Too many wrong passphrases from this address',
+      { windowMs: SLOWEST, limit: WAITING_AT_ONCE, skipSuccessfulRequests: true },
+      'Too many wrong passphrases at once',
     ),
+    slowDown({
+      windowMs: QUARTER,
+      delayAfter: QUICK_GUESSES,
+      delayMs: (guesses) => (guesses - QUICK_GUESSES) * slowerBy,
+      maxDelayMs: SLOWEST,
+      skipSuccessfulRequests: true,
+      validate: { xForwardedForHeader: false },
+    }),
     async (request, response) => {
       const { error, value } = body.validate(request.body ?? {});
       if (error) throw new HttpProblem(400, 'A passphrase is wanted', { detail: error.message });

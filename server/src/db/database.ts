@@ -9,6 +9,8 @@ import { StorageProblem, storageFailureOf } from './failure.js';
 export class Database {
   private readonly writer: OneConnection;
   private readonly reader: OneConnection;
+  /** The disk refused a change, and nobody has seen since that a plan fits again. */
+  wasFull = false;
 
   /** `connect` opens a connection and sees that it answers. */
   constructor(connect: () => Promise<DataSource>, writing: DataSource) {
@@ -26,8 +28,13 @@ export class Database {
   }
 
   /** Changes, whole or not at all. Throws a `StorageProblem` where the disk does not take them: then nothing has changed. */
-  write<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
-    return this.writer.whole(work);
+  async write<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
+    try {
+      return await this.writer.whole(work);
+    } catch (problem) {
+      if (problem instanceof StorageProblem && problem.failure.kind === 'full') this.wasFull = true;
+      throw problem;
+    }
   }
 
   /** Copies the data as it is now to a file, page by page, while others go on reading and saving. */

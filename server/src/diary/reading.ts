@@ -1,7 +1,8 @@
 import { readEntries } from '@rough-gear/contract/diary';
 import type { DiaryEntry } from '@rough-gear/core';
 import type { Limits } from '../reading/limits.js';
-import { jsonOf, taken, thrownOut, type Read } from '../reading/read.js';
+import { jsonOf } from '../reading/json.js';
+import { taken, thrownOut, type Read } from '../read.js';
 
 const LIMITS: Limits = { name: 'it', depth: 20, values: 500_000, objects: 200_000 };
 

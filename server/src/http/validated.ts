@@ -1,5 +1,5 @@
 import type Joi from 'joi';
-import { understood } from '../reading/read.js';
+import { understood } from '../read.js';
 import { HttpProblem } from './problem.js';
 
 /** What was asked, held against its schema; refused by the place of what is wrong. */

@@ -2,7 +2,8 @@ import { readPlan, readPlanText, type PlanRead } from '@rough-gear/contract';
 import { changedBetween, PLAN_FORMAT, PLAN_VERSION, type Plan } from '@rough-gear/core';
 import Joi from 'joi';
 import type { Limits } from '../reading/limits.js';
-import { jsonOf, refused, taken, thrownOut, understood, type Read } from '../reading/read.js';
+import { jsonOf } from '../reading/json.js';
+import { refused, taken, thrownOut, understood, type Read } from '../read.js';
 import { emptyPlan } from './emptyPlan.js';
 
 /** A sound plan as it is written, and what the lists say of it. */

@@ -11,7 +11,7 @@ import { readMarksBody, readPartBody, readSheet } from '../shelf/reading.js';
 import { readBook, readTakingBody, readTrialBody } from '../trials/reading.js';
 
 /** Whatever comes from outside and is read apart from the requests: what is read, and by what. */
-export const QUESTIONS = {
+const QUESTIONS = {
   plan: readPlanBody,
   'new plan': readNewPlan,
   'stored plan': readStoredPlan,
@@ -29,3 +29,6 @@ export const QUESTIONS = {
 
 export type Questions = typeof QUESTIONS;
 export type Question = keyof Questions;
+
+export const answer = <Q extends Question>(question: Q, about: Parameters<Questions[Q]>): ReturnType<Questions[Q]> =>
+  (QUESTIONS[question] as (...about: unknown[]) => ReturnType<Questions[Q]>)(...about);

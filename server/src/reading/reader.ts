@@ -2,8 +2,8 @@ import type { FileRead } from '../archive/reading.js';
 import { Unpacker } from '../archive/unpacker.js';
 import { HttpProblem } from '../http/problem.js';
 import { Thread, threadAt } from '../threads/thread.js';
-import { QUESTIONS, type Question, type Questions } from './questions.js';
-import type { Read } from './read.js';
+import { answer, type Question, type Questions } from './questions.js';
+import type { Read } from '../read.js';
 
 /** Reads what came from outside, somewhere. */
 export interface Reader {
@@ -79,9 +79,6 @@ export const readHere: Reader = {
   },
   close: () => Promise.resolve(),
 };
-
-export const answer = <Q extends Question>(question: Q, about: Parameters<Questions[Q]>): ReturnType<Questions[Q]> =>
-  (QUESTIONS[question] as (...about: unknown[]) => ReturnType<Questions[Q]>)(...about);
 
 /** What was read; thrown where it was refused. */
 export async function sound<T>(reading: Promise<Read<T>>): Promise<T> {

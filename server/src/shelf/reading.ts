@@ -4,7 +4,8 @@ import type { Part, PartKind } from '@rough-gear/core';
 import Joi from 'joi';
 import type { ShelfRow } from '../db/entities.js';
 import type { Limits } from '../reading/limits.js';
-import { jsonOf, taken, thrownOut, understood, type Read } from '../reading/read.js';
+import { jsonOf } from '../reading/json.js';
+import { taken, thrownOut, understood, type Read } from '../read.js';
 
 const LIMITS: Limits = { name: 'the part', depth: 20, values: 20_000, objects: 5000 };
 const MOST_PROBLEMS = 20;

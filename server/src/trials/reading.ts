@@ -2,8 +2,9 @@ import { BOOK_FORMAT, bookSchema, readTrial, takingSchema, type BookFile } from 
 import type { FoundSummary } from '@rough-gear/contract';
 import { rowsOf, type Taking, type Trial } from '@rough-gear/core';
 import type { Limits } from '../reading/limits.js';
-import { jsonOf, taken, thrownOut, understood, type Read } from '../reading/read.js';
-import { fitsAtOnce, foundOf } from './found.js';
+import { jsonOf } from '../reading/json.js';
+import { taken, thrownOut, understood, type Read } from '../read.js';
+import { fitsAtOnce, foundOf } from './foundOf.js';
 
 /** A sound trial as it is written, and what the lists say of it. */
 export interface TrialText {

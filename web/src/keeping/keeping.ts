@@ -57,7 +57,7 @@ export async function kept<Value>(key: string): Promise<Value | undefined> {
 }
 
 /** All that is kept under keys that begin so. */
-export async function keptUnder<Value>(prefix: string): Promise<readonly (readonly [string, Value])[]> {
+export async function keptUnder<Value = unknown>(prefix: string): Promise<readonly (readonly [string, Value])[]> {
   await begun;
   try {
     const all = await entries<string, Value>(place());
@@ -128,6 +128,11 @@ function read(text: string): Readonly<Record<string, unknown>> | undefined {
   } catch {
     return undefined;
   }
+}
+
+/** Puts what cannot be read out of the way, as it stands; it stays where it is as long as there is no room for that. */
+export async function setAside(key: string, value: unknown): Promise<void> {
+  if (await keep(`damaged:${key.replace('unsent:', '')}`, JSON.stringify(value) ?? '')) await drop(key);
 }
 
 /** Copies that could not be read, as they stood. */

@@ -1,4 +1,4 @@
-import { keptUnder } from './keeping.js';
+import { keptUnder, setAside } from './keeping.js';
 import { isOpen, windowName } from './windows.js';
 
 /** What a window has not sent, as it is kept: under what, of which plan or trial, and whose. */
@@ -19,14 +19,26 @@ export type UnsentKind = 'plan' | 'trial' | 'diary';
 export const unsentKey = async (kind: UnsentKind, of: string): Promise<string> =>
   `unsent:${kind}:${of}:${await windowName()}`;
 
-/** What windows of this browser have not sent of a kind; of one plan or trial, or of all. */
-export async function unsentOf<Value>(kind: UnsentKind, of = ''): Promise<readonly Unsent<Value>[]> {
+/**
+ * What windows of this browser have not sent of a kind; of one plan or trial, or of all. What `read` makes nothing of is
+ * set aside as it stands, so that a person decides what becomes of it.
+ */
+export async function unsentOf<Value>(
+  kind: UnsentKind,
+  read: (found: unknown) => Value | undefined,
+  of = '',
+): Promise<readonly Unsent<Value>[]> {
   const own = await windowName();
-  const found = await keptUnder<Value>(`unsent:${kind}:${of}${of === '' ? '' : ':'}`);
-  return Promise.all(
-    found.map(async ([key, value]) => {
+  const found = await keptUnder(`unsent:${kind}:${of}${of === '' ? '' : ':'}`);
+  const all = await Promise.all(
+    found.map(async ([key, kept]): Promise<Unsent<Value> | undefined> => {
       const [, , id = '', window = ''] = key.split(':');
-      return { key, of: id, value, own: window === own, open: window !== own && (await isOpen(window)) };
+      const open = window !== own && (await isOpen(window));
+      const value = read(kept);
+      if (value !== undefined) return { key, of: id, value, own: window === own, open };
+      if (!open) await setAside(key, kept);
+      return undefined;
     }),
   );
+  return all.filter((one) => one !== undefined);
 }

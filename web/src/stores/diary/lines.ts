@@ -33,10 +33,8 @@ export async function knownOf(planId: string): Promise<Known> {
 }
 
 async function all(of?: string): Promise<readonly (Left & { readonly open: boolean })[]> {
-  const found = await unsentOf<unknown>('diary', of);
-  return found.flatMap(({ key, of: planId, value, own, open }) =>
-    isLines(value) ? [{ planId, lines: value, key, own, open }] : [],
-  );
+  const found = await unsentOf('diary', (lines) => (isLines(lines) ? lines : undefined), of);
+  return found.map(({ key, of: planId, value: lines, own, open }) => ({ planId, lines, key, own, open }));
 }
 
 /** Of all robots: what this window left before it was loaded again, and what windows left that are gone. */

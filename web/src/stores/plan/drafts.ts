@@ -42,15 +42,17 @@ function today<Found extends Copy>(found: Found | undefined): Found | undefined 
 /** The last the server was known to have. */
 export const keptCopy = async (planId: string): Promise<Copy | undefined> => today(await kept<Copy>(`plan:${planId}`));
 
+function asDraft(found: unknown): Draft | undefined {
+  const draft = today(found as Draft | undefined);
+  return typeof draft?.revision === 'number' && Array.isArray(draft.document?.mechanisms) ? draft : undefined;
+}
+
 /** What was left unsent of a plan by this window before it was loaded again, and by windows that are gone: the newest first. */
 export async function draftsLeft(planId: string): Promise<readonly LeftDraft[]> {
-  const found = await unsentOf<Draft>('plan', planId);
+  const found = await unsentOf('plan', asDraft, planId);
   return found
     .filter(({ open }) => !open)
-    .flatMap(({ key, value, own }) => {
-      const read = today({ ...value, key, mine: own });
-      return read ? [read] : [];
-    })
+    .map(({ key, value, own }) => ({ ...value, key, mine: own }))
     .sort((a, b) => Number(b.mine) - Number(a.mine) || (b.at ?? '').localeCompare(a.at ?? ''));
 }
 

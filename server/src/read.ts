@@ -1,7 +1,6 @@
 import type { Problem } from '@rough-gear/contract';
 import type Joi from 'joi';
-import type { Answer } from '../answered.js';
-import { beyond, type Limits } from './limits.js';
+import type { Answer } from './answered.js';
 
 /** What was made of something that came from outside, or how whoever sent it is answered. It can be handed between threads. */
 export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refused: Answer };
@@ -13,17 +12,6 @@ export const refused = (status: number, title: string, more: Omit<Answer, 'statu
 export const taken = <T>(value: T): Read<T> => ({ ok: true, value });
 export const thrownOut = (title: string, problems: readonly Problem[]): Read<never> =>
   refused(422, title, { problems });
-
-/** The value that a body is as JSON. */
-export function jsonOf(bytes: Uint8Array, limits: Limits): Read<unknown> {
-  const tooMuch = beyond(bytes, limits);
-  if (tooMuch !== undefined) return refused(413, 'That is more than is read here', { detail: `${tooMuch}.` });
-  try {
-    return taken(JSON.parse(new TextDecoder().decode(bytes)));
-  } catch (problem) {
-    return refused(400, 'The body is not JSON', { detail: (problem as Error).message });
-  }
-}
 
 /** A value held against its schema, refused by the place of what is wrong. */
 export function understood<T>(schema: Joi.Schema<T>, value: unknown, where: string): Read<T> {
