@@ -123,6 +123,14 @@ describe('A backup', () => {
     expect(backup.bytes).toBe(readFileSync(file).length);
   });
 
+  it('goes on where a change that failed had the connection closed under it', async () => {
+    const { plans, data, folder } = await testApp();
+    await plans.create(planText({ ...heron, name: 'before' }));
+    const making = makeBackup(folder, 'by-hand', (file) => data.copyTo(file));
+    await expect(data.write((manager) => manager.query('ROLLBACK'))).rejects.toThrow();
+    expect(names(join(backupFolder(folder), (await making).name))).toEqual(['before']);
+  });
+
   it('is made once a day, and the last fourteen are kept; those made by hand are apart', async () => {
     const { data, folder } = await testApp();
     let now = at('2026-03-01T08:00:00Z');

@@ -37,9 +37,19 @@ export class Database {
     }
   }
 
-  /** Copies the data as it is now to a file, page by page, while others go on reading and saving. */
+  /**
+   * Copies the data as it is now to a file, page by page, while others go on reading and saving. By the connection that
+   * writes: what is saved meanwhile is copied along, where another one would begin anew with each save. Where that was in
+   * doubt and closed meanwhile, it is begun once more.
+   */
   async copyTo(file: string): Promise<void> {
-    await copyOf(await this.writer.connected(), file);
+    const source = await this.writer.connected();
+    try {
+      await copyOf(source, file);
+    } catch (problem) {
+      if (source.isInitialized) throw problem;
+      await copyOf(await this.writer.connected(), file);
+    }
   }
 
   async close(): Promise<void> {
