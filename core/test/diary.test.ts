@@ -13,7 +13,9 @@ import {
   openFaults,
   orderSheet,
   piecesSoFar,
+  secondsWanted,
   setupCards,
+  stillCounts,
   suppliersOf,
   ticksFor,
   typedState,
@@ -25,9 +27,10 @@ import { demoPlan } from './demo.js';
 
 const heron = demoPlan('heron');
 
+const minute = (i: number): string => new Date(Date.UTC(2026, 10, 28, 9, i)).toISOString();
 /** What was done since the plan: folded from lines that are only added to. */
 const write = (drafts: readonly DiaryDraft[]): readonly DiaryEntry[] =>
-  drafts.map((draft, i) => ({ ...draft, id: `e${i}`, at: `2026-11-28T09:${String(i).padStart(2, '0')}:00Z`, who: '' }));
+  drafts.map((draft, i) => ({ ...draft, id: `e${i}`, at: minute(i), who: '' }));
 const checked = (check: string, state: 'fine' | 'fault' | 'new part' | 'open', match = 1): DiaryDraft => ({
   kind: 'checked',
   match,
@@ -88,7 +91,7 @@ describe('a card that was typed in', () => {
 
   it('has nothing to retype while the plan stands', () => {
     expect(typedState(card, []).entry).toBeUndefined();
-    expect(typedState(card, typed)).toMatchObject({ entry: { at: '2026-11-28T09:00:00Z' }, retype: [] });
+    expect(typedState(card, typed)).toMatchObject({ entry: { at: '2026-11-28T09:00:00.000Z' }, retype: [] });
   });
 
   it('names what reads otherwise, what came and what went', () => {
@@ -197,5 +200,77 @@ describe('two diaries', () => {
         expect(merged.map(({ id }) => id).sort()).toEqual(entries.map(({ id }) => id).sort());
       }),
     );
+  });
+});
+
+describe('what still counts of a diary', () => {
+  const draft: fc.Arbitrary<DiaryDraft> = fc.oneof(
+    fc.record({
+      kind: fc.constant('checked' as const),
+      match: fc.integer({ min: 1, max: 30 }),
+      check: fc.constantFrom('chain', 'rope', 'wheels'),
+      state: fc.constantFrom('fine' as const, 'fault' as const, 'new part' as const, 'open' as const),
+      asks: fc.constant('nothing' as const),
+      note: fc.constant(''),
+    }),
+    fc.record({ kind: fc.constant('played' as const), match: fc.integer({ min: 1, max: 30 }) }),
+    fc.record({
+      kind: fc.constant('pieces' as const),
+      line: fc.constantFrom('a', 'b'),
+      step: fc.constantFrom('ordered' as const, 'here' as const),
+      amount: fc.integer({ min: -3, max: 5 }),
+      note: fc.constant(''),
+    }),
+    fc.record({ kind: fc.constant('supplier' as const), line: fc.constantFrom('a', 'b'), supplier: fc.string() }),
+    fc.record({ kind: fc.constant('money' as const), currency: fc.string(), budget: fc.integer({ min: 0, max: 9 }) }),
+    fc.record({ kind: fc.constant('second ratio' as const), wheel: fc.constantFrom('x', 'y'), bought: fc.boolean() }),
+    fc.record({ kind: fc.constant('typed in' as const), card: fc.constantFrom('m', 'n'), values: fc.constant([]) }),
+    fc.record({
+      kind: fc.constant('named' as const),
+      part: fc.constantFrom('p', 'q'),
+      key: fc.constantFrom('k', 'l'),
+      name: fc.constantFrom('', 'limit'),
+    }),
+  );
+  const answers = (diary: readonly DiaryEntry[]) => {
+    const next = nextMatch(diary);
+    return {
+      next,
+      played: matchesPlayed(diary),
+      faults: new Set(openFaults(diary)),
+      since: ['chain', 'rope', 'wheels'].map((check) => matchesSinceNew(diary, check)),
+      ticks: [...matchesPlayed(diary).slice(-10), next].map((match) => ticksFor(diary, match)),
+      pieces: piecesSoFar(diary),
+      suppliers: suppliersOf(diary),
+      money: moneyOf(diary),
+      seconds: secondsWanted(diary),
+      typed: setupCards(heron).map((card) => typedState(card, diary)),
+      names: ['p', 'q'].map((part) => namesFor(diary, part)),
+    };
+  };
+
+  it('answers whatever is asked as the whole diary does, and whatever of the rest comes back', () => {
+    fc.assert(
+      fc.property(fc.array(draft, { maxLength: 60 }), fc.infiniteStream(fc.boolean()), (drafts, coin) => {
+        const diary = write(drafts);
+        const kept = stillCounts(diary);
+        expect(answers(kept)).toEqual(answers(diary));
+        expect(stillCounts(kept)).toEqual(kept);
+        // A phone that was away still has some of what went into the archive.
+        const here = new Set(kept);
+        const mixed = diary.filter((entry) => here.has(entry) || coin.next().value === true);
+        expect(answers(mixed)).toEqual(answers(diary));
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is little of a long one', () => {
+    const season = Array.from({ length: 60 }, (_, i) => i + 1).flatMap((match): DiaryDraft[] => [
+      ...['chain', 'rope', 'wheels'].map((check) => checked(check, 'fine', match)),
+      { kind: 'played', match },
+    ]);
+    const kept = stillCounts(write(season));
+    expect([season.length, kept.length]).toEqual([240, 60 + 10 * 3]);
   });
 });

@@ -151,3 +151,48 @@ test('the data page can be read by everyone, in both themes and on a phone', asy
   await page.setViewportSize({ width: 390, height: 800 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('old lines of a diary go into an archive, and the pages stay as they are', async ({ heron, page, server }) => {
+  const played = Array.from({ length: 15 }, (_, i) => {
+    const at = new Date(Date.UTC(2026, 11, 1, 8, i)).toISOString();
+    const id = (n: number): string => `7d2a0000-0000-4000-9000-${String(2 * i + n).padStart(12, '0')}`;
+    return [
+      {
+        id: id(0),
+        at,
+        who: 'Ada',
+        kind: 'checked',
+        match: i + 6,
+        check: 'x',
+        state: 'fine',
+        asks: 'nothing',
+        note: '',
+      },
+      { id: id(1), at, who: 'Ada', kind: 'played', match: i + 6 },
+    ];
+  }).flat();
+  await fetch(`${server.url}/api/diary/${heron.id}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ entries: played }),
+  });
+  await open(page, server, '/data');
+  const diary = page.getByRole('region', { name: 'Diaries' }).getByRole('listitem').filter({ hasText: 'Heron' });
+  const lines = async (): Promise<number> => Number(/(\d+) lines/.exec((await diary.textContent()) ?? '')?.[1]);
+  await expect(diary).toContainText('lines');
+  const before = await lines();
+  await diary.getByRole('button', { name: 'Put old lines into the archive of Heron' }).click();
+  await expect(page.getByText(/^\d+ lines of Heron went into its archive\.$/)).toBeVisible();
+  const closed = before - (await lines());
+  expect(closed).toBeGreaterThan(4);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    diary.getByRole('link', { name: `Take its archive along: ${closed} lines` }).click(),
+  ]);
+  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as { planId: string; entries: unknown[] };
+  expect([file.planId, file.entries.length]).toEqual([heron.id, closed]);
+  await diary.getByRole('button', { name: 'Put old lines into the archive of Heron' }).click();
+  await expect(page.getByText('All lines of Heron still count: nothing went into its archive.')).toBeVisible();
+  await open(page, server, `/robots/${heron.id}/pit`);
+  await expect(page.getByText('match 21 is next, 20 played')).toBeVisible();
+});

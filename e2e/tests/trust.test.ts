@@ -1,3 +1,4 @@
+import { createServer } from 'node:http';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { expect, open, test } from '../fixtures.js';
@@ -64,6 +65,27 @@ test('a plan of next year’s version is said to be one, and can be taken along 
   expect(download.suggestedFilename()).toBe('Limpet.json');
   await page.getByRole('link', { name: 'Heron', exact: true }).click();
   await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });
+});
+
+test('a proxy that answers for a server that is away is not taken for one', async ({ heron, page, server }) => {
+  await heron.open('lift', 'load');
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await page.getByTestId('gauge').waitFor();
+  await heron.allThere();
+  const { port } = new URL(server.url);
+  await server.stop();
+  const proxy = createServer((_request, response) => response.writeHead(502).end('<h1>Bad gateway</h1>'));
+  await new Promise<void>((resolve) => proxy.listen(Number(port), '127.0.0.1', resolve));
+  await page.reload();
+  await expect(page.getByTestId('gauge')).toBeVisible();
+  await page.getByRole('textbox', { name: 'load', exact: true }).fill('24 kg');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('save-state')).toContainText('offline: kept in this browser');
+  proxy.closeAllConnections();
+  await new Promise((resolve) => proxy.close(resolve));
+  await server.start();
+  await heron.saved();
 });
 
 test.describe('without a copy of the program in the browser', () => {

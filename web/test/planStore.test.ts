@@ -279,6 +279,19 @@ describe('the open plan', () => {
     expect(plan.document?.name).toBe('Heron');
   });
 
+  it('opened from the copy here and changed is saved once the server is back, and says so', async () => {
+    kept.set(`plan:${ID}`, { revision: 1, document: heron });
+    stand.away = true;
+    const plan = await opened();
+    expect([plan.state, plan.document?.name]).toEqual(['away', 'Heron']);
+    plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect(plan.state).toBe('away');
+    stand.away = false;
+    await vi.advanceTimersByTimeAsync(10_000);
+    expect([plan.state, stand.document.name]).toEqual(['home', 'Hen']);
+  });
+
   it('says what it has no copy of when nothing can be opened', async () => {
     stand.away = true;
     const plan = await opened();

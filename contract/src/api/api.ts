@@ -158,6 +158,16 @@ export interface DiaryNews {
   readonly whole: boolean;
 }
 
+/** How long a robot's diary is. */
+export interface DiaryLength {
+  readonly planId: string;
+  readonly robot: string;
+  /** Lines that are told; a diary holds so many and no more. */
+  readonly lines: number;
+  /** Lines that later ones have overtaken, in the archive. */
+  readonly closed: number;
+}
+
 /** A fault of the pit that nobody has mended, and the robot it is on. */
 export interface RobotFault {
   readonly planId: string;

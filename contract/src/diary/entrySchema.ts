@@ -73,6 +73,11 @@ const entriesSchema = Joi.array<DiaryEntry[]>().items(entry).max(MOST_AT_ONCE).r
 /** A whole diary, as an archive has it. */
 export const diarySchema = Joi.array<DiaryEntry[]>().items(entry).max(MOST_ENTRIES).required();
 
+/** What an archive has of the lines that were closed, season after season. */
+export const closedSchema = Joi.array<DiaryEntry[]>()
+  .items(entry)
+  .max(10 * MOST_ENTRIES);
+
 export type EntriesRead =
   | { readonly ok: true; readonly entries: readonly DiaryEntry[] }
   | { readonly ok: false; readonly problems: readonly Problem[] };

@@ -55,7 +55,7 @@ function bring(data: Database, file: FileRead, report: Report): Promise<void> | 
     case 'trial':
       return bringTrial(data, file.trial, report);
     case 'diary':
-      return bringDiary(data, file.planId, file.entries, report);
+      return bringDiary(data, file.planId, file.entries, file.closed, report);
     case 'refused':
       report.refused.push(file.why);
   }
@@ -74,13 +74,21 @@ async function bringDiary(
   data: Database,
   planId: string,
   entries: readonly DiaryEntry[],
+  closed: readonly DiaryEntry[],
   report: Report,
 ): Promise<void> {
-  const came = await new DiaryStore(data).add(planId, entries, { archived: true });
-  if (came.outcome === 'added') report.entriesAdded += came.added;
-  else if (came.outcome === 'elsewhere')
-    report.refused.push(`diary ${planId}: its entry ${came.id} is another robot’s`);
-  else report.refused.push(`diary ${planId}: ${came.outcome === 'full' ? 'it is full' : 'its robot is not here'}`);
+  const store = new DiaryStore(data);
+  for (const [all, isClosed] of [
+    [entries, false],
+    [closed, true],
+  ] as const) {
+    const came = await store.add(planId, all, { archived: true, closed: isClosed });
+    if (came.outcome === 'added') report.entriesAdded += came.added;
+    else if (came.outcome === 'elsewhere')
+      report.refused.push(`diary ${planId}: its entry ${came.id} is another robot’s`);
+    else report.refused.push(`diary ${planId}: ${came.outcome === 'full' ? 'it is full' : 'its robot is not here'}`);
+    if (came.outcome !== 'added') return;
+  }
 }
 
 async function bringPlan(data: Database, plan: PlanBrought, report: Report): Promise<void> {

@@ -1,5 +1,5 @@
 import { takingSchema, trialSchema } from '@rough-gear/contract/bench';
-import { diarySchema } from '@rough-gear/contract/diary';
+import { closedSchema, diarySchema } from '@rough-gear/contract/diary';
 import type { DiaryEntry, Taking, Trial } from '@rough-gear/core';
 import Joi from 'joi';
 
@@ -35,6 +35,8 @@ export interface ArchivedTrial {
 export interface ArchivedDiary {
   readonly planId: string;
   readonly entries: readonly DiaryEntry[];
+  /** Lines that later ones have overtaken; absent in an archive of an earlier version. */
+  readonly closed?: readonly DiaryEntry[];
 }
 
 export interface ArchivedPart {
@@ -77,6 +79,7 @@ export const trialFileSchema = Joi.object<ArchivedTrial>({
 export const diaryFileSchema = Joi.object<ArchivedDiary>({
   planId: Joi.string().guid().required(),
   entries: diarySchema.required(),
+  closed: closedSchema,
 });
 
 export const shelfFileSchema = Joi.array<ArchivedPart[]>().items(

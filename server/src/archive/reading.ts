@@ -39,7 +39,12 @@ export type FileRead =
   | { readonly is: 'shelf'; readonly parts: readonly PartBrought[]; readonly refused: readonly string[] }
   | { readonly is: 'plan'; readonly plan: PlanBrought }
   | { readonly is: 'trial'; readonly trial: BookTrial }
-  | { readonly is: 'diary'; readonly planId: string; readonly entries: readonly DiaryEntry[] }
+  | {
+      readonly is: 'diary';
+      readonly planId: string;
+      readonly entries: readonly DiaryEntry[];
+      readonly closed: readonly DiaryEntry[];
+    }
   | { readonly is: 'refused'; readonly why: string };
 
 const LIMITS: Limits = { name: 'the file', depth: 40, values: 8_000_000, objects: 2_000_000 };
@@ -75,9 +80,11 @@ export function readArchiveFile(name: string, bytes: Uint8Array, first: boolean)
         : refusal(`trial ${id}: ${said(read.problems)}`);
     });
   if (name.startsWith('diaries/'))
-    return as(diaryFileSchema, ({ planId, entries }) => {
-      const problems = textProblems(entries);
-      return problems.length > 0 ? refusal(`diary ${planId}: ${said(problems)}`) : { is: 'diary', planId, entries };
+    return as(diaryFileSchema, ({ planId, entries, closed = [] }) => {
+      const problems = textProblems([entries, closed]);
+      return problems.length > 0
+        ? refusal(`diary ${planId}: ${said(problems)}`)
+        : { is: 'diary', planId, entries, closed };
     });
   return refusal(`${called}: nothing this version knows`);
 }

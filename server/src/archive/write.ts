@@ -49,8 +49,12 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
   const diaries = new DiaryStore(data);
   for (const { id: planId } of ids) {
     if (out.destroyed) return;
-    const entries = (await diaries.news(planId))?.entries ?? [];
-    if (entries.length > 0) await add(diaryPath(planId), jsonWith({ planId }, { entries: `[${entries.join(',')}]` }));
+    const [told, closed] = [(await diaries.news(planId))?.entries ?? [], await diaries.closed(planId)];
+    if (told.length + closed.length > 0)
+      await add(
+        diaryPath(planId),
+        jsonWith({ planId }, { entries: `[${told.join(',')}]`, closed: `[${closed.join(',')}]` }),
+      );
   }
   zip.end();
 }

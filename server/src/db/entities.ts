@@ -60,6 +60,8 @@ export interface DiaryRow {
   planId: string;
   at: string;
   entry: string;
+  /** When it was put into the archive, as one that later ones have overtaken; null where it is told. */
+  closedAt: string | null;
 }
 
 /** The one row behind the health answer. */
@@ -147,6 +149,7 @@ export const DiaryEntity = new EntitySchema<DiaryRow>({
     planId: { type: 'text' },
     at: { type: 'text' },
     entry: { type: 'text' },
+    closedAt: { type: 'text', nullable: true },
   },
 });
 

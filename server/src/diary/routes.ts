@@ -19,6 +19,27 @@ export function diaryRoutes(store: DiaryStore, reader: Reader): Router {
     response.json({ faults: await store.faults() });
   });
 
+  router.get('/', async (_request, response) => {
+    response.json(await store.lengths());
+  });
+
+  // What is in the archive, as a file.
+  router.get('/:planId/closed', async (request, response) => {
+    const planId = idOf(request);
+    const entries = await store.closed(planId);
+    response.attachment('diary-archive.json');
+    sendJson(response, jsonWith({ planId }, { entries: `[${entries.join(',')}]` }));
+  });
+
+  router.post('/:planId/closed', async (request, response) => {
+    const planId = idOf(request);
+    const news = await store.news(planId);
+    if (!news) throw missing();
+    const ids = await reader.ask('overtaken', news.entries);
+    await store.close(planId, ids);
+    response.json({ closed: ids.length });
+  });
+
   router.get('/:planId', async (request, response) => {
     const news = await store.news(idOf(request), sinceOf(request));
     if (!news) throw missing();

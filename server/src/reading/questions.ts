@@ -1,4 +1,4 @@
-import { readEntriesBody } from '../diary/reading.js';
+import { overtaken, readEntriesBody } from '../diary/reading.js';
 import {
   changedInSave,
   copyOfPlan,
@@ -22,6 +22,7 @@ const QUESTIONS = {
   taking: readTakingBody,
   book: readBook,
   entries: readEntriesBody,
+  overtaken,
   part: readPartBody,
   marks: readMarksBody,
   sheet: readSheet,

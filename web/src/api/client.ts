@@ -4,6 +4,7 @@ import {
   type ArchiveReport,
   type Backup,
   type DataState,
+  type DiaryLength,
   type DiaryNews,
   type PlanPage,
   type PlanQuery,
@@ -119,6 +120,10 @@ export const api = {
   diary: (planId: string, since?: string) => call<DiaryNews>('GET', `/diary/${planId}?${asked({ since })}`),
   addToDiary: (planId: string, entries: readonly DiaryEntry[], since?: string) =>
     call<DiaryNews>('POST', `/diary/${planId}?${asked({ since })}`, { entries }),
+  diaries: () => call<DiaryLength[]>('GET', '/diary'),
+  /** Puts lines that later ones have overtaken into the archive. */
+  closeDiary: (planId: string) => call<{ closed: number }>('POST', `/diary/${planId}/closed`),
+  closedAddress: (planId: string) => `/api/diary/${planId}/closed`,
   bookAddress: '/api/trials/book',
   bringBook: (book: unknown) => call<TrialsBrought>('POST', '/trials/book', book),
   /** Lines of a rig on the server's machine, as they come. */

@@ -32,6 +32,8 @@ export function useSaving(id: Ref<string | undefined>) {
       try {
         const saved = await api.save(planId, revisions.get(planId) ?? draft.revision, draft.document);
         revisions.set(planId, saved.revision);
+        // What was opened from the copy here is what the server has from now on.
+        if (planId === id.value) fromCopy.value = false;
         void keepCopy(planId, { revision: saved.revision, document: draft.document });
       } catch (problem) {
         if (problem instanceof Refused && problem.problem.stored) inTheWay.set(planId, problem.problem.stored);

@@ -7,6 +7,7 @@ import AccessSection from './AccessSection.vue';
 import ArchiveSection from './ArchiveSection.vue';
 import BackupSection from './BackupSection.vue';
 import DamagedSection from './DamagedSection.vue';
+import DiarySection from './DiarySection.vue';
 import { bytesText } from './bytesText.js';
 
 /** What this server holds, where copies of it are, and who may come in. */
@@ -67,6 +68,7 @@ const held = computed(() => {
         <BackupSection :state="state" @changed="load" />
         <div class="grid content-start gap-6">
           <ArchiveSection @changed="load" />
+          <DiarySection />
           <AccessSection v-if="access.guarded" />
         </div>
       </div>
