@@ -152,7 +152,7 @@ test('the data page can be read by everyone, in both themes and on a phone', asy
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 
-test('old lines of a diary go into an archive, and the pages stay as they are', async ({ heron, page, server }) => {
+test('old lines of a diary are put away, and the pages stay as they are', async ({ heron, page, server }) => {
   const played = Array.from({ length: 15 }, (_, i) => {
     const at = new Date(Date.UTC(2026, 11, 1, 8, i)).toISOString();
     const id = (n: number): string => `7d2a0000-0000-4000-9000-${String(2 * i + n).padStart(12, '0')}`;
@@ -181,18 +181,18 @@ test('old lines of a diary go into an archive, and the pages stay as they are', 
   const lines = async (): Promise<number> => Number(/(\d+) lines/.exec((await diary.textContent()) ?? '')?.[1]);
   await expect(diary).toContainText('lines');
   const before = await lines();
-  await diary.getByRole('button', { name: 'Put old lines into the archive of Heron' }).click();
-  await expect(page.getByText(/^\d+ lines of Heron went into its archive\.$/)).toBeVisible();
+  await diary.getByRole('button', { name: 'Put old lines away of Heron' }).click();
+  await expect(page.getByText(/^\d+ lines of Heron put away\.$/)).toBeVisible();
   const closed = before - (await lines());
   expect(closed).toBeGreaterThan(4);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    diary.getByRole('link', { name: `Take its archive along: ${closed} lines` }).click(),
+    diary.getByRole('link', { name: `Take along ${closed} lines put away` }).click(),
   ]);
   const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as { planId: string; entries: unknown[] };
   expect([file.planId, file.entries.length]).toEqual([heron.id, closed]);
-  await diary.getByRole('button', { name: 'Put old lines into the archive of Heron' }).click();
-  await expect(page.getByText('All lines of Heron still count: nothing went into its archive.')).toBeVisible();
+  await diary.getByRole('button', { name: 'Put old lines away of Heron' }).click();
+  await expect(page.getByText('All lines of Heron still count: none was put away.')).toBeVisible();
   await open(page, server, `/robots/${heron.id}/pit`);
   await expect(page.getByText('match 21 is next, 20 played')).toBeVisible();
 });

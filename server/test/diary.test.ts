@@ -177,7 +177,7 @@ describe('the diary of a robot', () => {
     expect(await running.sql('SELECT * FROM diary')).toEqual([]);
   });
 
-  it('puts lines that later ones have overtaken into an archive, is told no more of them, and knows them still', async () => {
+  it('puts lines that later ones have overtaken away, is told no more of them, and knows them still', async () => {
     const season = Array.from({ length: 30 }, (_, i): DiaryEntry[] => {
       const at = new Date(Date.UTC(2026, 10, 1 + i, 9)).toISOString();
       return [
@@ -187,15 +187,15 @@ describe('the diary of a robot', () => {
     }).flat();
     const news = (await post(season).expect(200)).body as DiaryNews;
     const length = async () => ((await http().get('/api/diary').expect(200)).body as DiaryLength[])[0];
-    expect(await length()).toEqual({ planId: id, robot: 'Heron', lines: 60, closed: 0 });
-    expect((await http().post(`/api/diary/${id}/closed`).expect(200)).body).toEqual({ closed: 20 });
-    expect(await length()).toEqual({ planId: id, robot: 'Heron', lines: 40, closed: 20 });
+    expect(await length()).toEqual({ planId: id, robot: 'Heron', lines: 60, putAway: 0 });
+    expect((await http().post(`/api/diary/${id}/put-away`).expect(200)).body).toEqual({ putAway: 20 });
+    expect(await length()).toEqual({ planId: id, robot: 'Heron', lines: 40, putAway: 20 });
     expect(await read()).toHaveLength(40);
     // A phone goes on from where it was, and what it sends once more is there already.
     expect((await post(season.slice(0, 5), news.cursor).expect(200)).body).toMatchObject({ entries: [], whole: false });
-    expect(await length()).toMatchObject({ lines: 40, closed: 20 });
-    expect((await http().post(`/api/diary/${id}/closed`).expect(200)).body).toEqual({ closed: 0 });
-    const file = (await http().get(`/api/diary/${id}/closed`).expect(200)).body as { entries: DiaryEntry[] };
+    expect(await length()).toMatchObject({ lines: 40, putAway: 20 });
+    expect((await http().post(`/api/diary/${id}/put-away`).expect(200)).body).toEqual({ putAway: 0 });
+    const file = (await http().get(`/api/diary/${id}/put-away`).expect(200)).body as { entries: DiaryEntry[] };
     expect(asWritten(file.entries)).toEqual(season.filter(({ kind }) => kind === 'checked').slice(0, 20));
     // On another machine both are what they were.
     const archive = await http().get('/api/archive').responseType('blob').expect(200);
@@ -207,7 +207,7 @@ describe('the diary of a robot', () => {
       .expect(200);
     expect((await request(other.app).get('/api/diary')).body).toEqual([await length()]);
     await other.close();
-    await http().post('/api/diary/00000000-0000-4000-8000-000000000000/closed').expect(404);
+    await http().post('/api/diary/00000000-0000-4000-8000-000000000000/put-away').expect(404);
   });
 
   it('is in the archive, and comes back', async () => {

@@ -164,8 +164,8 @@ export interface DiaryLength {
   readonly robot: string;
   /** Lines that are told; a diary holds so many and no more. */
   readonly lines: number;
-  /** Lines that later ones have overtaken, in the archive. */
-  readonly closed: number;
+  /** Lines that later ones have overtaken, and that were put away. */
+  readonly putAway: number;
 }
 
 /** A fault of the pit that nobody has mended, and the robot it is on. */

@@ -73,8 +73,8 @@ const entriesSchema = Joi.array<DiaryEntry[]>().items(entry).max(MOST_AT_ONCE).r
 /** A whole diary, as an archive has it. */
 export const diarySchema = Joi.array<DiaryEntry[]>().items(entry).max(MOST_ENTRIES).required();
 
-/** What an archive has of the lines that were closed, season after season. */
-export const closedSchema = Joi.array<DiaryEntry[]>()
+/** What an archive has of the lines that were put away, season after season. */
+export const putAwaySchema = Joi.array<DiaryEntry[]>()
   .items(entry)
   .max(10 * MOST_ENTRIES);
 

@@ -55,7 +55,7 @@ function bring(data: Database, file: FileRead, report: Report): Promise<void> | 
     case 'trial':
       return bringTrial(data, file.trial, report);
     case 'diary':
-      return bringDiary(data, file.planId, file.entries, file.closed, report);
+      return bringDiary(data, file.planId, file.entries, file.putAway, report);
     case 'refused':
       report.refused.push(file.why);
   }
@@ -74,15 +74,15 @@ async function bringDiary(
   data: Database,
   planId: string,
   entries: readonly DiaryEntry[],
-  closed: readonly DiaryEntry[],
+  putAway: readonly DiaryEntry[],
   report: Report,
 ): Promise<void> {
   const store = new DiaryStore(data);
-  for (const [all, isClosed] of [
+  for (const [all, wasPutAway] of [
     [entries, false],
-    [closed, true],
+    [putAway, true],
   ] as const) {
-    const came = await store.add(planId, all, { archived: true, closed: isClosed });
+    const came = await store.add(planId, all, { archived: true, putAway: wasPutAway });
     if (came.outcome === 'added') report.entriesAdded += came.added;
     else if (came.outcome === 'elsewhere')
       report.refused.push(`diary ${planId}: its entry ${came.id} is another robot’s`);

@@ -1,5 +1,5 @@
 import { takingSchema, trialSchema } from '@rough-gear/contract/bench';
-import { closedSchema, diarySchema } from '@rough-gear/contract/diary';
+import { putAwaySchema, diarySchema } from '@rough-gear/contract/diary';
 import type { DiaryEntry, Taking, Trial } from '@rough-gear/core';
 import Joi from 'joi';
 
@@ -36,7 +36,7 @@ export interface ArchivedDiary {
   readonly planId: string;
   readonly entries: readonly DiaryEntry[];
   /** Lines that later ones have overtaken; absent in an archive of an earlier version. */
-  readonly closed?: readonly DiaryEntry[];
+  readonly putAway?: readonly DiaryEntry[];
 }
 
 export interface ArchivedPart {
@@ -79,7 +79,7 @@ export const trialFileSchema = Joi.object<ArchivedTrial>({
 export const diaryFileSchema = Joi.object<ArchivedDiary>({
   planId: Joi.string().guid().required(),
   entries: diarySchema.required(),
-  closed: closedSchema,
+  putAway: putAwaySchema,
 });
 
 export const shelfFileSchema = Joi.array<ArchivedPart[]>().items(

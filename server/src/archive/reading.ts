@@ -43,7 +43,7 @@ export type FileRead =
       readonly is: 'diary';
       readonly planId: string;
       readonly entries: readonly DiaryEntry[];
-      readonly closed: readonly DiaryEntry[];
+      readonly putAway: readonly DiaryEntry[];
     }
   | { readonly is: 'refused'; readonly why: string };
 
@@ -80,11 +80,11 @@ export function readArchiveFile(name: string, bytes: Uint8Array, first: boolean)
         : refusal(`trial ${id}: ${said(read.problems)}`);
     });
   if (name.startsWith('diaries/'))
-    return as(diaryFileSchema, ({ planId, entries, closed = [] }) => {
-      const problems = textProblems([entries, closed]);
+    return as(diaryFileSchema, ({ planId, entries, putAway = [] }) => {
+      const problems = textProblems([entries, putAway]);
       return problems.length > 0
         ? refusal(`diary ${planId}: ${said(problems)}`)
-        : { is: 'diary', planId, entries, closed };
+        : { is: 'diary', planId, entries, putAway };
     });
   return refusal(`${called}: nothing this version knows`);
 }

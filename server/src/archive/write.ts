@@ -49,11 +49,11 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
   const diaries = new DiaryStore(data);
   for (const { id: planId } of ids) {
     if (out.destroyed) return;
-    const [told, closed] = [(await diaries.news(planId))?.entries ?? [], await diaries.closed(planId)];
-    if (told.length + closed.length > 0)
+    const [told, putAway] = [(await diaries.news(planId))?.entries ?? [], await diaries.putAway(planId)];
+    if (told.length + putAway.length > 0)
       await add(
         diaryPath(planId),
-        jsonWith({ planId }, { entries: `[${told.join(',')}]`, closed: `[${closed.join(',')}]` }),
+        jsonWith({ planId }, { entries: `[${told.join(',')}]`, putAway: `[${putAway.join(',')}]` }),
       );
   }
   zip.end();

@@ -60,8 +60,8 @@ export interface DiaryRow {
   planId: string;
   at: string;
   entry: string;
-  /** When it was put into the archive, as one that later ones have overtaken; null where it is told. */
-  closedAt: string | null;
+  /** When it was put away, as one that later ones have overtaken; null where it is told. */
+  putAwayAt: string | null;
 }
 
 /** The one row behind the health answer. */
@@ -149,7 +149,7 @@ export const DiaryEntity = new EntitySchema<DiaryRow>({
     planId: { type: 'text' },
     at: { type: 'text' },
     entry: { type: 'text' },
-    closedAt: { type: 'text', nullable: true },
+    putAwayAt: { type: 'text', nullable: true },
   },
 });
 

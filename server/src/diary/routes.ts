@@ -23,21 +23,21 @@ export function diaryRoutes(store: DiaryStore, reader: Reader): Router {
     response.json(await store.lengths());
   });
 
-  // What is in the archive, as a file.
-  router.get('/:planId/closed', async (request, response) => {
+  // What was put away, as a file.
+  router.get('/:planId/put-away', async (request, response) => {
     const planId = idOf(request);
-    const entries = await store.closed(planId);
-    response.attachment('diary-archive.json');
+    const entries = await store.putAway(planId);
+    response.attachment('diary-put-away.json');
     sendJson(response, jsonWith({ planId }, { entries: `[${entries.join(',')}]` }));
   });
 
-  router.post('/:planId/closed', async (request, response) => {
+  router.post('/:planId/put-away', async (request, response) => {
     const planId = idOf(request);
     const news = await store.news(planId);
     if (!news) throw missing();
     const ids = await reader.ask('overtaken', news.entries);
-    await store.close(planId, ids);
-    response.json({ closed: ids.length });
+    await store.putLinesAway(planId, ids);
+    response.json({ putAway: ids.length });
   });
 
   router.get('/:planId', async (request, response) => {

@@ -27,8 +27,8 @@ interface Coming {
   readonly since?: string;
   /** Out of an archive: they were received when it says. */
   readonly archived?: boolean;
-  /** They were closed there, and are so here. */
-  readonly closed?: boolean;
+  /** They were put away there, and are so here. */
+  readonly putAway?: boolean;
 }
 
 /** So many are asked for, or written, at once: whoever else asks is answered between two times. */
@@ -71,31 +71,31 @@ export class DiaryStore {
     return this.data.read((manager) =>
       manager.query<readonly DiaryLength[]>(
         `SELECT "plan"."id" AS "planId", "plan"."name" AS "robot",
-            SUM("diary"."closedAt" IS NULL) AS "lines", SUM("diary"."closedAt" IS NOT NULL) AS "closed"
+            SUM("diary"."putAwayAt" IS NULL) AS "lines", SUM("diary"."putAwayAt" IS NOT NULL) AS "putAway"
           FROM "diary" JOIN "plan" ON "plan"."id" = "diary"."planId" AND "plan"."deletedAt" IS NULL
           GROUP BY "plan"."id" ORDER BY "lines" DESC, "robot"`,
       ),
     );
   }
 
-  /** Lines that are in the archive, as they are written. */
-  async closed(planId: string): Promise<readonly string[]> {
+  /** Lines that were put away, as they are written. */
+  async putAway(planId: string): Promise<readonly string[]> {
     const rows = await this.data.read((manager) =>
       manager.query<readonly Pick<DiaryRow, 'entry'>[]>(
-        'SELECT "entry" FROM "diary" WHERE "planId" = ? AND "closedAt" IS NOT NULL ORDER BY "seq"',
+        'SELECT "entry" FROM "diary" WHERE "planId" = ? AND "putAwayAt" IS NOT NULL ORDER BY "seq"',
         [planId],
       ),
     );
     return rows.map(({ entry }) => entry);
   }
 
-  /** Puts lines into the archive. They stay known by their ids: a phone that sends one again is told that it is there. */
-  async close(planId: string, ids: readonly string[]): Promise<void> {
+  /** Puts lines away. They stay known by their ids: a phone that sends one again is told that it is there. */
+  async putLinesAway(planId: string, ids: readonly string[]): Promise<void> {
     await this.data.write(async (manager) => {
       const now = this.now();
       for (let from = 0; from < ids.length; from += AT_ONCE) {
         if (from > 0) await setImmediate();
-        await manager.update(DiaryEntity, { planId, id: In([...ids.slice(from, from + AT_ONCE)]) }, { closedAt: now });
+        await manager.update(DiaryEntity, { planId, id: In([...ids.slice(from, from + AT_ONCE)]) }, { putAwayAt: now });
       }
     });
   }
@@ -104,7 +104,7 @@ export class DiaryStore {
   async add(
     planId: string,
     entries: readonly DiaryEntry[],
-    { since, archived = false, closed = false }: Coming = {},
+    { since, archived = false, putAway = false }: Coming = {},
   ): Promise<DiaryAdded> {
     return this.data.write(async (manager): Promise<DiaryAdded> => {
       if (!(await manager.existsBy(PlanEntity, { id: planId }))) return { outcome: 'missing' };
@@ -121,14 +121,14 @@ export class DiaryStore {
       const elsewhere = entries.find(({ id }) => known.has(id) && known.get(id) !== planId);
       if (elsewhere) return { outcome: 'elsewhere', id: elsewhere.id };
       const fresh = [...new Map(entries.map((entry) => [entry.id, entry])).values()].filter(({ id }) => !known.has(id));
-      const told = await manager.countBy(DiaryEntity, { planId, closedAt: IsNull() });
-      if (!closed && told + fresh.length > MOST_ENTRIES) return { outcome: 'full' };
+      const told = await manager.countBy(DiaryEntity, { planId, putAwayAt: IsNull() });
+      if (!putAway && told + fresh.length > MOST_ENTRIES) return { outcome: 'full' };
       const now = this.now();
-      const closedAt = closed ? now : null;
+      const putAwayAt = putAway ? now : null;
       const rows = fresh.map((entry) => {
         const receivedAt = (archived ? entry.receivedAt : undefined) ?? now;
         const { id, at } = entry;
-        return { id, planId, at, entry: JSON.stringify({ ...entry, receivedAt }), closedAt };
+        return { id, planId, at, entry: JSON.stringify({ ...entry, receivedAt }), putAwayAt };
       });
       for (let from = 0; from < rows.length; from += AT_ONCE) {
         if (from > 0) await setImmediate();
@@ -151,7 +151,7 @@ async function numberOf(manager: EntityManager, planId: string, cursor: string):
 async function newsOf(manager: EntityManager, planId: string, since = ''): Promise<News> {
   const after = since === '' ? 0 : await numberOf(manager, planId, since);
   const rows = await manager.query<readonly Pick<DiaryRow, 'seq' | 'id' | 'entry'>[]>(
-    'SELECT "seq", "id", "entry" FROM "diary" WHERE "planId" = ? AND "seq" > ? AND "closedAt" IS NULL ORDER BY "seq"',
+    'SELECT "seq", "id", "entry" FROM "diary" WHERE "planId" = ? AND "seq" > ? AND "putAwayAt" IS NULL ORDER BY "seq"',
     [planId, after],
   );
   const last = rows.at(-1);

@@ -121,9 +121,9 @@ export const api = {
   addToDiary: (planId: string, entries: readonly DiaryEntry[], since?: string) =>
     call<DiaryNews>('POST', `/diary/${planId}?${asked({ since })}`, { entries }),
   diaries: () => call<DiaryLength[]>('GET', '/diary'),
-  /** Puts lines that later ones have overtaken into the archive. */
-  closeDiary: (planId: string) => call<{ closed: number }>('POST', `/diary/${planId}/closed`),
-  closedAddress: (planId: string) => `/api/diary/${planId}/closed`,
+  /** Puts lines away that later ones have overtaken. */
+  putLinesAway: (planId: string) => call<{ putAway: number }>('POST', `/diary/${planId}/put-away`),
+  putAwayAddress: (planId: string) => `/api/diary/${planId}/put-away`,
   bookAddress: '/api/trials/book',
   bringBook: (book: unknown) => call<TrialsBrought>('POST', '/trials/book', book),
   /** Lines of a rig on the server's machine, as they come. */

@@ -18,7 +18,7 @@ const ABOUT: { readonly [K in Said]: (entry: Extract<DiaryEntry, { kind: K }>) =
 /**
  * The entries of a diary on which something rests: all pieces, the last word on everything else, the last new part of each
  * thing, and the ticks of the last ten matches. Whatever is asked of these is answered as by the whole diary, but what was
- * ticked before earlier matches; the others may be put into an archive.
+ * ticked before earlier matches; the others may be put away.
  *
  * @example stillCounts([]).length //=> 0
  */

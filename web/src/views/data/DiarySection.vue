@@ -6,11 +6,11 @@ import { toast } from 'vue-sonner';
 import { api } from '../../api/client.js';
 import { useAccess } from '../../stores/access.js';
 
-/** How long the diaries are, and the way to put old lines into an archive before one is full. */
+/** How long the diaries are, and the way to put old lines away before one is full. */
 const access = useAccess();
 const diaries = shallowRef<readonly DiaryLength[]>([]);
 const failure = shallowRef('');
-const closing = shallowRef('');
+const busyWith = shallowRef('');
 
 async function load(): Promise<void> {
   try {
@@ -22,20 +22,20 @@ async function load(): Promise<void> {
 }
 void load();
 
-async function close({ planId, robot }: DiaryLength): Promise<void> {
-  closing.value = planId;
+async function putAway({ planId, robot }: DiaryLength): Promise<void> {
+  busyWith.value = planId;
   try {
-    const { closed } = await api.closeDiary(planId);
+    const { putAway: count } = await api.putLinesAway(planId);
     toast.success(
-      closed === 0
-        ? `All lines of ${robot} still count: nothing went into its archive.`
-        : `${closed} ${closed === 1 ? 'line' : 'lines'} of ${robot} went into its archive.`,
+      count === 0
+        ? `All lines of ${robot} still count: none was put away.`
+        : `${count} ${count === 1 ? 'line' : 'lines'} of ${robot} put away.`,
     );
     await load();
   } catch (problem) {
     failure.value = (problem as Error).message;
   } finally {
-    closing.value = '';
+    busyWith.value = '';
   }
 }
 </script>
@@ -45,8 +45,8 @@ async function close({ planId, robot }: DiaryLength): Promise<void> {
     <h2 id="diaries" class="mb-2 text-lg">Diaries</h2>
     <p class="mb-2 text-sm text-second">
       What was ordered, typed in, ticked and played. A diary holds {{ MOST_ENTRIES.toLocaleString('en') }} lines. Lines
-      that later ones have overtaken can go into an archive: every page stays as it is, but for the ticks before matches
-      more than ten ago.
+      that later ones have overtaken can be put away: every page stays as it is, but for the ticks before matches more
+      than ten ago.
     </p>
     <p v-if="failure" role="alert" class="text-gives">{{ failure }}</p>
     <ul class="border border-line bg-sheet">
@@ -60,15 +60,15 @@ async function close({ planId, robot }: DiaryLength): Promise<void> {
             v-if="access.mayChange"
             type="button"
             class="act min-h-6"
-            :disabled="closing !== ''"
-            @click="close(diary)"
+            :disabled="busyWith !== ''"
+            @click="putAway(diary)"
           >
-            {{ closing === diary.planId ? 'Looking which …' : 'Put old lines into the archive' }}
+            {{ busyWith === diary.planId ? 'Looking which …' : 'Put old lines away' }}
             <span class="sr-only">of {{ diary.robot }}</span>
           </button>
-          <a v-if="diary.closed > 0" class="act min-h-6" :href="api.closedAddress(diary.planId)" download
-            >Take its archive along: {{ diary.closed.toLocaleString('en') }}
-            {{ diary.closed === 1 ? 'line' : 'lines' }}</a
+          <a v-if="diary.putAway > 0" class="act min-h-6" :href="api.putAwayAddress(diary.planId)" download
+            >Take along {{ diary.putAway.toLocaleString('en') }} {{ diary.putAway === 1 ? 'line' : 'lines' }} put
+            away</a
           >
         </p>
       </li>
