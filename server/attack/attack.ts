@@ -6,6 +6,8 @@ interface Outcome {
   readonly seen: string;
   /** What should not have happened; nothing where the server held. */
   readonly broken: readonly string[];
+  /** What took longer than it may on a machine that does nothing else. */
+  readonly slow?: readonly string[];
 }
 
 /** How much of an attack is made. */

@@ -27,7 +27,7 @@ const tick = (match: number) => ({
 
 /** A contest: phones that tick, people who plan, trials that are written while rigs send. */
 export const crowd: Attack = {
-  name: 'a contest day',
+  name: 'phones, planners and rigs of a contest day',
   aims: 'everybody waits, or memory grows',
   async run(scale) {
     const [phones, planners, rigs, seconds, old] = scale === 'long' ? [20, 10, 5, 300, OLD_ENTRIES] : [5, 3, 2, 4, 200];
@@ -39,6 +39,7 @@ export const crowd: Attack = {
     await new Promise<void>((resolve) => rig.listen(0, '127.0.0.1', resolve));
     const target = await Target.start(newFolder(), { ROUGH_GEAR_RIG: String((rig.address() as AddressInfo).port) });
     const broken = new Set<string>();
+    const slow: string[] = [];
     const [ticks, saves]: [number[], number[]] = [[], []];
     const timed = async (times: number[], asked: () => Promise<Response>): Promise<Response | undefined> => {
       const began = performance.now();
@@ -125,8 +126,8 @@ export const crowd: Attack = {
     if (entries.length !== old + ticks.length) broken.add(`${ticks.length} ticks, ${entries.length - old} are there`);
     const [tick95, save95] = [within(ticks, 0.95), within(saves, 0.95)];
     if (scale === 'long') {
-      if (tick95 > TICK_WITHIN) broken.add(`95 % of the ticks took up to ${tick95} ms`);
-      if (save95 > SAVE_WITHIN) broken.add(`95 % of the saves took up to ${save95} ms`);
+      if (tick95 > TICK_WITHIN) slow.push(`95 % of the ticks took up to ${tick95} ms`);
+      if (save95 > SAVE_WITHIN) slow.push(`95 % of the saves took up to ${save95} ms`);
       if (memory - before > MOST_GROWTH) broken.add(`${Math.round((memory - before) / 1e6)} MB were added`);
     }
     await target.dispose();
@@ -135,6 +136,7 @@ export const crowd: Attack = {
       tried: `${phones} phones, ${planners} planners, ${rigs} rigs, ${seconds} s`,
       seen: `${ticks.length} ticks, half within ${within(ticks, 0.5)} ms, 95 % within ${tick95}; ${saves.length} saves, ${within(saves, 0.5)} and ${save95}; memory ${Math.round(before / 1e6)} to ${Math.round(memory / 1e6)} MB`,
       broken: [...broken],
+      slow,
     };
   },
 };

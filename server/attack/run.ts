@@ -1,3 +1,4 @@
+import { availableParallelism, loadavg } from 'node:os';
 import { ATTACKS } from './index.js';
 
 /**
@@ -14,9 +15,13 @@ const rows: string[][] = [['attack', 'aims at', 'tried', 'seen', 'held']];
 let failed = 0;
 for (const { name, aims, run } of chosen) {
   process.stderr.write(`${name} …\n`);
-  const { tried, seen, broken } = await run('long');
-  if (broken.length > 0) failed++;
-  rows.push([name, aims, tried, seen, broken.length === 0 ? 'yes' : `NO: ${broken.join('; ').slice(0, 500)}`]);
+  // What is lost is lost on any machine; a time says something of the server where nothing else is done.
+  const quiet = loadavg()[0]! < availableParallelism() / 2;
+  const { tried, seen, broken, slow = [] } = await run('long');
+  const wrong = [...broken, ...(quiet ? slow : [])];
+  if (wrong.length > 0) failed++;
+  const busy = !quiet && slow.length > 0 ? `, on a busy machine: ${slow.join('; ')}` : '';
+  rows.push([name, aims, tried, seen, wrong.length === 0 ? `yes${busy}` : `NO: ${wrong.join('; ').slice(0, 500)}`]);
 }
 const widths = rows[0]!.map((_, i) => Math.max(...rows.map((row) => (i < 4 ? row[i]!.length : 3))));
 for (const row of rows)

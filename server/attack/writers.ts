@@ -18,7 +18,7 @@ async function addOnes(target: Target, id: string, times: number): Promise<numbe
 
 /** Many writers on one plan: no update lost. */
 export const writers: Attack = {
-  name: 'fifty on one plan',
+  name: 'fifty windows on one plan',
   aims: 'an update is lost',
   async run(scale) {
     const [people, each] = scale === 'long' ? [50, 6] : [10, 2];
@@ -77,13 +77,14 @@ export const fleet: Attack = {
       await sleep(500);
     if (!(await target.list('count=100')).plans.every(({ judged, mechanisms }) => judged && mechanisms.length > 0))
       broken.push('the first page is not judged');
-    const slow = scale === 'long' && within(lists, 0.95) > SAID_TO_BE;
-    if (slow) broken.push(`the first page took ${within(lists, 0.95)} ms`);
+    const slow =
+      scale === 'long' && within(lists, 0.95) > SAID_TO_BE ? [`the first page took ${within(lists, 0.95)} ms`] : [];
     await target.dispose();
     return {
       tried: `${count} plans, ${people} writers, ${saves} saves`,
       seen: `first page ${within(lists, 0.5)} ms, 95 % within ${within(lists, 0.95)} ms; health within ${within(healths, 0.95)} ms`,
       broken,
+      slow,
     };
   },
 };

@@ -240,4 +240,20 @@ describe('A trial that two devices write in', () => {
     await pass(5000);
     expect(stand.trial.readings['voltage']).toEqual([1, 9, 2]);
   });
+
+  it('of a long log is kept every few seconds, and is there after a reload', async () => {
+    const rows = Array.from({ length: 6000 }, (_, i) => i);
+    stand.trial = { ...begun, readings: { voltage: rows, current: rows }, rowIds: rows.map((i) => `log.${i}`) };
+    const bench = await opened();
+    stand.away = true;
+    write(bench, 'late.0', 1);
+    write(bench, 'late.1', 2);
+    await pass(4000);
+    expect((kept.get(DRAFT) as { mine: Trial }).mine.rowIds?.slice(-2)).toEqual(['late.0', 'late.1']);
+    stand.away = false;
+    const again = await opened();
+    await pass(6000);
+    expect(stand.trial.rowIds?.slice(-2)).toEqual(['late.0', 'late.1']);
+    expect([again.state, kept.get(DRAFT)]).toEqual(['home', undefined]);
+  });
 });
