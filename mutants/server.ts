@@ -69,11 +69,7 @@ export const SERVER: readonly Mutant[] = [
       ['faults that ask for a spare ask for a trial', "asks === 'a trial'", 'asks !== undefined'],
       ['a diary has no end', '+ fresh.length > MOST_ENTRIES)', '+ fresh.length > 1e9)'],
       ['an entry of another robot is taken for one of this', 'if (elsewhere) return', 'if (false as boolean) return'],
-      [
-        'a cursor of another diary is taken',
-        'manager.existsBy(DiaryEntity, { seq, id, planId })',
-        'manager.existsBy(DiaryEntity, { seq })',
-      ],
+      ['a cursor of another diary is taken', 'rows.length > 0 ? seq : 0', 'seq'],
       ['what is new is all', '[planId, after],', '[planId, 0],'],
     ],
   ),

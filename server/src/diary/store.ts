@@ -2,9 +2,9 @@ import { MOST_ENTRIES } from '@rough-gear/contract/diary';
 import { setImmediate } from 'node:timers/promises';
 import type { DiaryLength, RobotFault } from '@rough-gear/contract';
 import { openFaults, type DiaryEntry } from '@rough-gear/core';
-import { In, IsNull, type EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import type { Database } from '../db/database.js';
-import { DiaryEntity, PlanEntity, type DiaryRow } from '../db/entities.js';
+import { DiaryEntity, type DiaryRow } from '../db/entities.js';
 
 /** What a diary has that a device does not know yet; entries as they are written. */
 export interface News {
@@ -52,7 +52,7 @@ export class DiaryStore {
   /** What is new since a cursor, or all of it where that is unknown here, as after a restore. */
   async news(planId: string, since?: string): Promise<News | undefined> {
     return this.data.read(async (manager) =>
-      (await manager.existsBy(PlanEntity, { id: planId })) ? newsOf(manager, planId, since) : undefined,
+      (await isHere(manager, planId)) ? newsOf(manager, planId, since) : undefined,
     );
   }
 
@@ -107,7 +107,7 @@ export class DiaryStore {
     { since, archived = false, putAway = false }: Coming = {},
   ): Promise<DiaryAdded> {
     return this.data.write(async (manager): Promise<DiaryAdded> => {
-      if (!(await manager.existsBy(PlanEntity, { id: planId }))) return { outcome: 'missing' };
+      if (!(await isHere(manager, planId))) return { outcome: 'missing' };
       const known = new Map<string, string>();
       for (let from = 0; from < entries.length; from += AT_ONCE) {
         if (from > 0) await setImmediate();
@@ -121,22 +121,36 @@ export class DiaryStore {
       const elsewhere = entries.find(({ id }) => known.has(id) && known.get(id) !== planId);
       if (elsewhere) return { outcome: 'elsewhere', id: elsewhere.id };
       const fresh = [...new Map(entries.map((entry) => [entry.id, entry])).values()].filter(({ id }) => !known.has(id));
-      const told = await manager.countBy(DiaryEntity, { planId, putAwayAt: IsNull() });
-      if (!putAway && told + fresh.length > MOST_ENTRIES) return { outcome: 'full' };
+      if (!putAway && (await toldOf(manager, planId)) + fresh.length > MOST_ENTRIES) return { outcome: 'full' };
       const now = this.now();
       const putAwayAt = putAway ? now : null;
       const rows = fresh.map((entry) => {
         const receivedAt = (archived ? entry.receivedAt : undefined) ?? now;
         const { id, at } = entry;
-        return { id, planId, at, entry: JSON.stringify({ ...entry, receivedAt }), putAwayAt };
+        return [id, planId, at, JSON.stringify({ ...entry, receivedAt }), putAwayAt];
       });
       for (let from = 0; from < rows.length; from += AT_ONCE) {
         if (from > 0) await setImmediate();
-        await manager.insert(DiaryEntity, rows.slice(from, from + AT_ONCE));
+        const some = rows.slice(from, from + AT_ONCE);
+        await manager.query(
+          `INSERT INTO "diary" ("id", "planId", "at", "entry", "putAwayAt") VALUES ${some.map(() => '(?, ?, ?, ?, ?)').join(', ')}`,
+          some.flat(),
+        );
       }
       return { outcome: 'added', added: fresh.length, news: await newsOf(manager, planId, since) };
     });
   }
+}
+
+const isHere = async (manager: EntityManager, planId: string): Promise<boolean> =>
+  (await manager.query<readonly unknown[]>('SELECT 1 FROM "plan" WHERE "id" = ?', [planId])).length > 0;
+
+async function toldOf(manager: EntityManager, planId: string): Promise<number> {
+  const [row] = await manager.query<readonly [{ readonly told: number }]>(
+    'SELECT COUNT(*) AS "told" FROM "diary" WHERE "planId" = ? AND "putAwayAt" IS NULL',
+    [planId],
+  );
+  return row.told;
 }
 
 const cursorOf = ({ seq, id }: Pick<DiaryRow, 'seq' | 'id'>): string => `${seq}.${id}`;
@@ -145,7 +159,12 @@ const cursorOf = ({ seq, id }: Pick<DiaryRow, 'seq' | 'id'>): string => `${seq}.
 async function numberOf(manager: EntityManager, planId: string, cursor: string): Promise<number> {
   const [number, id] = [cursor.slice(0, cursor.indexOf('.')), cursor.slice(cursor.indexOf('.') + 1)];
   const seq = Number(number);
-  return Number.isInteger(seq) && (await manager.existsBy(DiaryEntity, { seq, id, planId })) ? seq : 0;
+  if (!Number.isInteger(seq)) return 0;
+  const rows = await manager.query<readonly unknown[]>(
+    'SELECT 1 FROM "diary" WHERE "seq" = ? AND "id" = ? AND "planId" = ?',
+    [seq, id, planId],
+  );
+  return rows.length > 0 ? seq : 0;
 }
 
 async function newsOf(manager: EntityManager, planId: string, since = ''): Promise<News> {

@@ -15,12 +15,14 @@ export class Told1764800000000 implements MigrationInterface {
       `UPDATE "diary" SET "entry" = json_set("entry", '$.receivedAt', "at") WHERE json_extract("entry", '$.receivedAt') IS NULL`,
     );
     await runner.query('ALTER TABLE "diary" ADD COLUMN "putAwayAt" TEXT');
+    await runner.query('CREATE INDEX "diary_told" ON "diary" ("planId", "seq") WHERE "putAwayAt" IS NULL');
     await runner.query(`CREATE INDEX "diary_checks" ON "diary" ("planId", json_extract("entry", '$.check'), "seq")
       WHERE json_extract("entry", '$.kind') = 'checked' AND json_extract("entry", '$.state') <> 'open'`);
   }
 
   async down(runner: QueryRunner): Promise<void> {
     await runner.query('DROP INDEX "diary_checks"');
+    await runner.query('DROP INDEX "diary_told"');
     await runner.query('ALTER TABLE "diary" DROP COLUMN "putAwayAt"');
     await runner.query('ALTER TABLE "revision" DROP COLUMN "changed"');
   }
