@@ -11,7 +11,6 @@ import {
   stepLadderOf,
   travelApart,
   trialSheet,
-  TRIAL_KINDS,
   TRIALS,
 } from '../src/index.js';
 
@@ -149,8 +148,7 @@ describe('the sheets of the trials', () => {
     },
   );
 
-  it('are one a kind; what stalls says how long', () => {
-    expect(TRIALS.map(({ kind }) => kind)).toEqual([...TRIAL_KINDS]);
+  it('say how long what stalls may', () => {
     expect(trialSheet('stall').cautions.join(' ')).toContain('At most one second');
   });
 });

@@ -79,25 +79,19 @@ const LARGEST_TRIAL = '32mb';
 
 /** Puts the HTTP application together. */
 export function createApp(parts: AppParts): Express {
-  const {
-    data,
-    dataFolder,
-    plans,
-    shelf,
-    trials,
-    diaries,
-    reader,
-    rigPort,
-    rigLineOfLife,
-    guessesSlowerBy,
-    log,
-    names,
-    proxies,
-    access,
-    backups,
-    webFolder,
-  } = parts;
+  const { webFolder } = parts;
   const app = express();
+  guard(app, parts);
+  readBodies(app);
+  serveApi(app, parts);
+  if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
+  app.use(nowhere);
+  app.use(problemHandler);
+  return app;
+}
+
+/** Who may ask, and under which name; what is written of it. */
+function guard(app: Express, { log, names, proxies, access }: AppParts): void {
   app.set('trust proxy', proxies.length > 0 ? [...proxies] : false);
   app.disable('x-powered-by');
   app.set('etag', false);
@@ -122,32 +116,36 @@ export function createApp(parts: AppParts): Express {
     app.use(...sessions(access));
     app.use('/api', admitted(access));
   }
+}
+
+/** How large a body may be, and where it is read. */
+function readBodies(app: Express): void {
+  app.use('/api/shelf/file', express.raw({ type: 'text/csv', limit: LARGEST_SHEET }));
+  app.use('/api/trials', ...bytes(LARGEST_TRIAL));
+  app.use(['/api/plans', '/api/diary', '/api/shelf'], ...bytes(LARGEST));
+  app.use(express.json({ limit: SMALL }));
+}
+
+function serveApi(app: Express, parts: AppParts): void {
+  const { data, dataFolder, plans, reader, backups } = parts;
   app.use(compression());
   app.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api/shelf/file', express.raw({ type: 'text/csv', limit: LARGEST_SHEET }));
-  app.use('/api/trials', ...bytes(LARGEST_TRIAL));
-  app.use(['/api/plans', '/api/diary', '/api/shelf'], ...bytes(LARGEST));
-  app.use(express.json({ limit: SMALL }));
   app.use('/api/health', healthRoutes(data, dataFolder, backups));
-  app.use('/api/access', accessRoutes(access, guessesSlowerBy));
+  app.use('/api/access', accessRoutes(parts.access, parts.guessesSlowerBy));
   app.use('/api/data', dataRoutes(data, dataFolder, backups));
   app.use(
     '/api/archive',
     archiveRoutes(data, reader, () => plans.onChange()),
   );
   app.use('/api/plans', planRoutes(plans, reader));
-  app.use('/api/shelf', shelfRoutes(shelf, reader));
-  app.use('/api/trials', trialRoutes(trials, reader));
-  app.use('/api/diary', diaryRoutes(diaries, reader));
-  app.use('/api/rig', rigRoutes(rigPort, rigLineOfLife));
+  app.use('/api/shelf', shelfRoutes(parts.shelf, reader));
+  app.use('/api/trials', trialRoutes(parts.trials, reader));
+  app.use('/api/diary', diaryRoutes(parts.diaries, reader));
+  app.use('/api/rig', rigRoutes(parts.rigPort, parts.rigLineOfLife));
   app.use('/api', nowhere);
-  if (webFolder && existsSync(webFolder)) serveWeb(app, webFolder);
-  app.use(nowhere);
-  app.use(problemHandler);
-  return app;
 }
 
 const nowhere = (): never => {

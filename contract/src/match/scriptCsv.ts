@@ -82,73 +82,96 @@ export function importScript(text: string, plan: Plan, id: string): ScriptRead {
   if (rows.length > MOST_LINES) problems.push(`${rows.length} lines: up to ${MOST_LINES} are allowed`);
   if (problems.length > 0) return { ok: false, problems };
 
-  const parts: { name: string; seconds: number }[] = [];
-  const draws: { id: string; name: string; current: number; from: number; to?: number }[] = [];
-  const lanes = new Map<string, Go[]>();
-  let name = 'imported';
-  rows.forEach((row, i) => {
-    const line = i + 2;
-    const say = (reason: string) => problems.push(`line ${line}: ${reason}`);
+  const script = new ScriptLines(id, plan);
+  rows.forEach((row, i) => script.take(row, at, i + 2));
+  if (script.problems.length > 0) return { ok: false, problems: script.problems };
+  const { error } = scriptSchema.validate(script.whole, { abortEarly: false });
+  return error
+    ? { ok: false, problems: error.details.map(({ message }) => message) }
+    : { ok: true, script: script.whole };
+}
+
+/** A line of the file as it is asked, and where it is told what is wrong in it. */
+interface Line {
+  readonly number: number;
+  cell(column: Column): string;
+  figure(column: Column): number;
+  say(reason: string): void;
+}
+
+/** What the lines of a file make, one after the other. */
+class ScriptLines {
+  readonly problems: string[] = [];
+  private name = 'imported';
+  private readonly parts: { name: string; seconds: number }[] = [];
+  private readonly draws: { id: string; name: string; current: number; from: number; to?: number }[] = [];
+  private readonly lanes = new Map<string, Go[]>();
+
+  constructor(
+    private readonly id: string,
+    private readonly plan: Plan,
+  ) {}
+
+  get whole(): MatchScript {
+    const lanes = [...this.lanes].map(([mechanism, goes]) => ({ mechanism, goes }));
+    return { id: this.id, name: this.name, counts: true, parts: this.parts, lanes, draws: this.draws };
+  }
+
+  take(row: readonly string[], at: (column: Column) => number, number: number): void {
+    const say = (reason: string): void => void this.problems.push(`line ${number}: ${reason}`);
     const cell = (column: Column): string => row[at(column)] ?? '';
-    const number = (column: Column): number => {
+    const figure = (column: Column): number => {
       const value = Number(cell(column));
       if (cell(column) === '' || !Number.isFinite(value)) say(`${column} is "${cell(column)}"; a number is wanted`);
       return value;
     };
+    const line: Line = { number, cell, figure, say };
     switch (cell('what')) {
       case 'script':
-        name = cell('name') || name;
+        this.name = cell('name') || this.name;
         return;
       case 'part':
-        parts.push({ name: cell('name') || `part ${parts.length + 1}`, seconds: number('seconds') });
+        this.parts.push({ name: cell('name') || `part ${this.parts.length + 1}`, seconds: figure('seconds') });
         return;
-      case 'draw': {
-        const to = cell('to_s') === '' ? {} : { to: number('to_s') };
-        draws.push({
-          id: cell('id') || `draw-${line}`,
-          name: cell('name') || 'draw',
-          current: number('current_A'),
-          from: cell('from_s') === '' ? 0 : number('from_s'),
-          ...to,
-        });
-        return;
-      }
-      case 'go': {
-        const mechanism = plan.mechanisms.find((one) => one.id === cell('mechanism') || one.name === cell('mechanism'));
-        if (!mechanism)
-          return say(
-            `mechanism "${cell('mechanism')}" is none of the robot’s; ${plan.mechanisms.map((one) => one.id).join(', ')} are allowed`,
-          );
-        const does = cell('does');
-        const job = mechanism.jobs.find((one) => one.id === does || one.name === does);
-        if (!job && does !== CRUISE)
-          return say(
-            `${mechanism.id} does no "${does}"; ${[...mechanism.jobs.map((one) => one.id), CRUISE].join(', ')} are allowed`,
-          );
-        const when = whenOf(cell('begins'), number, cell('go'));
-        if (!when) return say(`begins is "${cell('begins')}"; at, every, after, with are allowed`);
-        const doing = job ? { job: job.id } : { cruise: { speed: number('speed_m_s'), seconds: number('seconds') } };
-        lanes.set(mechanism.id, [
-          ...(lanes.get(mechanism.id) ?? []),
-          { id: cell('id') || `go-${line}`, when, ...doing },
-        ]);
-        return;
-      }
+      case 'draw':
+        return this.draw(line);
+      case 'go':
+        return this.go(line);
       default:
         say(`what is "${cell('what')}"; script, part, draw, go are allowed`);
     }
-  });
-  const read: MatchScript = {
-    id,
-    name,
-    counts: true,
-    parts,
-    lanes: [...lanes].map(([mechanism, goes]) => ({ mechanism, goes })),
-    draws,
-  };
-  if (problems.length > 0) return { ok: false, problems };
-  const { error } = scriptSchema.validate(read, { abortEarly: false });
-  return error ? { ok: false, problems: error.details.map(({ message }) => message) } : { ok: true, script: read };
+  }
+
+  private draw({ number, cell, figure }: Line): void {
+    const to = cell('to_s') === '' ? {} : { to: figure('to_s') };
+    this.draws.push({
+      id: cell('id') || `draw-${number}`,
+      name: cell('name') || 'draw',
+      current: figure('current_A'),
+      from: cell('from_s') === '' ? 0 : figure('from_s'),
+      ...to,
+    });
+  }
+
+  private go({ number, cell, figure, say }: Line): void {
+    const { mechanisms } = this.plan;
+    const mechanism = mechanisms.find((one) => one.id === cell('mechanism') || one.name === cell('mechanism'));
+    if (!mechanism)
+      return say(
+        `mechanism "${cell('mechanism')}" is none of the robot’s; ${mechanisms.map((one) => one.id).join(', ')} are allowed`,
+      );
+    const does = cell('does');
+    const job = mechanism.jobs.find((one) => one.id === does || one.name === does);
+    if (!job && does !== CRUISE)
+      return say(
+        `${mechanism.id} does no "${does}"; ${[...mechanism.jobs.map((one) => one.id), CRUISE].join(', ')} are allowed`,
+      );
+    const when = whenOf(cell('begins'), figure, cell('go'));
+    if (!when) return say(`begins is "${cell('begins')}"; at, every, after, with are allowed`);
+    const doing = job ? { job: job.id } : { cruise: { speed: figure('speed_m_s'), seconds: figure('seconds') } };
+    const before = this.lanes.get(mechanism.id) ?? [];
+    this.lanes.set(mechanism.id, [...before, { id: cell('id') || `go-${number}`, when, ...doing }]);
+  }
 }
 
 function whenOf(kind: string, number: (column: Column) => number, go: string): When | undefined {

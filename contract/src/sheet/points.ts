@@ -32,12 +32,50 @@ interface Points {
   readonly read: ReadonlySet<Entry>;
 }
 
+/** The volts it is fed with, as its sheet has them. */
+interface Supply {
+  readonly entry: Entry;
+  readonly volts: readonly Value[];
+  readonly range: boolean;
+}
+
+/** What the lines of a sheet say, before it is known which volts each goes with. */
+interface Gathered {
+  readonly values: readonly AtVolts[];
+  readonly doubtful: readonly Doubtful[];
+  readonly supply?: Supply;
+  readonly read: ReadonlySet<Entry>;
+}
+
 /** The lines of a servo's sheet, told for one voltage or for several in any of the ways sheets do, as points by their volts. */
 export function servoPoints(entries: readonly Entry[]): Points {
+  const { values, doubtful, supply, read } = gathered(entries);
+  const given = supply?.volts.map(({ told }) => told[0]!.si!) ?? [];
+  const placed = values.map((one) => place(one, given, supply?.range ?? false));
+  const volts = voltsOf(placed, given, supply);
+  const told: Told[] = [];
+  for (const [i, at] of volts.entries()) {
+    const from = given.includes(at) ? supply?.entry : placed.find((one) => one.volts === at)?.entry;
+    if (from) told.push({ name: `points.${i}.voltage`, si: at, as: `${at} V`, line: from.line, at: from.at });
+  }
+  const outcomes = placed.flatMap((one) => atPoint(one, volts));
+  for (const outcome of outcomes) if ('told' in outcome) told.push(outcome.told);
+  if (supply?.range) {
+    const { entry, volts: ends } = supply;
+    told.push({ ...ends.at(-1)!.told[0]!, name: 'highestVoltage', line: entry.line, at: entry.at });
+  }
+  return {
+    told,
+    doubtful: [...doubtful, ...outcomes.flatMap((outcome) => ('doubt' in outcome ? [outcome.doubt] : []))],
+    read,
+  };
+}
+
+function gathered(entries: readonly Entry[]): Gathered {
   const read = new Set<Entry>();
   const values: AtVolts[] = [];
   const doubtful: Doubtful[] = [];
-  let supply: { readonly entry: Entry; readonly volts: readonly Value[]; readonly range: boolean } | undefined;
+  let supply: Supply | undefined;
   for (const entry of entries) {
     if (isVoltsAlone(entry.label)) {
       read.add(entry);
@@ -46,12 +84,11 @@ export function servoPoints(entries: readonly Entry[]): Points {
     }
     const fields = fieldsCalled('servo', entry.label).filter(({ name }) => pointFields.has(name));
     if (fields.length === 0) continue;
-    const volts = fields.find(({ name }) => name === 'voltage');
-    if (volts) {
-      const told = valuesIn(entry.value, 'voltage', unitOfLabel(entry.label));
-      if (told.length === 0) continue;
+    if (fields.some(({ name }) => name === 'voltage')) {
+      const volts = valuesIn(entry.value, 'voltage', unitOfLabel(entry.label));
+      if (volts.length === 0) continue;
       read.add(entry);
-      supply ??= { entry, volts: told, range: told.length === 2 && RANGE.test(told[1]!.figure.gap) };
+      supply ??= { entry, volts, range: volts.length === 2 && RANGE.test(volts[1]!.figure.gap) };
       continue;
     }
     const found = fields
@@ -65,47 +102,43 @@ export function servoPoints(entries: readonly Entry[]): Points {
     const asked = fields.map((field) => readFigure(field, entry)).find((one) => one !== undefined);
     if (asked && 'doubt' in asked) {
       read.add(entry);
-      doubtful.push({
-        ...asked.doubt,
-        name: `points.0.${asked.doubt.name}`,
-        choices: asked.doubt.choices.map((one) => ({ ...one, name: `points.0.${one.name}` })),
-      });
+      doubtful.push(doubtAt(asked.doubt, (name) => `points.0.${name}`));
     }
   }
-  const given = supply?.volts.map(({ told }) => told[0]!.si!) ?? [];
-  const placed = values.map((one) => place(one, given, supply?.range ?? false));
-  const allVolts = [...new Set([...placed.flatMap(({ volts }) => (volts === undefined ? [] : [volts]))])].sort(
-    (a, b) => a - b,
-  );
-  if (allVolts.length === 0 && supply && !supply.range) allVolts.push(...given.slice(0, MOST_POINTS));
-  const told: Told[] = [];
-  const at = (volts: number) => allVolts.slice(0, MOST_POINTS).indexOf(volts);
-  for (const [i, volts] of allVolts.slice(0, MOST_POINTS).entries()) {
-    const from = given.includes(volts) ? supply?.entry : placed.find((one) => one.volts === volts)?.entry;
-    if (from) told.push({ name: `points.${i}.voltage`, si: volts, as: `${volts} V`, line: from.line, at: from.at });
+  return { values, doubtful, supply, read };
+}
+
+/** A doubt of a figure, under other names. */
+const doubtAt = (doubt: Doubtful, named: (name: string) => string): Doubtful => ({
+  ...doubt,
+  name: named(doubt.name),
+  choices: doubt.choices.map((choice) => ({ ...choice, name: named(choice.name) })),
+});
+
+/** The volts of its points, the lowest first. */
+function voltsOf(placed: readonly AtVolts[], given: readonly number[], supply?: Supply): readonly number[] {
+  const all = [...new Set(placed.flatMap(({ volts }) => (volts === undefined ? [] : [volts])))].sort((a, b) => a - b);
+  return (all.length === 0 && supply && !supply.range ? given : all).slice(0, MOST_POINTS);
+}
+
+/** What a figure says of the point of its volts; a question where nobody knows which that is. */
+function atPoint(
+  { field, entry, value, volts: its }: AtVolts,
+  volts: readonly number[],
+): readonly ({ readonly told: Told } | { readonly doubt: Doubtful })[] {
+  const outcome = settled(field, entry, value);
+  if (!outcome) return [];
+  const { line, at } = entry;
+  if (its === undefined) {
+    const choices = (volts.length > 0 ? volts.map((_, i) => i) : [0]).flatMap((i) =>
+      value.told.map((one) => ({ ...one, line, at, name: `points.${i}.${field.name}` })),
+    );
+    return [{ doubt: { line, at, name: choices[0]!.name, as: value.figure.as, reason: 'at which volts?', choices } }];
   }
-  for (const { field, entry, value, volts } of placed) {
-    const outcome = settled(field, entry, value);
-    if (!outcome) continue;
-    const { line, at: number } = entry;
-    if (volts === undefined) {
-      const as = value.figure.as;
-      const choices = (allVolts.length > 0 ? allVolts.slice(0, MOST_POINTS).map((_, i) => i) : [0]).flatMap((i) =>
-        value.told.map((one) => ({ ...one, line, at: number, name: `points.${i}.${field.name}` })),
-      );
-      doubtful.push({ line, at: number, name: choices[0]!.name, as, reason: 'at which volts?', choices });
-    } else if (at(volts) >= 0) {
-      const name = `points.${at(volts)}.${field.name}`;
-      if ('told' in outcome) told.push({ ...outcome.told, name });
-      else doubtful.push({ ...outcome.doubt, name, choices: outcome.doubt.choices.map((one) => ({ ...one, name })) });
-    }
-  }
-  if (supply?.range) {
-    const { entry, volts } = supply;
-    const top = volts.at(-1)!.told[0]!;
-    told.push({ ...top, name: 'highestVoltage', line: entry.line, at: entry.at });
-  }
-  return { told, doubtful, read };
+  const point = volts.indexOf(its);
+  if (point < 0) return [];
+  const name = `points.${point}.${field.name}`;
+  return 'told' in outcome ? [{ told: { ...outcome.told, name } }] : [{ doubt: doubtAt(outcome.doubt, () => name) }];
 }
 
 const isVoltsAlone = (label: string): boolean => plainLabel(label) === '' && voltsIn(label).length === 1;

@@ -149,18 +149,7 @@ function readLine(
   if (id !== '' && seen.has(id)) problems.push(`the part ${id} stands in the file twice`);
   seen.add(id);
 
-  let part: unknown = there?.part ?? blank(kind, columns, cell);
-  for (const { field, unit, at, source } of columns.fields) {
-    const read = readCell(field, cell(at), unit, cell(source));
-    if (!read.ok) {
-      problems.push(`${field.label}: ${read.reason}`);
-      continue;
-    }
-    const before = valueAt(part as Part, field.key);
-    // A figure of another form of the same key is not this column's.
-    if (!belongs(field, part as Part)) continue;
-    if (!alike(field, before, read.value)) part = withValue(part, field.key, read.value);
-  }
+  const part = withCells(there?.part ?? blank(kind, columns, cell), columns.fields, cell, problems);
   const common = readMark(cell(columns.common), 'common here', problems) ?? there?.common ?? false;
   const retired = readMark(cell(columns.retired), 'retired', problems) ?? there?.retired ?? false;
   if (problems.length === 0) problems.push(...refusals(part));
@@ -191,6 +180,27 @@ function readLine(
     common,
     retired,
   };
+}
+
+/** A part with what the cells of a line say of it; what is wrong in one is told. */
+function withCells(
+  before: unknown,
+  columns: readonly Column[],
+  cell: (i: number) => string,
+  problems: string[],
+): unknown {
+  let part = before;
+  for (const { field, unit, at, source } of columns) {
+    const read = readCell(field, cell(at), unit, cell(source));
+    if (!read.ok) {
+      problems.push(`${field.label}: ${read.reason}`);
+      continue;
+    }
+    // A figure of another form of the same key is not this column's.
+    if (!belongs(field, part as Part)) continue;
+    if (!alike(field, valueAt(part as Part, field.key), read.value)) part = withValue(part, field.key, read.value);
+  }
+  return part;
 }
 
 /** A part of the kind with nothing but its form said: lists that a kind cannot be without are made by their cells. */

@@ -7,7 +7,7 @@ import { HttpProblem } from '../http/problem.js';
 import { jsonWith, sendJson } from '../http/rawJson.js';
 import { validated } from '../http/validated.js';
 import { sound, type Reader } from '../reading/reader.js';
-import { BOOK_AROUND } from './reading.js';
+import { bookRoutes } from './bookRoutes.js';
 import { Writers } from './writers.js';
 import { BookFull, type TrialSaved, type TrialStore, type TrialStored } from './store.js';
 
@@ -34,23 +34,7 @@ export function trialRoutes(store: TrialStore, reader: Reader): Router {
   });
 
   // Before the trials themselves: "book" is no trial's id.
-  router.get('/book', async (_request, response) => {
-    response.attachment('bench-book.json').type('application/json');
-    const [before, after] = BOOK_AROUND;
-    response.write(before);
-    let between = '\n';
-    for await (const { id, document, takings } of store.all()) {
-      response.write(between + jsonWith({ id }, { trial: document, takings }));
-      between = ',\n';
-    }
-    response.end(after);
-  });
-
-  router.post('/book', async (request, response) => {
-    const book = await sound(reader.ask('book', bytesOf(request)));
-    const brought = await store.bring(book.sound);
-    response.json({ ...brought, refused: [...book.refused, ...brought.refused] });
-  });
+  router.use('/book', bookRoutes(store, reader));
 
   router.get('/:id', async (request, response) => {
     const { than } = validated(newerQuery, request.query, 'query');

@@ -104,9 +104,8 @@ const CLAMP = 'Clamp the motor: it twists when it starts.';
 const EYES = 'Eye protection; hair, sleeves and cords away from what turns.';
 const FUSE = 'A fuse for the motor’s current in the supply, and the supply within reach.';
 
-export const TRIALS: readonly TrialSheet[] = [
-  {
-    kind: 'free-run',
+const SHEETS: Readonly<Record<TrialKind, Omit<TrialSheet, 'kind'>>> = {
+  'free-run': {
     name: 'Free run',
     about: 'motor',
     minutes: 10,
@@ -125,8 +124,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 6,
     live: 'when it stands',
   },
-  {
-    kind: 'stall',
+  stall: {
     name: 'Short stall',
     about: 'motor',
     minutes: 12,
@@ -147,8 +145,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 6,
     live: 'when it stands',
   },
-  {
-    kind: 'spun',
+  spun: {
     name: 'Spun by a drill',
     about: 'motor',
     minutes: 8,
@@ -164,8 +161,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 4,
     live: 'when it stands',
   },
-  {
-    kind: 'coast-down',
+  'coast-down': {
     name: 'Coast-down',
     about: 'motor',
     minutes: 10,
@@ -188,8 +184,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 12,
     live: 'each line',
   },
-  {
-    kind: 'pack',
+  pack: {
     name: 'Pack under load',
     about: 'pack',
     minutes: 15,
@@ -208,8 +203,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 5,
     live: 'when it stands',
   },
-  {
-    kind: 'pull',
+  pull: {
     name: 'Pull on a scale',
     about: 'mechanism',
     minutes: 10,
@@ -229,8 +223,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 6,
     live: 'when it stands',
   },
-  {
-    kind: 'step-ladder',
+  'step-ladder': {
     name: 'Ladder of rates',
     about: 'stepper',
     minutes: 15,
@@ -252,8 +245,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 8,
     live: 'each line',
   },
-  {
-    kind: 'servo-currents',
+  'servo-currents': {
     name: 'Servo currents',
     about: 'servo',
     minutes: 6,
@@ -273,8 +265,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 5,
     live: 'each line',
   },
-  {
-    kind: 'servo-line',
+  'servo-line': {
     name: 'Pulse and angle',
     about: 'servo',
     minutes: 10,
@@ -293,8 +284,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 10,
     live: 'each line',
   },
-  {
-    kind: 'warmth',
+  warmth: {
     name: 'Warmth of a case',
     about: 'motor',
     minutes: 40,
@@ -321,8 +311,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 10,
     live: 'each line',
   },
-  {
-    kind: 'least-speed',
+  'least-speed': {
     name: 'Least speed',
     about: 'mechanism',
     minutes: 10,
@@ -347,8 +336,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 8,
     live: 'each line',
   },
-  {
-    kind: 'drag-offset',
+  'drag-offset': {
     name: 'Offset against drag',
     about: 'mechanism',
     minutes: 10,
@@ -371,8 +359,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 6,
     live: 'each line',
   },
-  {
-    kind: 'ramp',
+  ramp: {
     name: 'Start on a ramp',
     about: 'mechanism',
     minutes: 15,
@@ -398,8 +385,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 6,
     live: 'each line',
   },
-  {
-    kind: 'go',
+  go: {
     name: 'Go with a stopwatch',
     about: 'mechanism',
     minutes: 5,
@@ -424,8 +410,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 4,
     live: 'each line',
   },
-  {
-    kind: 'logged-go',
+  'logged-go': {
     name: 'Go with a log',
     about: 'mechanism',
     minutes: 10,
@@ -449,8 +434,7 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 100,
     live: 'each line',
   },
-  {
-    kind: 'match-log',
+  'match-log': {
     name: 'Log of a match',
     about: 'robot',
     minutes: 10,
@@ -470,11 +454,12 @@ export const TRIALS: readonly TrialSheet[] = [
     good: 1000,
     live: 'each line',
   },
-];
+};
+export const TRIALS: readonly TrialSheet[] = TRIAL_KINDS.map((kind) => ({ kind, ...SHEETS[kind] }));
 
 /**
  * How a kind of trial is done.
  *
  * @example trialSheet('pack').fewest //=> 2
  */
-export const trialSheet = (kind: TrialKind): TrialSheet => TRIALS.find((sheet) => sheet.kind === kind)!;
+export const trialSheet = (kind: TrialKind): TrialSheet => TRIALS[TRIAL_KINDS.indexOf(kind)]!;

@@ -5,6 +5,18 @@ import type { Expression } from '../../path/worked/expression.js';
 import type { LeverId } from './leverId.js';
 import type { Situation, SituationId } from './situation.js';
 
+/** What gives in a stage. */
+export type StageLimitId =
+  | 'tooth'
+  | 'chain-skip'
+  | 'chain-snap'
+  | 'sprocket-shear'
+  | 'belt-skip'
+  | 'belt-shear'
+  | 'belt-snap'
+  | 'gearbox'
+  | 'shaft';
+
 export type LimitId =
   | 'volts'
   | 'stator'
@@ -26,15 +38,7 @@ export type LimitId =
   | 'servo'
   | 'servo-hold'
   | 'rail'
-  | 'tooth'
-  | 'chain-skip'
-  | 'chain-snap'
-  | 'sprocket-shear'
-  | 'belt-skip'
-  | 'belt-shear'
-  | 'belt-snap'
-  | 'gearbox'
-  | 'shaft';
+  | StageLimitId;
 
 /** One limit that is a force: a rung of the gauge. One file each. */
 export interface Limit<P extends PowerPath = PowerPath> {

@@ -1,6 +1,7 @@
 import { auditServo } from '../../models/servo/audit.js';
 import { ifFinite } from '../../plan/figures/ifFinite.js';
-import { FigureCollector } from '../../plan/figures/collector.js';
+import { FigureCollector, type Estimate } from '../../plan/figures/collector.js';
+import type { FigureName } from '../../plan/figures/table.js';
 import { Memory } from '../../plan/figures/memory.js';
 import { supplyAt, type Place } from '../../plan/document/place.js';
 import type { ServoPart } from '../../plan/document/part.js';
@@ -142,51 +143,31 @@ const SERVOS = new Memory();
 
 type ServoFigures = Omit<ServoPath['servo'], 'rating' | 'voltage'>;
 
-function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoFigures {
+/** One rating of its sheet; what takes a volt the sheet does not tell is worked out from it. */
+function readPoint(part: ServoPart, i: number, at: Place, collect: FigureCollector): RatingPoint {
+  const point = part.points[i]!;
+  const take = (figure: FigureName, name: keyof typeof point, estimate?: Estimate): number =>
+    collect.take(figure, point[name], [...at, 'points', i, name], estimate, `servo.point.${i}.${name}`);
   const linear = part.motion === 'linear';
-  const points = part.points.map((point, i): RatingPoint => {
-    const pointAt = [...at, 'points', i];
-    const key = (name: string) => `servo.point.${i}.${name}`;
-    const voltage = collect.take(
-      'servo.pointVoltage',
-      point.voltage,
-      [...pointAt, 'voltage'],
-      undefined,
-      key('voltage'),
-    );
-    const stallTorque = linear
-      ? collect.take('servo.stallForce', point.stallForce, [...pointAt, 'stallForce'], undefined, key('stallForce'))
-      : collect.take(
-          'servo.stallTorque',
-          point.stallTorque,
-          [...pointAt, 'stallTorque'],
-          undefined,
-          key('stallTorque'),
-        );
-    const freeSpeed = linear
-      ? collect.take('servo.velocity', point.velocity, [...pointAt, 'velocity'], undefined, key('velocity'))
-      : collect.take('servo.speed', point.speed, [...pointAt, 'speed'], undefined, key('speed'));
-    const estimate = estimatedStallCurrent(stallTorque, freeSpeed, voltage);
-    const stallCurrent = collect.take(
-      'servo.stallCurrent',
-      point.stallCurrent,
-      [...pointAt, 'stallCurrent'],
-      { value: ifFinite(estimate), why: 'Ts·ω0/(0.6·V): measure it idle, moving and stalled' },
-      key('stallCurrent'),
-    );
-    return { voltage, stallTorque, freeSpeed, stallCurrent };
+  const voltage = take('servo.pointVoltage', 'voltage');
+  const stallTorque = linear ? take('servo.stallForce', 'stallForce') : take('servo.stallTorque', 'stallTorque');
+  const freeSpeed = linear ? take('servo.velocity', 'velocity') : take('servo.speed', 'speed');
+  const stallCurrent = take('servo.stallCurrent', 'stallCurrent', {
+    value: ifFinite(estimatedStallCurrent(stallTorque, freeSpeed, voltage)),
+    why: 'Ts·ω0/(0.6·V): measure it idle, moving and stalled',
   });
-  const highestPoint = Math.max(...points.map(({ voltage }) => voltage));
-  const stall = points.find(({ voltage }) => voltage === highestPoint)?.stallCurrent ?? NaN;
-  const signal = part.signal ?? 'analogue';
-  const shortestPulse = collect.take('servo.shortestPulse', part.shortestPulse, [...at, 'shortestPulse']);
-  const longestPulse = collect.take('servo.longestPulse', part.longestPulse, [...at, 'longestPulse']);
-  const travel = linear
-    ? collect.take('servo.stroke', part.stroke, [...at, 'stroke'])
-    : part.motion === 'continuous'
-      ? Infinity
-      : collect.take('servo.travel', part.travel, [...at, 'travel']);
-  const mass = collect.take('motor.mass', part.mass, [...at, 'mass']);
+  return { voltage, stallTorque, freeSpeed, stallCurrent };
+}
+
+/** How far it goes, m or rad; one that turns on and on has no end. */
+function readTravel(part: ServoPart, at: Place, collect: FigureCollector): number {
+  if (part.motion === 'linear') return collect.take('servo.stroke', part.stroke, [...at, 'stroke']);
+  if (part.motion === 'continuous') return Infinity;
+  return collect.take('servo.travel', part.travel, [...at, 'travel']);
+}
+
+/** Its rotor as it is felt at the horn, and how much slower that is. */
+function readInside(part: ServoPart, mass: number, at: Place, collect: FigureCollector) {
   const motor = part.motor ?? 'brushed';
   // Its stages are a table of their own: there is no one figure to type.
   const insideRatio = collect.take('servo.insideRatio', undefined, [], {
@@ -197,6 +178,19 @@ function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoF
     value: ROTOR[motor] * (Number.isNaN(mass) ? 1 : (mass / ROTOR_AT_MASS) ** (5 / 3)),
     why: `a ${motor} motor in a servo of this mass`,
   });
+  return { insideRatio, rotorAtHorn: part.motion === 'linear' ? 0 : rotorAtHorn(rotorInertia, insideRatio) };
+}
+
+function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoFigures {
+  const points = part.points.map((_, i) => readPoint(part, i, at, collect));
+  const highestPoint = Math.max(...points.map(({ voltage }) => voltage));
+  const stall = points.find(({ voltage }) => voltage === highestPoint)?.stallCurrent ?? NaN;
+  const signal = part.signal ?? 'analogue';
+  const shortestPulse = collect.take('servo.shortestPulse', part.shortestPulse, [...at, 'shortestPulse']);
+  const longestPulse = collect.take('servo.longestPulse', part.longestPulse, [...at, 'longestPulse']);
+  const travel = readTravel(part, at, collect);
+  const mass = collect.take('motor.mass', part.mass, [...at, 'mass']);
+  const inside = readInside(part, mass, at, collect);
   collect.takeOptional('motor.price', part.price, [...at, 'price']);
   const runningCurrent = collect.take('servo.runningCurrent', part.runningCurrent, [...at, 'runningCurrent'], {
     value: ifFinite(RUNNING_SHARE * stall),
@@ -224,8 +218,7 @@ function readServo(part: ServoPart, at: Place, collect: FigureCollector): ServoF
       source: 'typical',
     }),
     slop: collect.take('servo.slop', part.slop, [...at, 'slop']),
-    insideRatio,
-    rotorAtHorn: linear ? 0 : rotorAtHorn(rotorInertia, insideRatio),
+    ...inside,
     yields: collect.take('servo.yields', part.yields, [...at, 'yields'], {
       value: YIELDS[signal],
       why: `usual for a ${signal} servo`,

@@ -1,6 +1,6 @@
 import { CELLS } from '../../models/pack/cells.js';
 import type { MechanismKind } from '../../plan/document/load.js';
-import { currentChoice, type Mechanism, type Plan } from '../../plan/document/plan.js';
+import { currentChoice, type DcDrive, type Mechanism, type Plan } from '../../plan/document/plan.js';
 import type { Stage } from '../../plan/document/stage.js';
 import type { DcPath } from '../../path/powerpath/path.js';
 import { amount, say } from '../../plan/words/phrase.js';
@@ -97,106 +97,114 @@ export function encoderLines(path: DcPath, stages: readonly Stage[]): readonly C
 const stopOf = ({ travel, perCoordinate }: DcPath['asked'], kind: MechanismKind): number | undefined =>
   travel !== undefined && Number.isFinite(travel) && !ENDLESS.includes(kind) ? travel * perCoordinate : undefined;
 
+const NO_RAMP = 'Without a ramp the pack dips and teeth take a knock.';
+
+/** What it lets through, and gives back. */
+const limitLines = ({ figures, pack }: DcPath): readonly CardLine[] => [
+  ...figureLine(
+    'motorSideLimit',
+    'motor-side limit',
+    figures['controller.statorLimit'],
+    'Stalled, the motor takes all it can and burns in seconds.',
+  ),
+  ...figureLine(
+    'packSideLimit',
+    'pack-side limit',
+    figures['controller.supplyLimit'],
+    'The breaker trips, and the pack dips for everyone.',
+  ),
+  ...figureLine(
+    'brakeLimit',
+    'braking, motor side',
+    figures['controller.brakeLimit'],
+    'It stops too hard, or not in time.',
+  ),
+  ...figureLine(
+    'returnLimit',
+    'given back to the pack',
+    figures['controller.returnLimit'],
+    'More than its charge limit harms a pack.',
+  ),
+  {
+    key: 'cutOff',
+    label: 'cut off under',
+    value: amount(pack.floor, 'voltage', 3),
+    from: `${CELLS[pack.figures.chemistry].name}: what its cells stand`,
+    wrong: 'Set lower, the cells are harmed; set higher, it stops in the middle of a match.',
+  },
+  ...figureLine('rampTime', 'full speed in', figures['drive.rampTime'], NO_RAMP),
+];
+
+/** How it turns the motor, and what it does when nothing is asked of it. */
+const controlLines = (drive: DcDrive, { figures, control }: DcPath): readonly CardLine[] => [
+  {
+    key: 'atZero',
+    label: 'at zero',
+    value: control.idle,
+    from: drive.idle ? 'typed' : 'usual',
+    wrong:
+      control.idle === 'brake' ? 'Set to coast it runs on, or back.' : 'Set to brake it drags when it should roll.',
+  },
+  {
+    key: 'direction',
+    label: 'direction',
+    value: drive.direction === 'reverse' ? 'reversed' : 'forward',
+    from: drive.direction ? 'typed' : 'usual: try it with the load off',
+    wrong: 'It drives into its stop. First try with the load off and a hand on the switch.',
+  },
+  {
+    key: 'control',
+    label: 'control',
+    value: control.mode === 'lock' ? 'speed lock' : 'plain effort',
+    from: drive.control ? 'typed' : 'usual',
+  },
+  ...(control.mode === 'lock' ? figureLine('rollBack', 'rolls its current back to', figures['drive.rollBack']) : []),
+  ...(control.dragOffset > 0
+    ? figureLine(
+        'dragOffset',
+        'offset against drag',
+        figures['drive.dragOffset'],
+        'Too much, and it creeps off by itself.',
+      )
+    : []),
+];
+
+/** What it must know of its motor. */
+function motorLines({ figures, motor, controller }: DcPath): readonly CardLine[] {
+  if (motor.type !== 'brushless')
+    return figureLine('leastDuty', 'least step of its duty', figures['controller.dutyStep']);
+  const polePairs: readonly CardLine[] =
+    motor.polePairs === undefined
+      ? []
+      : [
+          {
+            key: 'polePairs',
+            label: 'pole pairs',
+            value: amount(motor.polePairs, 'number'),
+            from: 'its motor',
+            wrong: 'Speeds it tells are wrong by as much.',
+          },
+        ];
+  return [
+    ...polePairs,
+    {
+      key: 'sensors',
+      label: 'sensors',
+      value: motor.sensors ? 'yes' : 'none',
+      from: 'its motor',
+      wrong: 'It jerks and does not start.',
+    },
+    { key: 'startStyle', label: 'finds its feet by', value: controller.startStyle, from: 'its controller and motor' },
+    ...figureLine('leastErpm', 'least electrical speed', figures['controller.leastErpm']),
+    ...figureLine('timing', 'timed ahead by', figures['drive.timing']),
+  ];
+}
+
 /** Settings of a speed controller, as the field calls them. */
 export function controllerCard(plan: Plan, mechanism: Mechanism, path: DcPath): SetupCard | undefined {
   const { drive, stages } = currentChoice(mechanism);
   if (drive.kind !== 'dc') return undefined;
   const part = plan.parts[drive.controller]?.part;
-  const { figures, pack, control, motor, controller } = path;
-  const of = (key: string) => figures[key];
-  const brushless = motor.type === 'brushless';
-  const lines: CardLine[] = [
-    ...figureLine(
-      'motorSideLimit',
-      'motor-side limit',
-      of('controller.statorLimit'),
-      'Stalled, the motor takes all it can and burns in seconds.',
-    ),
-    ...figureLine(
-      'packSideLimit',
-      'pack-side limit',
-      of('controller.supplyLimit'),
-      'The breaker trips, and the pack dips for everyone.',
-    ),
-    ...figureLine(
-      'brakeLimit',
-      'braking, motor side',
-      of('controller.brakeLimit'),
-      'It stops too hard, or not in time.',
-    ),
-    ...figureLine(
-      'returnLimit',
-      'given back to the pack',
-      of('controller.returnLimit'),
-      'More than its charge limit harms a pack.',
-    ),
-    {
-      key: 'cutOff',
-      label: 'cut off under',
-      value: amount(pack.floor, 'voltage', 3),
-      from: `${CELLS[pack.figures.chemistry].name}: what its cells stand`,
-      wrong: 'Set lower, the cells are harmed; set higher, it stops in the middle of a match.',
-    },
-    ...figureLine(
-      'rampTime',
-      'full speed in',
-      of('drive.rampTime'),
-      'Without a ramp the pack dips and teeth take a knock.',
-    ),
-    {
-      key: 'atZero',
-      label: 'at zero',
-      value: control.idle,
-      from: drive.idle ? 'typed' : 'usual',
-      wrong:
-        control.idle === 'brake' ? 'Set to coast it runs on, or back.' : 'Set to brake it drags when it should roll.',
-    },
-    {
-      key: 'direction',
-      label: 'direction',
-      value: drive.direction === 'reverse' ? 'reversed' : 'forward',
-      from: drive.direction ? 'typed' : 'usual: try it with the load off',
-      wrong: 'It drives into its stop. First try with the load off and a hand on the switch.',
-    },
-    {
-      key: 'control',
-      label: 'control',
-      value: control.mode === 'lock' ? 'speed lock' : 'plain effort',
-      from: drive.control ? 'typed' : 'usual',
-    },
-    ...(control.mode === 'lock' ? figureLine('rollBack', 'rolls its current back to', of('drive.rollBack')) : []),
-    ...(control.dragOffset > 0
-      ? figureLine(
-          'dragOffset',
-          'offset against drag',
-          of('drive.dragOffset'),
-          'Too much, and it creeps off by itself.',
-        )
-      : []),
-  ];
-  if (brushless) {
-    if (motor.polePairs !== undefined)
-      lines.push({
-        key: 'polePairs',
-        label: 'pole pairs',
-        value: amount(motor.polePairs, 'number'),
-        from: 'its motor',
-        wrong: 'Speeds it tells are wrong by as much.',
-      });
-    lines.push(
-      {
-        key: 'sensors',
-        label: 'sensors',
-        value: motor.sensors ? 'yes' : 'none',
-        from: 'its motor',
-        wrong: 'It jerks and does not start.',
-      },
-      { key: 'startStyle', label: 'finds its feet by', value: controller.startStyle, from: 'its controller and motor' },
-      ...figureLine('leastErpm', 'least electrical speed', of('controller.leastErpm')),
-      ...figureLine('timing', 'timed ahead by', of('drive.timing')),
-    );
-  } else lines.push(...figureLine('leastDuty', 'least step of its duty', of('controller.dutyStep')));
-  lines.push(...trainLines(path, stages), ...encoderLines(path, stages));
   return {
     id: `controller ${mechanism.id}`,
     kind: 'controller',
@@ -204,7 +212,13 @@ export function controllerCard(plan: Plan, mechanism: Mechanism, path: DcPath): 
     mechanismId: mechanism.id,
     of: mechanism.name,
     pieces: path.motors,
-    lines,
+    lines: [
+      ...limitLines(path),
+      ...controlLines(drive, path),
+      ...motorLines(path),
+      ...trainLines(path, stages),
+      ...encoderLines(path, stages),
+    ],
     cautions: [
       'Type it in with the load off and the drive lifted; somebody at the switch.',
       ...(path.falls ? ['What is lifted may fall while it is set up: nobody under it.'] : []),

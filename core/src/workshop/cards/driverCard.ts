@@ -1,6 +1,6 @@
 import { pulseSumsOf } from '../../judge/evaluate/pulseSums.js';
 import { currentChoice, type Mechanism, type Plan } from '../../plan/document/plan.js';
-import type { SwitchRow } from '../../plan/document/part.js';
+import type { Part, SwitchRow } from '../../plan/document/part.js';
 import { currentRowFor, stepRowFor, switchesOf, switchSettings } from '../../models/stepper/switches.js';
 import type { StepPath } from '../../path/powerpath/stepPath.js';
 import { amount, say } from '../../plan/words/phrase.js';
@@ -13,17 +13,26 @@ const switchesText = (row: SwitchRow, first = 1): string =>
     .map(({ number, on }) => `${number} ${on ? 'on' : 'off'}`)
     .join(', ');
 
-/** What is set on the driver of a motor that takes pulses, and what its pulses mean. */
-export function driverCard(plan: Plan, mechanism: Mechanism, path: StepPath): SetupCard | undefined {
-  const { drive, stages } = currentChoice(mechanism);
-  if (drive.kind !== 'step') return undefined;
-  const part = plan.parts[drive.driver]?.part;
-  if (part?.kind !== 'driver') return undefined;
-  const { step, figures } = path;
-  const steps = step.kind === 'stepper' ? step.microsteps : step.stepsPerTurn;
+type DriverPart = Extract<Part, { kind: 'driver' }>;
+
+/** What its switches and its trimmer are set to. */
+function switchLines(part: DriverPart, { step, driver }: StepPath): readonly CardLine[] {
+  const steps = stepsOf(step);
   const row = stepRowFor(part, steps);
   const currentRow = currentRowFor(part, step.setCurrent);
-  const lines: CardLine[] = [
+  const trimmer: readonly CardLine[] =
+    driver.trimmerVolts === undefined || currentRow
+      ? []
+      : [
+          {
+            key: 'trimmer',
+            label: 'volts at its trimmer',
+            value: amount((driver.trimmerVolts * step.setCurrent) / driver.mostCurrent, 'voltage', 3),
+            from: say`${amount(driver.trimmerVolts, 'voltage', 3)} at ${amount(driver.mostCurrent, 'current', 3)}`,
+            wrong: 'Measure against its ground, with a driver of plastic: a slip burns it.',
+          },
+        ];
+  return [
     {
       key: 'steps',
       label: step.kind === 'stepper' ? 'micro-steps of a full step' : 'commanded steps of a turn',
@@ -38,17 +47,49 @@ export function driverCard(plan: Plan, mechanism: Mechanism, path: StepPath): Se
       from: currentRow ? `switches ${switchesText(currentRow, part.currentSwitchFrom)}` : 'set as wanted',
       wrong: 'Too much burns the motor; too little loses steps.',
     },
-    ...(path.driver.trimmerVolts === undefined || currentRow
-      ? []
-      : [
-          {
-            key: 'trimmer',
-            label: 'volts at its trimmer',
-            value: amount((path.driver.trimmerVolts * step.setCurrent) / path.driver.mostCurrent, 'voltage', 3),
-            from: say`${amount(path.driver.trimmerVolts, 'voltage', 3)} at ${amount(path.driver.mostCurrent, 'current', 3)}`,
-            wrong: 'Measure against its ground, with a driver of plastic: a slip burns it.',
-          },
-        ]),
+    ...trimmer,
+  ];
+}
+
+/** What its pulses mean. */
+function pulseLines(path: StepPath): readonly CardLine[] {
+  const sums = pulseSumsOf(path);
+  if (!sums) return [];
+  return [
+    {
+      key: 'pulsesPerTurn',
+      label: `pulses for a turn of the ${sums.turns}`,
+      value: amount(sums.perTurn, 'number', 9),
+      from: 'steps and reduction',
+    },
+    {
+      key: 'perPulse',
+      label: 'moved by a pulse',
+      value: amount(sums.perPulse, path.load.unit === 'm' ? 'length' : 'angle', 5),
+      from: 'steps and reduction',
+      wrong: 'Every place is wrong by as much.',
+    },
+    {
+      key: 'mostRate',
+      label: 'pulses a second at most',
+      value: amount(sums.most.rate, 'rate', 4),
+      from: `set by ${sums.most.by}`,
+      wrong: 'Faster it loses steps.',
+    },
+  ];
+}
+
+const stepsOf = (step: StepPath['step']): number => (step.kind === 'stepper' ? step.microsteps : step.stepsPerTurn);
+
+/** What is set on the driver of a motor that takes pulses, and what its pulses mean. */
+export function driverCard(plan: Plan, mechanism: Mechanism, path: StepPath): SetupCard | undefined {
+  const { drive, stages } = currentChoice(mechanism);
+  if (drive.kind !== 'step') return undefined;
+  const part = plan.parts[drive.driver]?.part;
+  if (part?.kind !== 'driver') return undefined;
+  const { step, figures } = path;
+  const lines: readonly CardLine[] = [
+    ...switchLines(part, path),
     ...figureLine(
       'idleShare',
       'of it while it stands',
@@ -68,33 +109,8 @@ export function driverCard(plan: Plan, mechanism: Mechanism, path: StepPath): Se
       value: senseOf(stages) < 0 ? 'against the motor' : 'with the motor',
       from: 'its stages',
     },
+    ...pulseLines(path),
   ];
-  const sums = pulseSumsOf(path);
-  if (sums) {
-    const dimension = path.load.unit === 'm' ? 'length' : 'angle';
-    lines.push(
-      {
-        key: 'pulsesPerTurn',
-        label: `pulses for a turn of the ${sums.turns}`,
-        value: amount(sums.perTurn, 'number', 9),
-        from: 'steps and reduction',
-      },
-      {
-        key: 'perPulse',
-        label: 'moved by a pulse',
-        value: amount(sums.perPulse, dimension, 5),
-        from: 'steps and reduction',
-        wrong: 'Every place is wrong by as much.',
-      },
-      {
-        key: 'mostRate',
-        label: 'pulses a second at most',
-        value: amount(sums.most.rate, 'rate', 4),
-        from: `set by ${sums.most.by}`,
-        wrong: 'Faster it loses steps.',
-      },
-    );
-  }
   return {
     id: `driver ${mechanism.id}`,
     kind: 'driver',
@@ -102,7 +118,7 @@ export function driverCard(plan: Plan, mechanism: Mechanism, path: StepPath): Se
     mechanismId: mechanism.id,
     of: mechanism.name,
     pieces: path.motors,
-    switches: switchSettings(part, steps, Number.isFinite(step.setCurrent) ? step.setCurrent : undefined),
+    switches: switchSettings(part, stepsOf(step), Number.isFinite(step.setCurrent) ? step.setCurrent : undefined),
     lines,
     cautions: ['Set the switches with the power off. Never unplug the motor from a driver that is on.'],
   };

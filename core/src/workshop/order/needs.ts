@@ -77,13 +77,7 @@ const chainNamed = (pitch: number): Words => chainSizeOf(pitch)?.name ?? say`${a
 
 /** What a stage is made of: its wheels, what runs between them, its shaft and the bearings on that. */
 function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string): readonly OrderNeed[] {
-  const need = (
-    group: OrderGroup,
-    key: string,
-    name: Words,
-    count: number,
-    more: Partial<OrderNeed> = {},
-  ): OrderNeed => ({
+  const need: Need = (group, key, name, count, more = {}) => ({
     key,
     group,
     name,
@@ -93,78 +87,75 @@ function stageNeeds(stage: Stage, parts: StageParts, trains: number, of: string)
     of,
     ...more,
   });
-  const wheel = ({ group, key, name }: ReturnType<typeof wheelNamed>, more?: Partial<OrderNeed>): OrderNeed =>
-    need(group, key, name, 1, more);
-  const shaft = parts.shaft;
-  const onShaft: readonly OrderNeed[] = shaft
-    ? [
-        need(
-          'shafts, bearings, screws',
-          `bearing ${shaft.size} ${shaft.bearing}`,
-          say`bearing, ${amount(shaft.size, 'length')} in ${amount(shaft.bearing, 'length')}`,
-          2,
-        ),
-        need(
-          'shafts, bearings, screws',
-          `shaft ${shaft.size} ${shaft.form}`,
-          say`shaft, ${amount(shaft.size, 'length')} ${shaft.form}, cut to fit`,
-          1,
-        ),
-      ]
-    : [];
-  // A stage is priced as a whole: what runs in it, or its last wheel, carries that.
-  const price = stage.price?.si;
-  const mass = stage.mass?.si;
-  const whole = { price, mass };
+  return [...runNeeds(stage, parts, need), ...shaftNeeds(parts, need)];
+}
+
+/** So many of a thing for each train. */
+type Need = (group: OrderGroup, key: string, name: Words, count: number, more?: Partial<OrderNeed>) => OrderNeed;
+
+function shaftNeeds({ shaft }: StageParts, need: Need): readonly OrderNeed[] {
+  if (!shaft) return [];
+  const { size, bearing, form } = shaft;
+  return [
+    need(
+      'shafts, bearings, screws',
+      `bearing ${size} ${bearing}`,
+      say`bearing, ${amount(size, 'length')} in ${amount(bearing, 'length')}`,
+      2,
+    ),
+    need(
+      'shafts, bearings, screws',
+      `shaft ${size} ${form}`,
+      say`shaft, ${amount(size, 'length')} ${form}, cut to fit`,
+      1,
+    ),
+  ];
+}
+
+/** Its wheels, and what runs between them. A stage is priced as a whole: what runs in it, or its last wheel, carries that. */
+function runNeeds(stage: Stage, parts: StageParts, need: Need): readonly OrderNeed[] {
+  const [price, mass] = [stage.price?.si, stage.mass?.si];
+  const shared = (pieces: number): Partial<OrderNeed> => ({
+    price: price === undefined ? undefined : price / pieces,
+    mass: mass === undefined ? undefined : mass / pieces,
+  });
+  const wheel = (of: Parameters<typeof wheelNamed>[0], teeth: number, more?: Partial<OrderNeed>): OrderNeed => {
+    const { group, key, name } = wheelNamed(of, teeth);
+    return need(group, key, name, 1, more);
+  };
   switch (parts.kind) {
-    case 'teeth': {
-      const gear = (teeth: number, more?: Partial<OrderNeed>) => wheel(wheelNamed(parts, teeth), more);
+    case 'teeth':
       return [
-        gear(parts.driver),
-        ...(parts.idler === undefined ? [] : [gear(parts.idler)]),
-        gear(parts.driven, whole),
-        ...onShaft,
+        wheel(parts, parts.driver),
+        ...(parts.idler === undefined ? [] : [wheel(parts, parts.idler)]),
+        wheel(parts, parts.driven, { price, mass }),
       ];
-    }
     case 'chain': {
       const length = Math.ceil(parts.length / 2) * 2 * parts.pitch;
+      const chain = say`chain, ${chainNamed(parts.pitch)}`;
       return [
-        wheel(wheelNamed(parts, parts.driver)),
-        wheel(wheelNamed(parts, parts.driven)),
-        need('chains and belts', `chain ${parts.pitch}`, say`chain, ${chainNamed(parts.pitch)}`, length, {
+        wheel(parts, parts.driver),
+        wheel(parts, parts.driven),
+        need('chains and belts', `chain ${parts.pitch}`, chain, length, {
           measure: 'metres',
           wears: true,
-          price: price === undefined ? undefined : price / length,
-          mass: mass === undefined ? undefined : mass / length,
+          ...shared(length),
         }),
-        ...onShaft,
       ];
     }
     case 'belt': {
+      const { pitch, width } = parts;
       const teeth = Math.round(parts.length);
       const each = Math.max(1, parts.belts);
+      const belt = say`belt of ${teeth} teeth, ${amount(pitch, 'length')}, ${amount(width, 'length')} wide`;
       return [
-        wheel(wheelNamed(parts, parts.driver)),
-        wheel(wheelNamed(parts, parts.driven)),
-        need(
-          'chains and belts',
-          `belt ${teeth} ${parts.pitch} ${parts.width}`,
-          say`belt of ${teeth} teeth, ${amount(parts.pitch, 'length')}, ${amount(parts.width, 'length')} wide`,
-          each,
-          {
-            wears: true,
-            price: price === undefined ? undefined : price / each,
-            mass: mass === undefined ? undefined : mass / each,
-          },
-        ),
-        ...onShaft,
+        wheel(parts, parts.driver),
+        wheel(parts, parts.driven),
+        need('chains and belts', `belt ${teeth} ${pitch} ${width}`, belt, each, { wears: true, ...shared(each) }),
       ];
     }
     default:
-      return [
-        need('wheels and gearboxes', `${stage.kind} ${nameOfBox(stage)}`, nameOfBox(stage), 1, whole),
-        ...onShaft,
-      ];
+      return [need('wheels and gearboxes', `${stage.kind} ${nameOfBox(stage)}`, nameOfBox(stage), 1, { price, mass })];
   }
 }
 

@@ -1,8 +1,8 @@
+import { all, machineLists, turning, type ByMachine } from '../byMachine.js';
 import type { DcPath } from '../../../path/powerpath/path.js';
-import type { AnyPath } from '../../../path/powerpath/anyPath.js';
 import type { ServoPath } from '../../../path/powerpath/servoPath.js';
 import type { StepPath } from '../../../path/powerpath/stepPath.js';
-import type { CheckRule } from '../check.js';
+import type { CheckId, CheckRule } from '../check.js';
 import { returnCharge, returnVolts } from './brakes.js';
 import { erpm } from './erpm.js';
 import { fitsTogether } from './fitsTogether.js';
@@ -53,88 +53,74 @@ import { voltsFull } from './voltsFull.js';
 import { voltsLeast } from './voltsLeast.js';
 import { branchWire, mainWire } from './wires.js';
 
-/** The checks of wires and plugs: the same for every machine. */
-const WIRING: readonly CheckRule<AnyPath>[] = [branchWire, mainWire, branchPlug, mainPlug];
+/**
+ * Every check, by its id, and the machines that have it; those about the job first. A new one is one new file and one line
+ * here, and the compiler asks for one that is missing.
+ */
+const OF_MACHINES: Readonly<Record<CheckId, ByMachine<CheckRule<DcPath>, CheckRule<StepPath>, CheckRule<ServoPath>>>> =
+  {
+    'in-time': all(inTime),
+    recovers: { dc: recovers },
+    follows: { dc: follows },
+    'keeps-step': { step: keepsStep },
+    'stays-up': all(staysUp),
+    'held-back': { dc: heldBack },
+    creep: { dc: creep },
+    'starts-loaded': { dc: startsLoaded },
+    'holds-still': { dc: holdsStill },
+    jam: { dc: jam },
+    'starts-at-once': { step: startsAtOnce },
+    resonance: { step: resonance },
+    decay: { step: decay },
+    'enable-line': { step: enableLine },
+    kick: { step: kick },
+    resolves: { dc: resolves, step: resolvesSteps },
+    'match-heat': { dc: matchHeat },
+    'match-breakers': { dc: matchBreakers },
+    charge: { dc: charge },
+    'standing-heat': { step: standingHeat },
+    'pulse-rate': { step: pulseRate },
+    timer: { step: timer },
+    signal: { step: signal },
+    'motor-kind': { dc: motorKind, step: driverKind },
+    'motor-volts': { dc: motorVolts },
+    'motor-speed': { dc: motorTopSpeed },
+    'brush-wear': { dc: brushWear },
+    'set-current': { step: setCurrent },
+    'driver-current': { step: driverCurrent },
+    'stands-at-angle': { servo: standsAtAngle },
+    'servo-fits': { servo: servoFits },
+    'stands-blows': { servo: standsBlows },
+    'servo-heat': { servo: servoHeat },
+    travel: { servo: travel },
+    'dead-spots': { servo: deadSpots },
+    tip: { servo: tip },
+    'volts-full': { dc: voltsFull, step: driverVoltsFull, servo: railVoltsFull },
+    'volts-least': { dc: voltsLeast, step: driverVoltsLeast, servo: railVoltsLeast },
+    'return-volts': { dc: returnVolts },
+    'return-charge': { dc: returnCharge },
+    draw: { step: draw },
+    'rail-moving': { servo: railMoving },
+    'rail-stalled': { servo: railStalled },
+    'rail-source': { servo: railSource },
+    'rail-ground': { servo: railGround },
+    'servo-board': { servo: servoBoard },
+    'run-length': all(runLength),
+    clearance: all(clearance),
+    'belt-room': all(beltRoom),
+    ripple: all(ripple),
+    undercut: all(undercut),
+    'screw-whirls': all(screwWhirls),
+    'branch-wire': all(branchWire),
+    'main-wire': all(mainWire),
+    'branch-plug': all(branchPlug),
+    'main-plug': all(mainPlug),
+    surroundings: all(surroundings),
+    erpm: { dc: erpm },
+    'fits-together': turning(fitsTogether),
+  };
+const { dc, step, servo } = machineLists(OF_MACHINES);
 
-/** The checks of stages in real teeth. */
-const STAGES: readonly CheckRule<AnyPath>[] = [runLength, clearance, beltRoom, ripple, undercut, screwWhirls];
-
-/** Every check of direct-current motors, those about the job first. A new one is one new file and one line here. */
-export const CHECKS: readonly CheckRule<DcPath>[] = [
-  inTime,
-  recovers,
-  follows,
-  staysUp,
-  heldBack,
-  creep,
-  startsLoaded,
-  holdsStill,
-  jam,
-  resolves,
-  matchHeat,
-  matchBreakers,
-  charge,
-  motorKind,
-  motorVolts,
-  motorTopSpeed,
-  brushWear,
-  voltsFull,
-  voltsLeast,
-  returnVolts,
-  returnCharge,
-  ...STAGES,
-  ...WIRING,
-  surroundings,
-  erpm,
-  fitsTogether,
-];
-
-/** Every check of a motor that takes pulses. */
-export const STEP_CHECKS: readonly CheckRule<StepPath>[] = [
-  inTime,
-  keepsStep,
-  staysUp,
-  startsAtOnce,
-  resonance,
-  decay,
-  enableLine,
-  kick,
-  resolvesSteps,
-  standingHeat,
-  pulseRate,
-  timer,
-  signal,
-  driverKind,
-  setCurrent,
-  driverCurrent,
-  driverVoltsFull,
-  driverVoltsLeast,
-  draw,
-  ...STAGES,
-  ...WIRING,
-  surroundings,
-  fitsTogether,
-];
-
-/** Every check of position servos. */
-export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = [
-  inTime,
-  staysUp,
-  standsAtAngle,
-  servoFits,
-  standsBlows,
-  servoHeat,
-  travel,
-  deadSpots,
-  tip,
-  railVoltsFull,
-  railVoltsLeast,
-  railMoving,
-  railStalled,
-  railSource,
-  railGround,
-  servoBoard,
-  ...STAGES,
-  ...WIRING,
-  surroundings,
-];
+export const CHECKS: readonly CheckRule<DcPath>[] = dc;
+export const STEP_CHECKS: readonly CheckRule<StepPath>[] = step;
+export const SERVO_CHECKS: readonly CheckRule<ServoPath>[] = servo;
