@@ -64,7 +64,7 @@ export const SERVER: readonly Mutant[] = [
     'server/src/diary/store.ts',
     ['server/test/diary.test.ts'],
     [
-      ['faults of binned robots are shown', 'AND "plan"."deletedAt" IS NULL', ''],
+      ['faults of binned robots are shown', 'AND "plan"."deletedAt" IS NULL\n  ORDER', 'ORDER'],
       ['a mended fault is shown for ever', 'SELECT MAX("seq")', 'SELECT MIN("seq")'],
       ['faults that ask for a spare ask for a trial', "asks === 'a trial'", 'asks !== undefined'],
       ['a diary has no end', '+ fresh.length > MOST_ENTRIES)', '+ fresh.length > 1e9)'],

@@ -13,8 +13,8 @@ export const WORKSHOP: readonly Mutant[] = [
       ],
       ['belts side by side are one', 'const each = Math.max(1, parts.belts);', 'const each = 1;'],
       ['a train of two is bought once', 'amount: count * trains,', 'amount: count,'],
-      ['the price of a chain is for all of it', 'price: price === undefined ? undefined : price / length,', 'price,'],
-      ['the idler is left out', '...(parts.idler === undefined ? [] : [gear(parts.idler)]),', ''],
+      ['the price of a chain is for all of it', 'price: price === undefined ? undefined : price / pieces,', 'price,'],
+      ['the idler is left out', '...(parts.idler === undefined ? [] : [wheel(parts, parts.idler)]),', ''],
       ['fuses need no spare', "(part.kind === 'breaker' && part.type === 'fuse')", 'false'],
       ['brushed motors need no spare', "(part.kind === 'motor' && part.type === 'brushed') ||", ''],
       [
@@ -106,8 +106,8 @@ export const WORKSHOP: readonly Mutant[] = [
     [
       [
         'a trimmer is set for the whole current',
-        '(path.driver.trimmerVolts * step.setCurrent) / path.driver.mostCurrent',
-        'path.driver.trimmerVolts',
+        '(driver.trimmerVolts * step.setCurrent) / driver.mostCurrent',
+        'driver.trimmerVolts',
       ],
       ['r.m.s. is told as peak', "part.counts === 'rms' || !currentRow", "part.counts !== 'rms'"],
       ['switches on read as off', "${number} ${on ? 'on' : 'off'}", "${number} ${on ? 'off' : 'on'}"],

@@ -12,7 +12,7 @@ import { VERSION } from '../version.js';
 import { ARCHIVE_FORMAT, ARCHIVE_VERSION, diaryPath, MANIFEST, planPath, SHELF, trialPath } from './format.js';
 
 /** So much is packed at once, bytes. */
-const PIECE = 256 * 1024;
+const PIECE = 64 * 1024;
 
 /** Writes everything as one archive, a plan at a time: however much there is, little of it is held at once. */
 export async function writeArchive(data: Database, out: Writable, now: Date = new Date()): Promise<void> {
@@ -25,6 +25,7 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
     const file = new ZipDeflate(name, { level: 6 });
     zip.add(file);
     const bytes = strToU8(text);
+    await setImmediate();
     for (let at = 0; at === 0 || at < bytes.length; at += PIECE) {
       file.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
       // Backpressure: nothing more is read before the connection has taken what was written.

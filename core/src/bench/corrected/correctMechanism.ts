@@ -2,6 +2,7 @@ import type { Conclusion } from '../trials/conclusion.js';
 import type { MeasuredFigure } from '../trials/measured.js';
 import type { Change } from '../../plan/document/change.js';
 import { choiceAt, mechanismById } from '../../plan/document/place.js';
+import type { Stage } from '../../plan/document/stage.js';
 import { currentChoice, type Plan } from '../../plan/document/plan.js';
 import { resolvePath } from '../../path/resolve/resolvePath.js';
 import type { Dimension } from '../../plan/words/dimension.js';
@@ -66,25 +67,34 @@ export function correctMechanism(
   const pull = foundIn(conclusion, 'pullPerAmpere');
   if (pull && pull.value > 0) {
     const path = resolvePath(plan, mechanism, source.trial.subject.jobId ?? mechanism.jobs[0]!.id);
-    const lossless = pullFor(path)?.lossless;
-    const { efficiency } = path.train;
-    if (lossless !== undefined && stages.length > 0) {
-      const found = Math.min(1, pull.value / lossless);
-      // Of each stage the same power of what it leaves: one that loses twice as much gives twice as much back.
-      const power = efficiency < 1 && efficiency > 0 ? Math.log(found) / Math.log(efficiency) : undefined;
-      stages.forEach((stage, i) => {
-        const before = path.figures[`stage.${stage.id}.efficiency`]?.value;
-        if (before === undefined) return;
-        const after = power === undefined ? found ** (1 / stages.length) : before ** power;
-        const error = (after * (pull.error / pull.value)) / stages.length;
-        put(`${stage.name ?? `stage ${i + 1}`}: efficiency`, 'share', before, { value: Math.max(0.02, after), error }, [
-          ...at,
-          'stages',
-          i,
-          'efficiency',
-        ]);
-      });
-    }
+    for (const { i, before, after } of efficienciesBy(pull, path, stages))
+      put(`${stages[i]!.name ?? `stage ${i + 1}`}: efficiency`, 'share', before, after, [
+        ...at,
+        'stages',
+        i,
+        'efficiency',
+      ]);
   }
   return changes.length > 0 ? { changes, figures } : undefined;
+}
+
+/** What each stage leaves of its power, by what the whole pulled: those that lose more have more of it to account for. */
+function efficienciesBy(
+  pull: MeasuredFigure,
+  path: ReturnType<typeof resolvePath>,
+  stages: readonly Stage[],
+): readonly { readonly i: number; readonly before: number; readonly after: MeasuredFigure }[] {
+  const lossless = pullFor(path)?.lossless;
+  if (lossless === undefined) return [];
+  const { efficiency } = path.train;
+  const found = Math.min(1, pull.value / lossless);
+  // Of each stage the same power of what it leaves: one that loses twice as much gives twice as much back.
+  const power = efficiency < 1 && efficiency > 0 ? Math.log(found) / Math.log(efficiency) : undefined;
+  return stages.flatMap((stage, i) => {
+    const before = path.figures[`stage.${stage.id}.efficiency`]?.value;
+    if (before === undefined) return [];
+    const after = power === undefined ? found ** (1 / stages.length) : before ** power;
+    const error = (after * (pull.error / pull.value)) / stages.length;
+    return [{ i, before, after: { value: Math.max(0.02, after), error } }];
+  });
 }

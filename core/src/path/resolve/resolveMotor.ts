@@ -150,71 +150,69 @@ const readBrushLife = (part: MotorPart, at: Place, collect: FigureCollector): nu
       })
     : undefined;
 
-function readConstants(
-  part: MotorPart,
-  at: Place,
-  collect: FigureCollector,
-): { constants: MotorConstants; audit: MotorAudit } {
-  const data = part.data;
-  const dataAt = [...at, 'data'];
+interface Constants {
+  readonly constants: MotorConstants;
+  readonly audit: MotorAudit;
+}
+
+/** What makes a motor a motor, in whichever form its part tells it. */
+function readConstants(part: MotorPart, at: Place, collect: FigureCollector): Constants {
+  const { data } = part;
   const freeCurrentPerSpeed = collect.take('motor.freeCurrentPerSpeed', part.freeCurrentPerSpeed, [
     ...at,
     'freeCurrentPerSpeed',
   ]);
-  if (data.form === 'kv') {
-    const form = {
-      kv: collect.take('motor.kv', data.kv, [...dataAt, 'kv']),
-      resistance: collect.take('motor.resistance', data.resistance, [...dataAt, 'resistance']),
-      freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...dataAt, 'freeCurrent']),
-    };
-    const constants = Object.assign(motorFromKv(form), {
-      freeCurrentPerSpeed,
-      brushDrop: readBrushes(part, at, collect),
-    });
-    return { constants, audit: auditMotor(constants) };
-  }
-  if (data.form === 'turns') {
-    const length = collect.takeOptional('motor.referenceLength', data.referenceLength, [...dataAt, 'referenceLength']);
-    const form = {
-      turns: collect.take('motor.turns', data.turns, [...dataAt, 'turns']),
-      referenceTurns: collect.take('motor.referenceTurns', data.referenceTurns, [...dataAt, 'referenceTurns']),
-      referenceKv: collect.take('motor.referenceKv', data.referenceKv, [...dataAt, 'referenceKv']),
-      referenceResistance: collect.take('motor.referenceResistance', data.referenceResistance, [
-        ...dataAt,
-        'referenceResistance',
-      ]),
-      referenceFreeCurrent: collect.take('motor.referenceFreeCurrent', data.referenceFreeCurrent, [
-        ...dataAt,
-        'referenceFreeCurrent',
-      ]),
-    };
-    const ownLength =
-      length === undefined
-        ? undefined
-        : collect.take('motor.canLength', data.canLength, [...dataAt, 'canLength'], {
-            value: length,
-            why: 'as long as the reference',
-          });
-    const lengths = length === undefined || ownLength === undefined ? 1 : ownLength / length;
-    const constants = Object.assign(motorFromTurns({ ...form, lengthRatio: lengths }), {
-      freeCurrentPerSpeed,
-      brushDrop: readBrushes(part, at, collect),
-    });
-    return { constants, audit: auditMotor(constants) };
-  }
-  const sheet = {
-    ratedVoltage: collect.take('motor.ratedVoltage', data.ratedVoltage, [...dataAt, 'ratedVoltage']),
-    freeSpeed: collect.take('motor.freeSpeed', data.freeSpeed, [...dataAt, 'freeSpeed']),
-    stallTorque: collect.take('motor.stallTorque', data.stallTorque, [...dataAt, 'stallTorque']),
-    stallCurrent: collect.take('motor.stallCurrent', data.stallCurrent, [...dataAt, 'stallCurrent']),
-    freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...dataAt, 'freeCurrent']),
+  if (data.form === 'sheet') return ofSheet(data, freeCurrentPerSpeed, [...at, 'data'], collect);
+  const told = data.form === 'kv' ? ofKv(data, [...at, 'data'], collect) : ofTurns(data, [...at, 'data'], collect);
+  const constants = Object.assign(told, { freeCurrentPerSpeed, brushDrop: readBrushes(part, at, collect) });
+  return { constants, audit: auditMotor(constants) };
+}
+
+type Data<Form extends MotorPart['data']['form']> = Extract<MotorPart['data'], { form: Form }>;
+
+const ofKv = (data: Data<'kv'>, at: Place, collect: FigureCollector): MotorConstants =>
+  motorFromKv({
+    kv: collect.take('motor.kv', data.kv, [...at, 'kv']),
+    resistance: collect.take('motor.resistance', data.resistance, [...at, 'resistance']),
+    freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...at, 'freeCurrent']),
+  });
+
+function ofTurns(data: Data<'turns'>, at: Place, collect: FigureCollector): MotorConstants {
+  const length = collect.takeOptional('motor.referenceLength', data.referenceLength, [...at, 'referenceLength']);
+  const form = {
+    turns: collect.take('motor.turns', data.turns, [...at, 'turns']),
+    referenceTurns: collect.take('motor.referenceTurns', data.referenceTurns, [...at, 'referenceTurns']),
+    referenceKv: collect.take('motor.referenceKv', data.referenceKv, [...at, 'referenceKv']),
+    referenceResistance: collect.take('motor.referenceResistance', data.referenceResistance, [
+      ...at,
+      'referenceResistance',
+    ]),
+    referenceFreeCurrent: collect.take('motor.referenceFreeCurrent', data.referenceFreeCurrent, [
+      ...at,
+      'referenceFreeCurrent',
+    ]),
   };
-  const resistance = collect.takeOptional('motor.statedResistance', data.statedResistance, [
-    ...dataAt,
-    'statedResistance',
-  ]);
-  const kv = collect.takeOptional('motor.statedKv', data.statedKv, [...dataAt, 'statedKv']);
+  const ownLength =
+    length === undefined
+      ? undefined
+      : collect.take('motor.canLength', data.canLength, [...at, 'canLength'], {
+          value: length,
+          why: 'as long as the reference',
+        });
+  const lengthRatio = length === undefined || ownLength === undefined ? 1 : ownLength / length;
+  return motorFromTurns({ ...form, lengthRatio });
+}
+
+function ofSheet(data: Data<'sheet'>, freeCurrentPerSpeed: number, at: Place, collect: FigureCollector): Constants {
+  const sheet = {
+    ratedVoltage: collect.take('motor.ratedVoltage', data.ratedVoltage, [...at, 'ratedVoltage']),
+    freeSpeed: collect.take('motor.freeSpeed', data.freeSpeed, [...at, 'freeSpeed']),
+    stallTorque: collect.take('motor.stallTorque', data.stallTorque, [...at, 'stallTorque']),
+    stallCurrent: collect.take('motor.stallCurrent', data.stallCurrent, [...at, 'stallCurrent']),
+    freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...at, 'freeCurrent']),
+  };
+  const resistance = collect.takeOptional('motor.statedResistance', data.statedResistance, [...at, 'statedResistance']);
+  const kv = collect.takeOptional('motor.statedKv', data.statedKv, [...at, 'statedKv']);
   const constants = Object.assign(motorFromSheet(sheet), { freeCurrentPerSpeed });
-  const stated = { resistance, kv };
-  return { constants, audit: auditMotor(constants, stated) };
+  return { constants, audit: auditMotor(constants, { resistance, kv }) };
 }

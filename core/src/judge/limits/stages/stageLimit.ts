@@ -60,22 +60,32 @@ export interface StageLimit extends Limit {
   capacityOf(path: PowerPath, parts: StageParts, situation: Situation): number;
 }
 
+/** Torque a stage stands on its driving shaft. */
+const torqueOf = <S extends StageParts>(
+  rule: StageRule<S>,
+  path: PowerPath,
+  parts: S,
+  { motorSpeed, back }: Pushing,
+): number => rule.torque(parts, { speed: speedBefore(path, parts.index, motorSpeed), path, back });
+
+/** The force it stands at the output. */
+const capacityOf = <S extends StageParts>(rule: StageRule<S>, path: PowerPath, parts: S, situation: Pushing): number =>
+  (sharedBy(path, parts) * torqueOf(rule, path, parts, situation)) / torqueBefore(path, parts.index, situation.back);
+
+/** The stage that gives at the least force. */
+function worstOf<S extends StageParts>(rule: StageRule<S>, path: PowerPath, situation: Pushing): S | undefined {
+  let least: { parts: S; capacity: number } | undefined;
+  for (const parts of path.stageParts) {
+    if (!rule.has(parts)) continue;
+    const capacity = capacityOf(rule, path, parts, situation);
+    if (!least || capacity < least.capacity) least = { parts, capacity };
+  }
+  return least?.parts;
+}
+
 /** A limit that every stage of a kind has for itself: the one that gives at the least force leads. */
 export function stageLimit<S extends StageParts>(rule: StageRule<S>): StageLimit {
   const { id, name, subject, wants, wantsHere, floor, need, also, levers, has } = rule;
-  const torqueOf = (path: PowerPath, parts: S, { motorSpeed, back }: Pushing) =>
-    rule.torque(parts, { speed: speedBefore(path, parts.index, motorSpeed), path, back });
-  const capacityOf = (path: PowerPath, parts: S, situation: Pushing) =>
-    (sharedBy(path, parts) * torqueOf(path, parts, situation)) / torqueBefore(path, parts.index, situation.back);
-  const worst = (path: PowerPath, situation: Pushing): S | undefined => {
-    let least: { parts: S; capacity: number } | undefined;
-    for (const parts of path.stageParts) {
-      if (!has(parts)) continue;
-      const capacity = capacityOf(path, parts, situation);
-      if (!least || capacity < least.capacity) least = { parts, capacity };
-    }
-    return least?.parts;
-  };
   return {
     id,
     name,
@@ -91,39 +101,43 @@ export function stageLimit<S extends StageParts>(rule: StageRule<S>): StageLimit
     needs: () => (also ? [need, also, 'train', 'output', 'load'] : [need, 'train', 'output', 'load']),
     applies: (path) => path.stageParts.some(has),
     has,
-    capacityOf: (path, parts, situation) => (has(parts) ? capacityOf(path, parts, situation) : Infinity),
-    stage: (path, id) => worst(path, situationOf(path, id)),
+    capacityOf: (path, parts, situation) => (has(parts) ? capacityOf(rule, path, parts, situation) : Infinity),
+    stage: (path, situation) => worstOf(rule, path, situationOf(path, situation)),
     capacity: (path, situation) => {
-      const parts = worst(path, situation);
-      return parts ? capacityOf(path, parts, situation) : Infinity;
+      const parts = worstOf(rule, path, situation);
+      return parts ? capacityOf(rule, path, parts, situation) : Infinity;
     },
-    working: (path, situation) => workingOf(path, worst(path, situation)!, situation),
+    working: (path, situation) => workingOf(rule, path, worstOf(rule, path, situation)!, situation),
   };
+}
 
-  function workingOf(path: PowerPath, parts: S, situation: Situation): Expression {
-    const torque = torqueOf(path, parts, situation);
-    const carried = found(
-      'T',
-      `what stage ${parts.index + 1} carries at its driving shaft`,
-      'torque',
-      torque,
-      rule.how(parts),
-    );
-    const per = found(
-      'k',
-      'torque there for each unit of force at the output',
-      'number',
-      torqueBefore(path, parts.index, situation.back),
-      situation.back
-        ? 'the radius over the ratios behind it, lowered by the losses while the load pushes back'
-        : 'the radius over the ratios and losses behind it',
-    );
-    const share = sharedBy(path, parts);
-    return named(
-      'C',
-      `what ${name} stands at the output`,
-      path.load.unit === 'm' ? 'force' : 'torque',
-      div(share === 1 ? carried : mul(num(share), carried), per),
-    );
-  }
+function workingOf<S extends StageParts>(
+  rule: StageRule<S>,
+  path: PowerPath,
+  parts: S,
+  situation: Situation,
+): Expression {
+  const carried = found(
+    'T',
+    `what stage ${parts.index + 1} carries at its driving shaft`,
+    'torque',
+    torqueOf(rule, path, parts, situation),
+    rule.how(parts),
+  );
+  const per = found(
+    'k',
+    'torque there for each unit of force at the output',
+    'number',
+    torqueBefore(path, parts.index, situation.back),
+    situation.back
+      ? 'the radius over the ratios behind it, lowered by the losses while the load pushes back'
+      : 'the radius over the ratios and losses behind it',
+  );
+  const share = sharedBy(path, parts);
+  return named(
+    'C',
+    `what ${rule.name} stands at the output`,
+    path.load.unit === 'm' ? 'force' : 'torque',
+    div(share === 1 ? carried : mul(num(share), carried), per),
+  );
 }
