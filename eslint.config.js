@@ -38,6 +38,7 @@ export default defineConfigWithVueTs(
       'cli/src/**/*.ts',
       'core/src/plan/**/*.ts',
       'core/src/models/**/*.ts',
+      'core/src/path/**/*.ts',
       'core/src/workshop/**/*.ts',
     ],
     rules: { 'max-lines-per-function': ['error', { max: 60, skipComments: true }] },

@@ -7,6 +7,7 @@ import { fullVoltage } from '../../models/pack/pack.js';
 import { applyChanges, type Change } from '../../plan/document/change.js';
 import type { BoardPart, DriverPart, StepperPart, StepServoPart } from '../../plan/document/part.js';
 import type { Mechanism, Plan } from '../../plan/document/plan.js';
+import type { Stage } from '../../plan/document/stage.js';
 import { quantityOf } from '../../plan/document/quantityOf.js';
 import type { WishPlan } from '../../path/job/wish.js';
 import { copyOf, newBranch, packOf, type Proposal, type Shelved, type Wish } from './proposal.js';
@@ -78,6 +79,22 @@ interface Parts {
   readonly board: Shelved;
 }
 
+/** A pair of belt wheels for a total reduction; none where the motor drives it straight. */
+const pulleysFor = (total: number): readonly Stage[] =>
+  total === 1
+    ? []
+    : [
+        {
+          id: 's1',
+          kind: 'belt',
+          pitch: quantityOf(0.005, '5 mm', 'typical'),
+          face: quantityOf(0.009, '9 mm', 'typical'),
+          driver: 20,
+          driven: 20 * total,
+          efficiency: quantityOf(0.97, '97 %', 'typical'),
+        },
+      ];
+
 function stepProposal(
   plan: Plan,
   wish: Wish,
@@ -93,20 +110,6 @@ function stepProposal(
     driver: freshId(plan, 'driver'),
     board: freshId(plan, 'board'),
   };
-  const pulleys =
-    total === 1
-      ? []
-      : [
-          {
-            id: 's1',
-            kind: 'belt' as const,
-            pitch: quantityOf(0.005, '5 mm', 'typical'),
-            face: quantityOf(0.009, '9 mm', 'typical'),
-            driver: 20,
-            driven: 20 * total,
-            efficiency: quantityOf(0.97, '97 %', 'typical'),
-          },
-        ];
   const mechanism: Mechanism = {
     id,
     name: wish.name,
@@ -127,7 +130,7 @@ function stepProposal(
           ...(motor.part.kind === 'stepper' ? { steps: 8 } : { steps: 3200 }),
           ramp: 'ramp',
         },
-        stages: [...pulleys, ...wished.behind],
+        stages: [...pulleysFor(total), ...wished.behind],
         tuning: total === 1 ? undefined : 's1',
         output: wished.output,
       },

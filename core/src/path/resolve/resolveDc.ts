@@ -90,21 +90,24 @@ export function resolveDc(begun: Begun, drive: DcDrive): DcPath {
     branch: supply.branch,
     controller,
     control,
-    motor: {
-      type: motorPart.type,
-      sensors: motorPart.sensors ?? motorPart.type === 'brushed',
-      audit: motor.audit,
-      thermal: motor.thermal,
-      continuousCurrent: motor.continuousCurrent,
-      polePairs: motor.polePairs,
-      shaftDiameter: motor.shaftDiameter,
-      highestVoltage: motor.highestVoltage,
-      highestSpeed: motor.highestSpeed,
-      brushLife: motor.brushLife,
-      detent: motor.detent,
-    },
+    motor: pathMotor(motorPart, motor),
   });
 }
+
+/** What limits and checks ask of the motor beside its constants. */
+const pathMotor = (part: MotorPart, motor: ReturnType<typeof resolveMotor>): DcPath['motor'] => ({
+  type: part.type,
+  sensors: part.sensors ?? part.type === 'brushed',
+  audit: motor.audit,
+  thermal: motor.thermal,
+  continuousCurrent: motor.continuousCurrent,
+  polePairs: motor.polePairs,
+  shaftDiameter: motor.shaftDiameter,
+  highestVoltage: motor.highestVoltage,
+  highestSpeed: motor.highestSpeed,
+  brushLife: motor.brushLife,
+  detent: motor.detent,
+});
 
 const CONTROLLERS = new Memory();
 

@@ -37,20 +37,23 @@ export function resolveStep(begun: Begun, drive: StepDrive): StepPath {
   const motorPart = stepMotorOf(plan, drive.motor);
   const driveAt = [...choiceAt, 'drive'];
   const motorAt = ['parts', drive.motor, 'part'];
+  const volts = supply.restVoltage;
   const step =
     motorPart.kind === 'stepper'
-      ? resolveStepper(motorPart, driverPart, drive, supply.restVoltage, motorAt, driveAt, driver.mostCurrent, collect)
-      : resolveStepServo(motorPart, driverPart, drive, supply.restVoltage, motorAt, collect);
+      ? resolveStepper(
+          motorPart,
+          { part: driverPart, most: driver.mostCurrent },
+          drive,
+          volts,
+          motorAt,
+          driveAt,
+          collect,
+        )
+      : resolveStepServo(motorPart, driverPart, drive, volts, motorAt, collect);
   const loadSide = resolveLoadSide(begun);
   const ramp = drive.ramp !== 'at once';
   const commanded = commandedMotion(loadSide.asked, ramp);
-  const turning = loadSide.load.unit === 'rad';
-  const engaged = turning
-    ? collect.takeOptional('drive.engagedInertia', drive.engagedInertia, [...driveAt, 'engagedInertia'])
-    : collect.takeOptional('drive.engagedMass', drive.engagedMass, [...driveAt, 'engagedMass']);
-  const perTurn = turning
-    ? collect.takeOptional('drive.leadAngle', drive.leadAngle, [...driveAt, 'leadAngle'])
-    : collect.takeOptional('drive.leadPitch', drive.leadPitch, [...driveAt, 'leadPitch']);
+  const { engaged, lead } = readEngaged(drive, loadSide, driveAt, collect);
   const first = resolveFirstStage(begun);
   const shaft = collect.takeOptional('motor.shaftDiameter', motorPart.shaftDiameter, [...motorAt, 'shaftDiameter']);
   return asPath<StepPath, 'asked' | 'fitting'>(loadSide, {
@@ -75,10 +78,7 @@ export function resolveStep(begun: Begun, drive: StepDrive): StepPath {
     ramp,
     commanded,
     engaged,
-    lead:
-      perTurn === undefined
-        ? undefined
-        : { perTurn: perTurn / loadSide.asked.perCoordinate, encoderLines: drive.leadEncoderLines ?? DEFAULT_LINES },
+    lead,
     restVoltage: supply.restVoltage,
     supplyResistance: supply.supplyResistance,
     fitting: {
@@ -93,6 +93,27 @@ export function resolveStep(begun: Begun, drive: StepDrive): StepPath {
 }
 
 const DEFAULT_LINES = 600;
+
+/** What is coupled in while it runs, and the screw or table that its encoder sits on. */
+function readEngaged(
+  drive: StepDrive,
+  { load, asked }: ReturnType<typeof resolveLoadSide>,
+  at: Place,
+  collect: FigureCollector,
+): Pick<StepPath, 'engaged' | 'lead'> {
+  const turning = load.unit === 'rad';
+  const engaged = turning
+    ? collect.takeOptional('drive.engagedInertia', drive.engagedInertia, [...at, 'engagedInertia'])
+    : collect.takeOptional('drive.engagedMass', drive.engagedMass, [...at, 'engagedMass']);
+  const perTurn = turning
+    ? collect.takeOptional('drive.leadAngle', drive.leadAngle, [...at, 'leadAngle'])
+    : collect.takeOptional('drive.leadPitch', drive.leadPitch, [...at, 'leadPitch']);
+  const encoderLines = drive.leadEncoderLines ?? DEFAULT_LINES;
+  return {
+    engaged,
+    lead: perTurn === undefined ? undefined : { perTurn: perTurn / asked.perCoordinate, encoderLines },
+  };
+}
 
 /** The motor a step drive names. Throws where it is none that takes pulses. */
 export function stepMotorOf(plan: Plan, id: string): StepperPart | StepServoPart {
@@ -123,37 +144,26 @@ const onSwitch = (typed: Quantity, switched: number): Quantity =>
         from: `the switch for the ${typed.as} that was set`,
       };
 
-function resolveStepper(
-  part: StepperPart,
-  driver: DriverPart,
+/** A driver, and the most it gives. */
+interface DriverWith {
+  readonly part: DriverPart;
+  /** A */
+  readonly most: number;
+}
+
+/** The current it is set to; where switches set it, the chosen switch is the truth: nothing flows between two of its positions. */
+function readSetCurrent(
+  { part: driver, most }: DriverWith,
   drive: StepDrive,
-  volts: number,
+  ratedCurrent: number,
   at: Place,
-  driveAt: Place,
-  most: number,
   collect: FigureCollector,
-): StepPath['step'] {
-  const take = (key: 'phaseResistance' | 'phaseInductance' | 'ratedCurrent' | 'holdingTorque') =>
-    collect.take(`stepper.${key}`, part[key], [...at, key]);
-  const phaseResistance = take('phaseResistance');
-  const phaseInductance = take('phaseInductance');
-  const ratedCurrent = take('ratedCurrent');
-  const holdingTorque = take('holdingTorque');
-  const scaled = (factor: number) => (Number.isNaN(holdingTorque) ? undefined : factor * holdingTorque);
-  const detentTorque = collect.take('stepper.detentTorque', part.detentTorque, [...at, 'detentTorque'], {
-    value: scaled(DETENT_SHARE),
-    why: '4 % of the holding torque',
-  });
-  const rotorInertia = collect.take('stepper.rotorInertia', part.rotorInertia, [...at, 'rotorInertia'], {
-    value: ifFinite(STEPPER_INERTIA * holdingTorque ** STEPPER_INERTIA_GROWS),
-    why: 'by its holding torque, as such rotors are',
-  });
+): number {
   const typicalSet = Number.isNaN(most) ? ratedCurrent : Math.min(ratedCurrent, most);
-  // Where switches set it, the chosen switch is the truth: nothing flows between two of its positions.
   const row = currentRowFor(driver, drive.setCurrent?.si ?? typicalSet);
   const switched = row && rmsOf(row.value, driver);
   const set = drive.setCurrent && switched !== undefined ? onSwitch(drive.setCurrent, switched) : drive.setCurrent;
-  const setCurrent = collect.take('drive.setCurrent', set, [...driveAt, 'setCurrent'], {
+  return collect.take('drive.setCurrent', set, [...at, 'setCurrent'], {
     value: ifFinite(switched ?? typicalSet),
     why: row
       ? 'the switch at or under what motor and driver stand'
@@ -162,6 +172,32 @@ function resolveStepper(
         : 'as far as the driver goes',
     source: 'typical',
   });
+}
+
+function resolveStepper(
+  part: StepperPart,
+  driver: DriverWith,
+  drive: StepDrive,
+  volts: number,
+  at: Place,
+  driveAt: Place,
+  collect: FigureCollector,
+): StepPath['step'] {
+  const take = (key: 'phaseResistance' | 'phaseInductance' | 'ratedCurrent' | 'holdingTorque') =>
+    collect.take(`stepper.${key}`, part[key], [...at, key]);
+  const phaseResistance = take('phaseResistance');
+  const phaseInductance = take('phaseInductance');
+  const ratedCurrent = take('ratedCurrent');
+  const holdingTorque = take('holdingTorque');
+  const detentTorque = collect.take('stepper.detentTorque', part.detentTorque, [...at, 'detentTorque'], {
+    value: Number.isNaN(holdingTorque) ? undefined : DETENT_SHARE * holdingTorque,
+    why: '4 % of the holding torque',
+  });
+  const rotorInertia = collect.take('stepper.rotorInertia', part.rotorInertia, [...at, 'rotorInertia'], {
+    value: ifFinite(STEPPER_INERTIA * holdingTorque ** STEPPER_INERTIA_GROWS),
+    why: 'by its holding torque, as such rotors are',
+  });
+  const setCurrent = readSetCurrent(driver, drive, ratedCurrent, driveAt, collect);
   const stepsPerTurn = part.stepsPerTurn ?? DEFAULT_STEPS;
   return {
     ...resolveBody(part, at, collect),
@@ -182,7 +218,7 @@ function resolveStepper(
     rotorInertia,
     polePairs: stepsPerTurn / 4,
     stepsPerTurn,
-    microsteps: stepsOf(drive, driver),
+    microsteps: stepsOf(drive, driver.part),
     setCurrent,
     idleShare: collect.take('drive.idleShare', drive.idleShare, [...driveAt, 'idleShare']),
     ratedCurrent,
