@@ -7,7 +7,7 @@ import type { ServoPath } from '../../path/powerpath/servoPath.js';
 import { freshId } from '../../plan/document/freshId.js';
 import { deadbandAngle } from '../../models/servo/precision.js';
 import type { Shelved } from '../../judge/sizing/proposal.js';
-import { judgedOver } from '../../judge/evaluate/judgedOver.js';
+import { judgedOver, type JudgedOver } from '../../judge/evaluate/judgedOver.js';
 import { stillToPay } from '../../plan/document/stockOf.js';
 import { designOf } from './place.js';
 
@@ -178,22 +178,30 @@ export interface ServoScore {
   readonly scores: Readonly<Partial<Record<ServoFactor, number>>>;
 }
 
-/** The servos of the shelf on this very job, scored. */
-export function servoScores(
-  plan: Plan,
-  mechanismId: string,
-  jobId: string,
-  shelf: readonly Shelved[],
-  rank: MetalRank,
-): readonly ServoScore[] {
+/** A servo that could take this one's place, and what in the plan would put it there. */
+interface ServoCandidate {
+  readonly id: string;
+  readonly part: ServoPart;
+  readonly changes: readonly Change[];
+}
+
+interface MeasuredServo {
+  readonly candidate: ServoCandidate;
+  readonly path: ServoPath;
+  readonly result: JudgedOver['result'];
+  readonly headline: Headline;
+}
+
+/** The plan's own, and every other of the shelf that moves the same way. */
+function candidatesOf(plan: Plan, mechanismId: string, shelf: readonly Shelved[]): readonly ServoCandidate[] {
   const design = designOf(plan, mechanismId);
   const { drive } = design.choice;
   if (drive.kind !== 'servo') throw new Error(`${design.choice.name} is no servo`);
   const own = plan.parts[drive.servo]!.part as ServoPart;
   const id = freshId(plan, 'servo');
-  const candidates = [
-    { id: 'own', part: own, changes: [] as readonly Change[] },
-    ...shelf.flatMap((item) =>
+  return [
+    { id: 'own', part: own, changes: [] },
+    ...shelf.flatMap((item): readonly ServoCandidate[] =>
       item.part.kind === 'servo' && item.part.motion === own.motion && item.part.name !== own.name
         ? [
             {
@@ -208,59 +216,72 @@ export function servoScores(
         : [],
     ),
   ];
-  const measured = candidates.map((candidate) => {
+}
+
+/** The servos of the shelf on this very job, scored. */
+export function servoScores(
+  plan: Plan,
+  mechanismId: string,
+  jobId: string,
+  shelf: readonly Shelved[],
+  rank: MetalRank,
+): readonly ServoScore[] {
+  const measured = candidatesOf(plan, mechanismId, shelf).map((candidate): MeasuredServo => {
     const changed = applyChanges(plan, candidate.changes);
     const { headline, path, result } = judgedOver(changed, mechanismById(changed, mechanismId), jobId);
     if (path.machine !== 'servo') throw new Error(`${candidate.part.name} is no servo`);
     return { candidate, path, result, headline };
   });
   const prices = measured.map(({ candidate }) => priceOf(candidate.part)).filter((price) => price !== undefined);
-  const cheapest = Math.min(...prices);
-  const densest = Math.max(...measured.map(({ candidate, path }) => torquePerMass(candidate.part, path) ?? 0));
-  return measured.map(({ candidate, path, result, headline }): ServoScore => {
-    const { part } = candidate;
-    const rungs = Object.values(result.ladders).flatMap(({ rungs: all }) =>
-      all.filter((rung) => rung.id === 'servo' || rung.id === 'servo-hold'),
-    );
-    const margin = Math.min(...rungs.map((rung) => (rung.multiple ?? Infinity) / rung.wants));
-    const timeShare = result.run?.outcome === 'arrived' ? path.asked.time / result.run.time : undefined;
-    const price = priceOf(part);
-    const dense = torquePerMass(part, path);
-    const deadband = Number.isFinite(path.servo.travel)
-      ? deadbandAngle(path.servo.travel, path.servo.longestPulse - path.servo.shortestPulse, path.servo.deadband)
-      : undefined;
-    const used = path.linked ? Math.abs(path.linked.to - path.linked.from) / path.servo.travel : undefined;
-    return {
-      id: candidate.id,
-      name: part.name,
-      changes: candidate.changes,
-      headline,
-      numbers: {
-        ...(Number.isFinite(margin) ? { margin } : {}),
-        timeShare,
-        deadband,
-        price,
-        torquePerMass: dense,
-      },
-      scores: {
-        ...(Number.isFinite(margin) ? { 'torque margin': Math.min(1, margin) } : {}),
-        // Slowed down in the program, a fast one loses nothing.
-        speed: timeShare === undefined ? 0 : Math.min(1, timeShare),
-        'voltage fit': voltageFit(path),
-        ...(part.gears ? { gears: GEARS[rank][part.gears] } : {}),
-        ...(price === undefined ? {} : { price: price === 0 ? 1 : Math.min(1, Math.max(cheapest, 1) / price) }),
-        ...(deadband === undefined ? {} : { deadband: 1 / (1 + deadband / FINE) }),
-        ...(part.signal ? { signal: part.signal === 'digital' ? 1 : 0.3 } : {}),
-        ...(part.motor ? { motor: MOTORS[part.motor] } : {}),
-        ...(part.caseMaterial ? { case: CASES[part.caseMaterial] } : {}),
-        ...(part.bearing ? { bearing: BEARINGS[part.bearing] } : {}),
-        ...(part.splineTeeth ? { spline: USUAL_SPLINES.includes(part.splineTeeth) ? 1 : 0.4 } : {}),
-        ...(used === undefined || !Number.isFinite(used) ? {} : { travel: used > 1 ? 0 : used }),
-        ...(dense === undefined ? {} : { 'torque per mass': dense / densest }),
-        ...(part.sealing ? { sealing: SEALING[part.sealing] } : {}),
-      },
-    };
-  });
+  const best = {
+    price: Math.min(...prices),
+    dense: Math.max(...measured.map(({ candidate, path }) => torquePerMass(candidate.part, path) ?? 0)),
+  };
+  return measured.map((one) => scored(one, best, rank));
+}
+
+/** `best`: the least price, and the most torque for its mass, of all that are compared. */
+function scored(
+  { candidate, path, result, headline }: MeasuredServo,
+  best: { readonly price: number; readonly dense: number },
+  rank: MetalRank,
+): ServoScore {
+  const { id, part, changes } = candidate;
+  const rungs = Object.values(result.ladders).flatMap(({ rungs: all }) =>
+    all.filter((rung) => rung.id === 'servo' || rung.id === 'servo-hold'),
+  );
+  const margin = Math.min(...rungs.map((rung) => (rung.multiple ?? Infinity) / rung.wants));
+  const timeShare = result.run?.outcome === 'arrived' ? path.asked.time / result.run.time : undefined;
+  const price = priceOf(part);
+  const dense = torquePerMass(part, path);
+  const deadband = Number.isFinite(path.servo.travel)
+    ? deadbandAngle(path.servo.travel, path.servo.longestPulse - path.servo.shortestPulse, path.servo.deadband)
+    : undefined;
+  const used = path.linked ? Math.abs(path.linked.to - path.linked.from) / path.servo.travel : undefined;
+  return {
+    id,
+    name: part.name,
+    changes,
+    headline,
+    numbers: { ...(Number.isFinite(margin) ? { margin } : {}), timeShare, deadband, price, torquePerMass: dense },
+    scores: {
+      ...(Number.isFinite(margin) ? { 'torque margin': Math.min(1, margin) } : {}),
+      // Slowed down in the program, a fast one loses nothing.
+      speed: timeShare === undefined ? 0 : Math.min(1, timeShare),
+      'voltage fit': voltageFit(path),
+      ...(part.gears ? { gears: GEARS[rank][part.gears] } : {}),
+      ...(price === undefined ? {} : { price: price === 0 ? 1 : Math.min(1, Math.max(best.price, 1) / price) }),
+      ...(deadband === undefined ? {} : { deadband: 1 / (1 + deadband / FINE) }),
+      ...(part.signal ? { signal: part.signal === 'digital' ? 1 : 0.3 } : {}),
+      ...(part.motor ? { motor: MOTORS[part.motor] } : {}),
+      ...(part.caseMaterial ? { case: CASES[part.caseMaterial] } : {}),
+      ...(part.bearing ? { bearing: BEARINGS[part.bearing] } : {}),
+      ...(part.splineTeeth ? { spline: USUAL_SPLINES.includes(part.splineTeeth) ? 1 : 0.4 } : {}),
+      ...(used === undefined || !Number.isFinite(used) ? {} : { travel: used > 1 ? 0 : used }),
+      ...(dense === undefined ? {} : { 'torque per mass': dense / best.dense }),
+      ...(part.sealing ? { sealing: SEALING[part.sealing] } : {}),
+    },
+  };
 }
 
 /** A deadband of half a degree halves the score. */

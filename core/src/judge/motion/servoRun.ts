@@ -15,45 +15,10 @@ import { trapezoid } from './trapezoid.js';
  * is seen from the horn: force and inertia through the linkage's lever where it stands.
  */
 export function servoSystem(path: ServoPath): MotionSystem {
-  const { servo, linked, load, asked, train, motors } = path;
+  const { servo, linked, asked, train, motors } = path;
   if (!linked) throw new Error('the linkage is not known');
   const { rating, voltage, runningCurrent } = servo;
-  const way = asked.travel ?? 0;
   const horn = Math.abs(linked.to - linked.from);
-  // Places on q for places of the horn: tabled once, since the linkage only tells it the other way round.
-  const horns = Float64Array.from({ length: TABLE + 1 }, (_, i) => linked.hornAt((way * i) / TABLE));
-  const qAt = (angle: number): number => {
-    const after = firstReaching(horns, angle);
-    if (after === 0) return 0;
-    if (after > TABLE) return way;
-    const [low, high] = [horns[after - 1]!, horns[after]!];
-    return (way / TABLE) * (high === low ? after : after - 1 + (angle - low) / (high - low));
-  };
-  const direct = path.linkage.kind === 'direct';
-  // Force and inertia are asked for at the same angle, one after the other: it is looked up once.
-  let [angle, place, ratio] = [NaN, 0, linked.ratioAt(0)];
-  const turnTo = (to: number): void => {
-    if (to === angle) return;
-    angle = to;
-    place = direct ? to * ratio : qAt(to);
-    if (!direct) ratio = linked.ratioAt(place);
-  };
-  const onHorn: Load = {
-    unit: 'rad',
-    force: (to, speed) => {
-      turnTo(to);
-      return load.force(place, speed * ratio) * ratio;
-    },
-    holdForce: (to) => {
-      turnTo(to);
-      return load.holdForce(place) * ratio;
-    },
-    inertia: (to) => {
-      turnTo(to);
-      return Math.max(load.inertia(place) * ratio ** 2, 1e-12);
-    },
-    rope: load.rope,
-  };
   return movingOf({
     drive: driveOf({
       motor: {
@@ -81,13 +46,52 @@ export function servoSystem(path: ServoPath): MotionSystem {
     efficiency: train.efficiency,
     backEfficiency: train.backEfficiency,
     radius: 1,
-    load: loadOf(onHorn),
+    load: loadOf(loadAtHorn(path, linked)),
     until: asked.travel === undefined ? { time: asked.time } : { travel: horn },
     lasts: Math.min(asked.time, asked.every),
   });
 }
 
 const TABLE = 120;
+
+/** The load as it is felt at the horn, through the linkage's lever where it stands. */
+function loadAtHorn({ load, asked, linkage }: ServoPath, linked: NonNullable<ServoPath['linked']>): Load {
+  const way = asked.travel ?? 0;
+  // Places on q for places of the horn: tabled once, since the linkage only tells it the other way round.
+  const horns = Float64Array.from({ length: TABLE + 1 }, (_, i) => linked.hornAt((way * i) / TABLE));
+  const qAt = (angle: number): number => {
+    const after = firstReaching(horns, angle);
+    if (after === 0) return 0;
+    if (after > TABLE) return way;
+    const [low, high] = [horns[after - 1]!, horns[after]!];
+    return (way / TABLE) * (high === low ? after : after - 1 + (angle - low) / (high - low));
+  };
+  const direct = linkage.kind === 'direct';
+  // Force and inertia are asked for at the same angle, one after the other: it is looked up once.
+  let [angle, place, ratio] = [NaN, 0, linked.ratioAt(0)];
+  const turnTo = (to: number): void => {
+    if (to === angle) return;
+    angle = to;
+    place = direct ? to * ratio : qAt(to);
+    if (!direct) ratio = linked.ratioAt(place);
+  };
+  return {
+    unit: 'rad',
+    force: (to, speed) => {
+      turnTo(to);
+      return load.force(place, speed * ratio) * ratio;
+    },
+    holdForce: (to) => {
+      turnTo(to);
+      return load.holdForce(place) * ratio;
+    },
+    inertia: (to) => {
+      turnTo(to);
+      return Math.max(load.inertia(place) * ratio ** 2, 1e-12);
+    },
+    rope: load.rope,
+  };
+}
 
 /** The move of a servo: as fast as it goes, standing at the end. Places and speeds are those of the output. */
 export function servoRun(path: ServoPath): Run {
