@@ -4,6 +4,7 @@ import type { Change } from '../../plan/document/change.js';
 import { choiceAt, mechanismById } from '../../plan/document/place.js';
 import type { Stage } from '../../plan/document/stage.js';
 import { currentChoice, type Plan } from '../../plan/document/plan.js';
+import { MECHANISM_JOBS } from '../../path/job/table.js';
 import { resolvePath } from '../../path/resolve/resolvePath.js';
 import type { Dimension } from '../../plan/words/dimension.js';
 import type { CorrectedFigure } from '../trials/trial.js';
@@ -14,9 +15,6 @@ export interface CorrectedMechanism {
   readonly changes: readonly Change[];
   readonly figures: readonly CorrectedFigure[];
 }
-
-/** Outputs that carry their own friction, N·m. */
-const OWN_FRICTION: readonly string[] = ['flywheel', 'turntable', 'arm'];
 
 /**
  * What a trial of a whole mechanism puts right in it: what its train loses (shared by its stages in proportion to what each
@@ -59,7 +57,9 @@ export function correctMechanism(
     ]);
   const friction = foundIn(conclusion, 'frictionTorque');
   const own: MeasuredFigure | undefined =
-    source.trial.said['turns'] === 'the whole mechanism' && OWN_FRICTION.includes(output.kind) ? friction : undefined;
+    source.trial.said['turns'] === 'the whole mechanism' && MECHANISM_JOBS[mechanism.kind].ownFriction
+      ? friction
+      : undefined;
   if (own && own.value > 0) {
     const before = 'friction' in output ? output.friction?.si : undefined;
     put('friction of what turns', 'torque', before, own, [...at, 'output', 'friction']);

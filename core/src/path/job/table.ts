@@ -30,23 +30,31 @@ const KINDS = {
   stride,
 } satisfies { readonly [K in JobKind]: { readonly output: Output['kind'] } };
 
-/** The jobs a kind of mechanism does, the first one first, those it may do beside them, and what it ends in. */
-export const MECHANISM_JOBS: Readonly<
-  Record<
-    MechanismKind,
-    { readonly jobs: readonly JobKind[]; readonly also?: readonly JobKind[]; readonly output: Output['kind'] }
-  >
-> = {
-  'drive-base': { jobs: ['sprint', 'push'], also: ['skid'], output: 'wheels' },
-  lift: { jobs: ['raise'], output: 'drum' },
-  arm: { jobs: ['swing'], output: 'arm' },
-  climb: { jobs: ['haul'], output: 'drum' },
-  thrower: { jobs: ['throw'], output: 'flywheel' },
-  roller: { jobs: ['convey'], output: 'roller' },
-  turntable: { jobs: ['turn'], output: 'turntable' },
-  carriage: { jobs: ['slide'], output: 'carriage' },
-  grip: { jobs: ['grip'], output: 'grip' },
-  leg: { jobs: ['stride'], output: 'leg' },
+interface MechanismJobs {
+  /** The first one first. */
+  readonly jobs: readonly JobKind[];
+  /** Those it may do beside them. */
+  readonly also?: readonly JobKind[];
+  /** What it ends in. */
+  readonly output: Output['kind'];
+  /** It rolls or spins on, and has no end to stop at. */
+  readonly endless: boolean;
+  /** What turns has a friction of its own, which a trial of the whole mechanism finds. */
+  readonly ownFriction: boolean;
+}
+
+/** What a kind of mechanism does. */
+export const MECHANISM_JOBS: Readonly<Record<MechanismKind, MechanismJobs>> = {
+  'drive-base': { jobs: ['sprint', 'push'], also: ['skid'], output: 'wheels', endless: true, ownFriction: false },
+  lift: { jobs: ['raise'], output: 'drum', endless: false, ownFriction: false },
+  arm: { jobs: ['swing'], output: 'arm', endless: false, ownFriction: true },
+  climb: { jobs: ['haul'], output: 'drum', endless: false, ownFriction: false },
+  thrower: { jobs: ['throw'], output: 'flywheel', endless: true, ownFriction: true },
+  roller: { jobs: ['convey'], output: 'roller', endless: true, ownFriction: false },
+  turntable: { jobs: ['turn'], output: 'turntable', endless: false, ownFriction: true },
+  carriage: { jobs: ['slide'], output: 'carriage', endless: false, ownFriction: false },
+  grip: { jobs: ['grip'], output: 'grip', endless: false, ownFriction: false },
+  leg: { jobs: ['stride'], output: 'leg', endless: false, ownFriction: false },
 };
 
 /**

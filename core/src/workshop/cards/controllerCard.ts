@@ -2,12 +2,12 @@ import { CELLS } from '../../models/pack/cells.js';
 import type { MechanismKind } from '../../plan/document/load.js';
 import { currentChoice, type DcDrive, type Mechanism, type Plan } from '../../plan/document/plan.js';
 import type { Stage } from '../../plan/document/stage.js';
+import { MECHANISM_JOBS } from '../../path/job/table.js';
 import type { DcPath } from '../../path/powerpath/path.js';
 import { amount, say } from '../../plan/words/phrase.js';
 import { figureLine, type CardLine, type SetupCard } from './card.js';
 
 const FULL_TURN = 2 * Math.PI;
-const ENDLESS: readonly MechanismKind[] = ['drive-base', 'roller', 'thrower'];
 
 /** Two outer wheels that mesh turn against each other; a wheel between them, a chain or a belt turns with. */
 export const senseOf = (stages: readonly Stage[]): 1 | -1 =>
@@ -95,7 +95,7 @@ export function encoderLines(path: DcPath, stages: readonly Stage[]): readonly C
 
 /** Where it has gone as far as it should, as people count it; what rolls on, or spins, has no end to stop at. */
 const stopOf = ({ travel, perCoordinate }: DcPath['asked'], kind: MechanismKind): number | undefined =>
-  travel !== undefined && Number.isFinite(travel) && !ENDLESS.includes(kind) ? travel * perCoordinate : undefined;
+  travel !== undefined && Number.isFinite(travel) && !MECHANISM_JOBS[kind].endless ? travel * perCoordinate : undefined;
 
 const NO_RAMP = 'Without a ramp the pack dips and teeth take a knock.';
 
