@@ -31,15 +31,12 @@ export default defineConfigWithVueTs(
     },
   },
   {
-    // What is longer is more than one thing. The rooms of core that are not named have some left.
-    files: [
-      'contract/src/**/*.ts',
-      'server/src/**/*.ts',
-      'cli/src/**/*.ts',
-      'core/src/plan/**/*.ts',
-      'core/src/models/**/*.ts',
-      'core/src/path/**/*.ts',
-      'core/src/workshop/**/*.ts',
+    // What is longer is more than one thing. Three loops of core, whose steps share what they know, are not cut yet.
+    files: ['contract/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts', 'core/src/**/*.ts'],
+    ignores: [
+      'core/src/choose/shortlist/search.ts',
+      'core/src/match/lanes/march.ts',
+      'core/src/match/robotMends/robotMends.ts',
     ],
     rules: { 'max-lines-per-function': ['error', { max: 60, skipComments: true }] },
   },

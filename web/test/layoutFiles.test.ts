@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { DRAWING_LAYERS, plateHoles, resolvePath, trainLayout, trainShapes, type Plan } from '@rough-gear/core';
 import DxfParser from 'dxf-parser';
 import { PDFDocument } from 'pdf-lib';
+import { inflateSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
 import { holeTemplate } from '../src/views/mechanism/train/files/holeTemplate.js';
 import { layoutDxf } from '../src/views/mechanism/train/files/layoutDxf.js';
@@ -117,6 +118,30 @@ describe('the SVG file', () => {
   });
 });
 
+/** What the first page of a PDF draws, in its own words. */
+async function drawnOn(bytes: Uint8Array): Promise<string> {
+  const read = await PDFDocument.load(bytes);
+  return read
+    .getPage(0)
+    .node.normalizedEntries()
+    .Contents!.asArray()
+    .map((ref) => read.context.lookup(ref) as unknown as { getContents(): Uint8Array })
+    .map((stream) => inflateSync(stream.getContents()).toString('latin1'))
+    .join('\n');
+}
+
+/** Circles of a page: middle and radius, in points. Each is a beginning and four curves. */
+function circlesIn(text: string): readonly { readonly x: number; readonly y: number; readonly r: number }[] {
+  const number = String.raw`-?[\d.]+`;
+  const curve = String.raw`(?:${number} ){6}c\s+`;
+  return [...text.matchAll(new RegExp(String.raw`(${number}) (${number}) m\s+((?:${curve}){4})`, 'g'))].map((found) => {
+    const ends = [...found[3]!.matchAll(new RegExp(String.raw`(${number}) (${number}) c`, 'g'))];
+    const [xs, ys] = [1, 2].map((i) => ends.map((end) => Number(end[i])));
+    const middle = (all: readonly number[]): number => (Math.min(...all) + Math.max(...all)) / 2;
+    return { x: middle(xs!), y: middle(ys!), r: (Math.max(...xs!) - Math.min(...xs!)) / 2 };
+  });
+}
+
 describe('the hole template', () => {
   const PT = 72 / 25.4;
 
@@ -153,19 +178,29 @@ describe('the hole template', () => {
   it('draws its check line of 100 mm and a circle for every hole, as the page itself says', async () => {
     const { layout } = layoutOf('lift');
     const { bytes } = await holeTemplate(layout, 'Mast lift → œuvre');
-    const read = await PDFDocument.load(bytes);
-    const contents = read.getPage(0).node.normalizedEntries().Contents!;
-    const { inflateSync } = await import('node:zlib');
-    const text = contents
-      .asArray()
-      .map((ref) => read.context.lookup(ref) as unknown as { getContents(): Uint8Array })
-      .map((stream) => inflateSync(stream.getContents()).toString('latin1'))
-      .join('\n');
+    const text = await drawnOn(bytes);
     const lines = [...text.matchAll(/([\d.]+) ([\d.]+) m\s+([\d.]+) ([\d.]+) l/g)].map((found) =>
       found.slice(1).map(Number),
     );
     expect(lines.some(([x1, y1, x2, y2]) => Math.abs(x2! - x1! - 100 * PT) < 1e-6 && y1 === y2)).toBe(true);
     // Four curves make a circle.
     expect([...text.matchAll(/\sc\n/g)]).toHaveLength(4 * plateHoles(layout, undefined).length);
+  });
+
+  it('has its holes as far apart on the paper, and as large, as in the plate', async () => {
+    for (const id of ['lift', 'drive', 'arm'] as const) {
+      const { layout } = layoutOf(id);
+      const holes = plateHoles(layout, undefined);
+      const { bytes, pages } = await holeTemplate(layout, id);
+      expect(pages).toBe(1);
+      const circles = circlesIn(await drawnOn(bytes));
+      expect(circles).toHaveLength(holes.length);
+      holes.forEach((hole, i) => {
+        expect(circles[i]!.r / PT).toBeCloseTo(1000 * hole.radius, 3);
+        // Millimetres between this hole and the first, whichever way the sheet was turned.
+        const apart = Math.hypot(circles[i]!.x - circles[0]!.x, circles[i]!.y - circles[0]!.y) / PT;
+        expect(apart).toBeCloseTo(1000 * Math.hypot(hole.x - holes[0]!.x, hole.y - holes[0]!.y), 2);
+      });
+    }
   });
 });

@@ -76,50 +76,70 @@ export function stepMachines(
   const rows: { label: string; id: string; changes: readonly Change[]; pulleys: number }[] = [
     { id: 'own', label: `as it is: ${own.name}`, changes: [], pulleys: stages.length - screws.length },
   ];
-  const swap = (part: Shelved, total: number): readonly Change[] => {
-    const driver = driverFor(part.part as StepperPart | StepServoPart, full, shelf);
-    const ids = { motor: freshId(plan, 'step-motor'), driver: freshId(plan, 'step-driver') };
-    const pulleys: readonly Stage[] =
-      total === 1
-        ? []
-        : [
-            {
-              id: 's1',
-              kind: 'ratio',
-              name: 'Pulleys',
-              ratio: quantityOf(total, `${total}:1`),
-              efficiency: quantityOf(0.97, '97 %', 'typical'),
-            },
-          ];
-    const changed: StepDrive = {
-      ...drive,
-      motor: ids.motor,
-      driver: driver ? ids.driver : drive.driver,
-      steps: part.part.kind === 'stepper' ? 8 : 3200,
-    };
-    const { setCurrent: _own, ...rest } = changed;
-    return [
-      { at: ['parts', ids.motor], to: { part: part.part, shelfId: part.id, shelfRevision: part.revision } },
-      ...(driver
-        ? [{ at: ['parts', ids.driver], to: { part: driver.part, shelfId: driver.id, shelfRevision: driver.revision } }]
-        : []),
-      { at: [...design.choiceAt, 'drive'], to: rest },
-      { at: [...design.choiceAt, 'stages'], to: [...pulleys, ...screws] },
-      { at: [...design.choiceAt, 'tuning'], to: total === 1 ? undefined : 's1' },
-    ];
-  };
+  const place: Place = { plan, choiceAt: design.choiceAt, drive, screws, full, shelf };
   if (stepper)
-    rows.push({ id: 'direct', label: `${stepper.part.name}, on the shaft`, changes: swap(stepper, 1), pulleys: 0 });
+    rows.push({
+      id: 'direct',
+      label: `${stepper.part.name}, on the shaft`,
+      changes: swappedTo(stepper, 1, place),
+      pulleys: 0,
+    });
   if (servo)
     reductions.forEach((total, i) =>
       rows.push({
         id: `servo-${i}`,
         label: `${servo.part.name}, ${total}:1`,
-        changes: swap(servo, total),
+        changes: swappedTo(servo, total, place),
         pulleys: total === 1 ? 0 : 1,
       }),
     );
   return rows.map(({ pulleys, ...row }) => rowOf(plan, mechanismId, jobId, row, pulleys * pulleyPrice));
+}
+
+/** Where another motor is put in. */
+interface Place {
+  readonly plan: Plan;
+  readonly choiceAt: Change['at'];
+  readonly drive: StepDrive;
+  /** What stays of the stages. */
+  readonly screws: readonly Stage[];
+  /** The pack's volts when it is full. */
+  readonly full: number;
+  readonly shelf: readonly Shelved[];
+}
+
+/** Another motor with a driver that fits it, geared down by a total; what the driver was set to is not the new one's. */
+function swappedTo(part: Shelved, total: number, place: Place): readonly Change[] {
+  const { plan, choiceAt, drive, screws, full, shelf } = place;
+  const driver = driverFor(part.part as StepperPart | StepServoPart, full, shelf);
+  const ids = { motor: freshId(plan, 'step-motor'), driver: freshId(plan, 'step-driver') };
+  const pulleys: readonly Stage[] =
+    total === 1
+      ? []
+      : [
+          {
+            id: 's1',
+            kind: 'ratio',
+            name: 'Pulleys',
+            ratio: quantityOf(total, `${total}:1`),
+            efficiency: quantityOf(0.97, '97 %', 'typical'),
+          },
+        ];
+  const { setCurrent: _own, ...changed } = {
+    ...drive,
+    motor: ids.motor,
+    driver: driver ? ids.driver : drive.driver,
+    steps: part.part.kind === 'stepper' ? 8 : 3200,
+  };
+  return [
+    { at: ['parts', ids.motor], to: { part: part.part, shelfId: part.id, shelfRevision: part.revision } },
+    ...(driver
+      ? [{ at: ['parts', ids.driver], to: { part: driver.part, shelfId: driver.id, shelfRevision: driver.revision } }]
+      : []),
+    { at: [...choiceAt, 'drive'], to: changed },
+    { at: [...choiceAt, 'stages'], to: [...pulleys, ...screws] },
+    { at: [...choiceAt, 'tuning'], to: total === 1 ? undefined : 's1' },
+  ];
 }
 
 function rowOf(

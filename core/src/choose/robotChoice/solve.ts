@@ -60,6 +60,16 @@ interface Programme {
   readonly binaries: readonly string[];
 }
 
+/** What an option adds to the ceilings, besides its pieces. */
+const addedBy = ({ mass, price, motors, slots, charge, peak }: Choosable): Record<string, number> => ({
+  mass: mass ?? 0,
+  price,
+  motors,
+  slots,
+  charge,
+  peak,
+});
+
 /** The question as an integer programme: an option is taken or not, one of each mechanism. */
 function programmeOf(question: JointQuestion, without: readonly Cut[]): Programme {
   const { options, ceilings, want } = question;
@@ -98,15 +108,7 @@ function programmeOf(question: JointQuestion, without: readonly Cut[]): Programm
       if (option.mass === undefined && massCounts(question)) continue;
       const id = idOf(m, o);
       binaries.push(id);
-      const row: Record<string, number> = {
-        [`one ${m}`]: 1,
-        mass: option.mass ?? 0,
-        price: option.price,
-        motors: option.motors,
-        slots: option.slots,
-        charge: option.charge,
-        peak: option.peak,
-      };
+      const row = { [`one ${m}`]: 1, ...addedBy(option) };
       for (const { key, count, price } of option.pieces)
         if (counted(key)) row[`have ${key}`] = (row[`have ${key}`] ?? 0) + count;
         else row['price']! += count * (price ?? 0);

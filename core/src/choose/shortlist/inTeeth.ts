@@ -59,19 +59,8 @@ export function* inTeeth(
 
   const wanted = open.ratio!.si;
   const stock: readonly Stock[] = shelf.flatMap(({ id, part }) => (part.kind === 'series' ? [{ id, part }] : []));
-  const search = searchTrains(stock, {
-    from: wanted * (1 - teeth.within),
-    to: wanted * (1 + teeth.within),
-    wanted,
-    kinds: teeth.kinds,
-    mostStages: teeth.mostStages,
-    sense: 'either',
-    leastTeeth: teeth.leastTeeth,
-    by: 'nearest',
-    most: JUDGED,
-    carry: torqueToCarry(changed, mechanism, 1),
-    motors: found.motors,
-  });
+  const carry = torqueToCarry(changed, mechanism, 1);
+  const search = searchTrains(stock, { ...nearTo(wanted, teeth), carry, motors: found.motors });
   let latest = search.next();
   while (!latest.done) {
     yield { designs, fallen: fallen.groups(), done: false };
@@ -105,6 +94,20 @@ export function* inTeeth(
   }
   return { designs, fallen: fallen.groups(), done: true };
 }
+
+/** Trains within so much of a total, the nearest first. */
+const nearTo = (wanted: number, { within, kinds, mostStages, leastTeeth }: TeethQuery) =>
+  ({
+    from: wanted * (1 - within),
+    to: wanted * (1 + within),
+    wanted,
+    kinds,
+    mostStages,
+    leastTeeth,
+    sense: 'either',
+    by: 'nearest',
+    most: JUDGED,
+  }) as const;
 
 const keyOf = (found: Found, train: TrainFound): string => `${found.key}\n${trainWords(train)}`;
 

@@ -54,8 +54,7 @@ export function resolveStep(begun: Begun, drive: StepDrive): StepPath {
   const ramp = drive.ramp !== 'at once';
   const commanded = commandedMotion(loadSide.asked, ramp);
   const { engaged, lead } = readEngaged(drive, loadSide, driveAt, collect);
-  const first = resolveFirstStage(begun);
-  const shaft = collect.takeOptional('motor.shaftDiameter', motorPart.shaftDiameter, [...motorAt, 'shaftDiameter']);
+  const fitting = readFitting(begun, motorPart, motorAt);
   return asPath<StepPath, 'asked' | 'fitting'>(loadSide, {
     // The pulses say how fast it goes: rungs and chart speak of the same motion.
     asked: Object.assign(
@@ -81,15 +80,15 @@ export function resolveStep(begun: Begun, drive: StepDrive): StepPath {
     lead,
     restVoltage: supply.restVoltage,
     supplyResistance: supply.supplyResistance,
-    fitting: {
-      bore: first.bore,
-      stageMount: first.stageMount,
-      shaft,
-      mount: motorPart.mount,
-      timed: false,
-      against: false,
-    },
+    fitting,
   });
+}
+
+/** What its shaft goes into, and its face onto. */
+function readFitting(begun: Begun, part: StepperPart | StepServoPart, at: Place): StepPath['fitting'] {
+  const { bore, stageMount } = resolveFirstStage(begun);
+  const shaft = begun.collect.takeOptional('motor.shaftDiameter', part.shaftDiameter, [...at, 'shaftDiameter']);
+  return { bore, stageMount, shaft, mount: part.mount, timed: false, against: false };
 }
 
 const DEFAULT_LINES = 600;
