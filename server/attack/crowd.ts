@@ -1,9 +1,8 @@
-import { randomUUID } from 'node:crypto';
 import { connect, createServer, type AddressInfo } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { etagOf, type DiaryNews, type StoredTrial } from '@rough-gear/contract';
-import type { Trial } from '@rough-gear/core';
 import { within, type Attack } from './attack.js';
+import { begunTrial, tick } from './samples.js';
 import { heron, newFolder, savedIn, Target } from './server.js';
 
 /** 95 of 100 ticks, and saves, are answered within so many ms on two cores that are otherwise quiet. */
@@ -12,18 +11,6 @@ const TICK_EVERY_MS = 2000;
 const MOST_GROWTH = 150e6;
 /** A diary as it is after some seasons. */
 const OLD_ENTRIES = 6000;
-
-const tick = (match: number) => ({
-  id: randomUUID(),
-  at: '2026-11-28T09:00:00Z',
-  who: 'Ada',
-  kind: 'checked',
-  match,
-  check: 'chain of the arm',
-  state: 'fine',
-  asks: 'nothing',
-  note: '',
-});
 
 /** A contest: phones that tick, people who plan, trials that are written while rigs send. */
 export const crowd: Attack = {
@@ -85,19 +72,7 @@ export const crowd: Attack = {
       const socket = connect(target.port, '127.0.0.1');
       socket.on('error', () => undefined).resume();
       socket.write(`GET /api/rig/lines HTTP/1.1\r\nHost: 127.0.0.1:${target.port}\r\n\r\n`);
-      const trial: Trial = {
-        kind: 'pack',
-        subject: { name: `pack ${i}` },
-        startedAt: '2026-11-30T17:00:00Z',
-        who: '',
-        used: '',
-        note: '',
-        given: {},
-        said: {},
-        readings: { current: [], voltage: [] },
-        rowIds: [],
-        struck: [],
-      };
+      const trial = begunTrial(`pack ${i}`);
       const stored = (await (await target.send('POST', '/trials', trial)).json()) as StoredTrial;
       const rows: number[] = [];
       for (let { revision } = stored; going();) {

@@ -3,21 +3,10 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import { etagOf, type DiaryNews, type StoredTrial } from '@rough-gear/contract';
 import { mergeTrials, rowIdsOf, type DiaryEntry, type Trial } from '@rough-gear/core';
 import type { Attack } from './attack.js';
+import { begunTrial } from './samples.js';
 import { newFolder, Target } from './server.js';
 
-const begun: Trial = {
-  kind: 'pack',
-  subject: { name: 'a pack' },
-  startedAt: '2026-11-30T17:00:00Z',
-  who: '',
-  used: '',
-  note: '',
-  given: {},
-  said: {},
-  readings: { current: [], voltage: [] },
-  rowIds: [],
-  struck: [],
-};
+const begun = begunTrial('a pack');
 const added = (trial: Trial, id: string): Trial => ({
   ...trial,
   readings: {

@@ -1,7 +1,7 @@
-import { randomUUID } from 'node:crypto';
-import type { Trial } from '@rough-gear/core';
+import type { DiaryEntry, Trial } from '@rough-gear/core';
 import { zipSync, strToU8 } from 'fflate';
 import type { Attack } from './attack.js';
+import { tick } from './samples.js';
 import { heron, savedIn, Target } from './server.js';
 
 /** So long nothing else is answered at most, ms. */
@@ -29,18 +29,7 @@ const manifest = { format: 'rough-gear-archive', version: 1, madeAt: '2026-03-01
 const bomb = (count: number): Uint8Array =>
   zipSync({ 'archive.json': strToU8(JSON.stringify(manifest)), 'plans/a.json': strToU8(`[${'{},'.repeat(count)}{}]`) });
 
-const ticks = (count: number, match: number): object[] =>
-  Array.from({ length: count }, () => ({
-    id: randomUUID(),
-    at: '2026-11-28T09:00:00Z',
-    who: 'Ada',
-    kind: 'checked',
-    match,
-    check: 'chain of the arm',
-    state: 'fine',
-    asks: 'nothing',
-    note: '',
-  }));
+const ticks = (count: number): readonly DiaryEntry[] => Array.from({ length: count }, () => tick(1));
 
 /** Whatever is large, or made to take long: it is read, or refused, and nobody else stands still meanwhile. */
 export const parsers: Attack = {
@@ -106,8 +95,8 @@ export const parsers: Attack = {
     await during('archive of twelve million objects', [200], () =>
       target.send('POST', '/archive', packed, { 'Content-Type': 'application/zip' }),
     );
-    const all: object[][] = [];
-    for (let left = of(19_000); left > 0; left -= 2000) all.push(ticks(Math.min(2000, left), 1));
+    const all: (readonly DiaryEntry[])[] = [];
+    for (let left = of(19_000); left > 0; left -= 2000) all.push(ticks(Math.min(2000, left)));
     for (const entries of all)
       await during('2 000 lines of a diary', [200], () => target.send('POST', `/diary/${id}`, { entries }));
     await during('the same again', [200], () => target.send('POST', `/diary/${id}`, { entries: all[0] }));
