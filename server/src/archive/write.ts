@@ -61,18 +61,22 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
 }
 
 /** A plan with all its saves as JSON; each save is written by itself, and others go on between two. */
-const planOf = (data: Database, id: string): Promise<string | undefined> =>
-  data.read(async (manager) => {
-    const row = await manager.findOneBy(PlanEntity, { id });
-    if (!row) return undefined;
-    const { name, revision, savedAt, deletedAt } = row;
-    const saves: string[] = [];
-    for (const one of await manager.find(RevisionEntity, { where: { planId: id }, order: { revision: 'ASC' } })) {
-      saves.push(JSON.stringify({ revision: one.revision, savedAt: one.savedAt, document: one.document }));
-      await setImmediate();
-    }
-    return jsonWith({ id, name, revision, savedAt, deletedAt }, { revisions: `[${saves.join(',')}]` });
+async function planOf(data: Database, id: string): Promise<string | undefined> {
+  const found = await data.read(async (manager) => {
+    const plan = await manager.findOneBy(PlanEntity, { id });
+    return (
+      plan && { plan, all: await manager.find(RevisionEntity, { where: { planId: id }, order: { revision: 'ASC' } }) }
+    );
   });
+  if (!found) return undefined;
+  const { name, revision, savedAt, deletedAt } = found.plan;
+  const saves: string[] = [];
+  for (const one of found.all) {
+    saves.push(JSON.stringify({ revision: one.revision, savedAt: one.savedAt, document: one.document }));
+    await setImmediate();
+  }
+  return jsonWith({ id, name, revision, savedAt, deletedAt }, { revisions: `[${saves.join(',')}]` });
+}
 
 const shelfOf = async (data: Database): Promise<string> => {
   const rows = await new ShelfStore(data).rows(undefined, true);
