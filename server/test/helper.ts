@@ -5,6 +5,7 @@ import type { Plan } from '@rough-gear/core';
 import { pino } from 'pino';
 import type { LiveAccess } from '../src/access/accessFile.js';
 import { createApp } from '../src/app.js';
+import { Unpacker } from '../src/archive/unpacker.js';
 import { DailyBackups } from '../src/backup/daily.js';
 import { DiaryStore } from '../src/diary/store.js';
 import { openData } from '../src/db/open.js';
@@ -13,7 +14,8 @@ import { judge } from '../src/judging/judge.js';
 import type { Judge } from '../src/judging/judgeThread.js';
 import { Summaries } from '../src/judging/summaries.js';
 import { PlanStore } from '../src/plans/store.js';
-import { readHere } from '../src/reading/reader.js';
+import { answer } from '../src/reading/questions.js';
+import type { Reader } from '../src/reading/reader.js';
 import { ShelfStore } from '../src/shelf/store.js';
 import { TrialStore } from '../src/trials/store.js';
 
@@ -26,6 +28,16 @@ export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'rough-g
 /** Judges in this very thread: for tests that want no other. */
 export const judgeHere: Judge = {
   judge: (text) => Promise.resolve(judge(text)),
+  close: () => Promise.resolve(),
+};
+
+/** Reads in this very thread, too. */
+const readHere: Reader = {
+  ask: (question, ...about) => Promise.resolve(answer(question, about)),
+  archive: () => {
+    const unpacker = new Unpacker();
+    return { push: (piece) => Promise.resolve(unpacker.push(piece)), close: () => Promise.resolve() };
+  },
   close: () => Promise.resolve(),
 };
 

@@ -47,9 +47,14 @@ describe('Reading', () => {
     expect(odd.ok && odd.value.changed).toBeUndefined();
   });
 
+  it('takes an archive for none whose first file is no JSON', () => {
+    expect(readArchiveFile('archive.json', bytes('hello'), true)).toMatchObject({ is: 'no archive' });
+    expect(readArchiveFile('plans/a.json', bytes('hello'), false)).toMatchObject({ is: 'refused' });
+  });
+
   it('takes an archive’s file for none that holds twelve million lists', () => {
     const file = readArchiveFile('plans/a.json', bytes(`[${'{},'.repeat(2_100_000)}{}]`), false);
-    expect(file).toEqual({ is: 'refused', why: 'plans/a.json: the file holds more than 2000000 lists and objects' });
+    expect(file).toEqual({ is: 'refused', why: 'plans/a.json: the file holds more than 2000000 lists and objects.' });
   });
 });
 

@@ -1,5 +1,5 @@
 import { takingSchema, trialSchema } from '@rough-gear/contract/bench';
-import { putAwaySchema, diarySchema } from '@rough-gear/contract/diary';
+import { diarySchema, putAwaySchema } from '@rough-gear/contract/diary';
 import type { DiaryEntry, Taking, Trial } from '@rough-gear/core';
 import Joi from 'joi';
 

@@ -4,7 +4,8 @@ import { textProblems } from '@rough-gear/contract/text';
 import type { DiaryEntry, Part } from '@rough-gear/core';
 import type Joi from 'joi';
 import { planText } from '../plans/reading.js';
-import { beyond, type Limits } from '../reading/limits.js';
+import { jsonOf } from '../reading/json.js';
+import type { Limits } from '../reading/limits.js';
 import { trialText, type BookTrial } from '../trials/reading.js';
 import {
   diaryFileSchema,
@@ -57,18 +58,16 @@ const refusal = (why: string): FileRead => ({ is: 'refused', why });
 /** One file of an archive, by its name; the first of all says what it is. */
 export function readArchiveFile(name: string, bytes: Uint8Array, first: boolean): FileRead {
   const called = name.slice(0, LONGEST_NAME_SAID);
-  const tooMuch = beyond(bytes, LIMITS);
-  const value = tooMuch === undefined ? parsed(bytes) : undefined;
+  const json = jsonOf(bytes, LIMITS);
   if (first) {
     if (name !== MANIFEST) return { is: 'no archive' };
-    const { error } = manifestSchema.validate(value);
+    const { error } = manifestSchema.validate(json.ok ? json.value : undefined, { presence: 'required' });
     return error ? { is: 'no archive', detail: error.message } : { is: 'manifest' };
   }
-  if (tooMuch !== undefined) return refusal(`${called}: ${tooMuch}`);
+  if (!json.ok) return refusal(`${called}: ${(json.refused.detail ?? json.refused.title).slice(0, LONGEST_SAID)}`);
   const as = <T>(schema: Joi.Schema<T>, then: (value: T) => FileRead): FileRead => {
-    const { error, value: read } = schema.validate(value, { convert: false });
-    if (!error && read !== undefined) return then(read as T);
-    return refusal(`${called}: ${(error?.message ?? 'it is not JSON').slice(0, LONGEST_SAID)}`);
+    const { error, value: read } = schema.validate(json.value, { convert: false });
+    return error ? refusal(`${called}: ${error.message.slice(0, LONGEST_SAID)}`) : then(read as T);
   };
   if (name === SHELF) return as(shelfFileSchema, shelfOf);
   if (name.startsWith('plans/')) return as(planFileSchema, planOf);
@@ -87,14 +86,6 @@ export function readArchiveFile(name: string, bytes: Uint8Array, first: boolean)
         : { is: 'diary', planId, entries, putAway };
     });
   return refusal(`${called}: nothing this version knows`);
-}
-
-function parsed(bytes: Uint8Array): unknown {
-  try {
-    return JSON.parse(new TextDecoder().decode(bytes));
-  } catch {
-    return undefined;
-  }
 }
 
 function shelfOf(parts: readonly ArchivedPart[]): FileRead {

@@ -44,11 +44,6 @@ export class DiaryStore {
     private readonly now: () => string = () => new Date().toISOString(),
   ) {}
 
-  /** The whole diary, in the order in which it was received; `undefined` where there is no such robot. */
-  async of(planId: string): Promise<readonly DiaryEntry[] | undefined> {
-    return (await this.news(planId))?.entries.map((entry) => JSON.parse(entry) as DiaryEntry);
-  }
-
   /** What is new since a cursor, or all of it where that is unknown here, as after a restore. */
   async news(planId: string, since?: string): Promise<News | undefined> {
     return this.data.read(async (manager) =>

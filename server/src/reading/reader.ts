@@ -1,8 +1,7 @@
 import type { FileRead } from '../archive/reading.js';
-import { Unpacker } from '../archive/unpacker.js';
 import { HttpProblem } from '../http/problem.js';
 import { Thread, threadAt } from '../threads/thread.js';
-import { answer, type Question, type Questions } from './questions.js';
+import type { Question, Questions } from './questions.js';
 import type { Read } from '../read.js';
 
 /** Reads what came from outside, somewhere. */
@@ -69,16 +68,6 @@ export class ReadingThreads implements Reader {
     await Promise.all([this.small.close(), this.large.close()]);
   }
 }
-
-/** Reads in this very thread: what is called once, and tests. */
-export const readHere: Reader = {
-  ask: (question, ...about) => Promise.resolve(answer(question, about)),
-  archive: () => {
-    const unpacker = new Unpacker();
-    return { push: (piece) => Promise.resolve(unpacker.push(piece)), close: () => Promise.resolve() };
-  },
-  close: () => Promise.resolve(),
-};
 
 /** What was read; thrown where it was refused. */
 export async function sound<T>(reading: Promise<Read<T>>): Promise<T> {
