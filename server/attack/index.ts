@@ -9,6 +9,7 @@ import { plans } from './fuzz.js';
 import { kill } from './kill.js';
 import { slow, strangers } from './network.js';
 import { parsers } from './parsers.js';
+import { tabs } from './tabs.js';
 import { fleet, writers } from './writers.js';
 
 /** Every attack, in the order in which they are made. */
@@ -17,6 +18,7 @@ export const ATTACKS: readonly Attack[] = [
   copies,
   fullDisk,
   writers,
+  tabs,
   devices,
   crowd,
   fleet,

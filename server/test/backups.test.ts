@@ -10,6 +10,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import Sqlite from 'better-sqlite3';
 import type { Backup, DataState } from '@rough-gear/contract';
 import request from 'supertest';
@@ -121,6 +122,22 @@ describe('A backup', () => {
     expect(names(file)).toContain('before');
     expect(readdirSync(backupFolder(folder))).toEqual([backup.name]);
     expect(backup.bytes).toBe(readFileSync(file).length);
+  });
+
+  it('is whole where a long change is half done as it is asked for', async () => {
+    const { plans, data, folder } = await testApp();
+    await plans.create(planText({ ...heron, name: 'before' }));
+    let goOn = (): void => undefined;
+    const halfDone = new Promise<void>((done) => (goOn = done));
+    const writing = data.write(async (manager) => {
+      await manager.query(`UPDATE "plan" SET "name" = 'after'`);
+      await halfDone;
+    });
+    const making = makeBackup(folder, 'by-hand', (file) => data.copyTo(file));
+    await sleep(50);
+    goOn();
+    await writing;
+    expect(names(join(backupFolder(folder), (await making).name))).toEqual(['after']);
   });
 
   it('goes on where a change that failed had the connection closed under it', async () => {

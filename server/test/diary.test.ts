@@ -72,6 +72,14 @@ describe('the diary of a robot', () => {
     await post([full[1]!, tick('rope', '2026-11-28T09:00:00Z')]).expect(409);
   });
 
+  it('tells a long diary in pieces that make one whole, and of one that was asked about halfway the rest', async () => {
+    const many = Array.from({ length: 1501 }, (_, i) => tick(`bolt ${i}`, '2026-11-28T09:00:00Z'));
+    const { cursor } = (await post(many.slice(0, 700)).expect(200)).body as DiaryNews;
+    const rest = (await post(many.slice(700), cursor).expect(200)).body as DiaryNews;
+    expect([rest.whole, asWritten(rest.entries)]).toEqual([false, many.slice(700)]);
+    expect(await read()).toEqual(many);
+  });
+
   it('goes by when an entry came, not by a clock that is years off', async () => {
     const wrong = { ...tick('chain', '2999-01-01T00:00:00Z'), state: 'fault', asks: 'a trial' } as DiaryEntry;
     const forged = { ...wrong, receivedAt: '2999-01-02T00:00:00Z' };

@@ -16,6 +16,8 @@ class Stand {
   revision = 1;
   document: Plan = heron;
   away = false;
+  /** Takes saves, and what it answers is lost on its way. */
+  losesAnswers = false;
   /** Answers saves with this status in place of taking them. */
   refuses: number | undefined;
   saves = 0;
@@ -42,6 +44,7 @@ class Stand {
       this.document = JSON.parse(body!) as Plan;
       this.revision++;
       this.saves++;
+      if (this.losesAnswers) throw new TypeError('fetch failed');
     }
     return this.answer(200, this.stored());
   };
@@ -228,6 +231,38 @@ describe('the open plan', () => {
     plan.keepMine();
     await vi.advanceTimersByTimeAsync(1000);
     expect([plan.state, stand.document.name, stand.revision]).toEqual(['home', 'Mine', 5]);
+  });
+
+  it('goes on from its own save whose answer was lost, as it was or changed since', async () => {
+    const plan = await opened();
+    stand.losesAnswers = true;
+    plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(1000);
+    expect([plan.state, stand.document.name, stand.saves]).toEqual(['away', 'Hen', 1]);
+    stand.losesAnswers = false;
+    await vi.advanceTimersByTimeAsync(3000);
+    expect([plan.state, stand.saves]).toEqual(['home', 1]);
+
+    stand.losesAnswers = true;
+    plan.commit(rename('Stork'));
+    await vi.advanceTimersByTimeAsync(1000);
+    plan.commit(rename('Crane'));
+    await vi.advanceTimersByTimeAsync(3000);
+    stand.losesAnswers = false;
+    await vi.advanceTimersByTimeAsync(3000);
+    expect([plan.state, stand.document.name, stand.revision]).toEqual(['home', 'Crane', 4]);
+  });
+
+  it('does not take the save of somebody else for its own, whatever answer was lost', async () => {
+    const plan = await opened();
+    stand.losesAnswers = true;
+    plan.commit(rename('Hen'));
+    await vi.advanceTimersByTimeAsync(1000);
+    stand.losesAnswers = false;
+    stand.revision++;
+    stand.document = { ...heron, name: 'Theirs' };
+    await vi.advanceTimersByTimeAsync(3000);
+    expect([plan.state, plan.stored!.document.name, stand.document.name]).toEqual(['clash', 'Theirs', 'Theirs']);
   });
 
   it('saves nothing over a stale plan until it is decided', async () => {

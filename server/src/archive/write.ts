@@ -1,10 +1,10 @@
-import { once } from 'node:events';
 import type { Writable } from 'node:stream';
 import { setImmediate } from 'node:timers/promises';
 import { strToU8, Zip, ZipDeflate } from 'fflate';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity } from '../db/entities.js';
 import { DiaryStore } from '../diary/store.js';
+import { drained } from '../http/drained.js';
 import { jsonWith } from '../http/rawJson.js';
 import { ShelfStore } from '../shelf/store.js';
 import { TrialStore } from '../trials/store.js';
@@ -28,10 +28,7 @@ export async function writeArchive(data: Database, out: Writable, now: Date = ne
     await setImmediate();
     for (let at = 0; at === 0 || at < bytes.length; at += PIECE) {
       file.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
-      // Backpressure: nothing more is read before the connection has taken what was written.
-      if (out.writableNeedDrain && !out.destroyed) await Promise.race([once(out, 'drain'), once(out, 'close')]);
-      // Others go on meanwhile.
-      await setImmediate();
+      await drained(out);
     }
   };
   const made = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, madeAt: now.toISOString(), program: VERSION };

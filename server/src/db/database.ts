@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import type { Database as Connection } from 'better-sqlite3';
 import type { DataSource, EntityManager, QueryRunner } from 'typeorm';
 import { StorageProblem, storageFailureOf } from './failure.js';
@@ -39,17 +40,10 @@ export class Database {
 
   /**
    * Copies the data as it is now to a file, page by page, while others go on reading and saving. By the connection that
-   * writes: what is saved meanwhile is copied along, where another one would begin anew with each save. Where that was in
-   * doubt and closed meanwhile, it is begun once more.
+   * writes: what is saved meanwhile is copied along, where another one would begin anew with each save.
    */
-  async copyTo(file: string): Promise<void> {
-    const source = await this.writer.connected();
-    try {
-      await copyOf(source, file);
-    } catch (problem) {
-      if (source.isInitialized) throw problem;
-      await copyOf(await this.writer.connected(), file);
-    }
+  copyTo(file: string): Promise<void> {
+    return this.writer.copyTo(file);
   }
 
   async close(): Promise<void> {
@@ -57,6 +51,12 @@ export class Database {
     await this.writer.close();
   }
 }
+
+/** So many pages are copied before others go on. */
+const PAGES_AT_ONCE = 100;
+
+/** The connection that was copied from was in doubt. */
+class ClosedMeanwhile extends Error {}
 
 /**
  * A connection that does one piece of work after the other. Whenever it is in doubt it is closed and another one opened:
@@ -86,8 +86,34 @@ class OneConnection {
     return (this.source ??= await this.connect());
   }
 
+  /** Copies to a file. Where the connection was in doubt and closed meanwhile, the copy is begun once more. */
+  async copyTo(file: string): Promise<void> {
+    try {
+      await this.copyOnce(file);
+    } catch (problem) {
+      if (!(problem instanceof ClosedMeanwhile)) throw problem;
+      await this.copyOnce(file);
+    }
+  }
+
   async close(): Promise<void> {
     await this.inTurn(async () => this.source?.destroy());
+  }
+
+  /** Begins in turn: within a transaction SQLite gives no page, and a copy without its first page is taken for a whole one. */
+  private async copyOnce(file: string): Promise<void> {
+    let copying: Promise<void> | undefined;
+    await this.inTurn(async () => {
+      const source = await this.connected();
+      await new Promise<void>((begun) => {
+        copying = copyOf(source, file, begun)
+          .catch((problem: unknown) => {
+            throw source.isInitialized ? problem : new ClosedMeanwhile();
+          })
+          .finally(begun);
+      });
+    });
+    await copying;
   }
 
   private async transaction<T>(source: DataSource, work: (manager: EntityManager) => Promise<T>): Promise<T> {
@@ -96,6 +122,8 @@ class OneConnection {
     try {
       await runner.startTransaction();
       const result = await work(runner.manager);
+      // A long text takes as long again to be committed as to be written: whoever else asks is answered between the two.
+      await setImmediate();
       committing = true;
       await runner.commitTransaction();
       if (inTransaction(source)) throw new Error('the transaction is still open after it was committed');
@@ -132,9 +160,9 @@ const rolledBack = (runner: QueryRunner): Promise<boolean> =>
 const connectionOf = ({ driver }: DataSource): Connection =>
   (driver as unknown as { databaseConnection: Connection }).databaseConnection;
 
-/** Copies what a connection reads to a file, page by page. */
-export const copyOf = async (source: DataSource, file: string): Promise<void> => {
-  await connectionOf(source).backup(file);
+/** Copies what a connection reads to a file, page by page; `begun` is called once the first are asked for. */
+export const copyOf = async (source: DataSource, file: string, begun?: () => void): Promise<void> => {
+  await connectionOf(source).backup(file, { progress: () => (begun?.(), PAGES_AT_ONCE) });
 };
 
 const inTransaction = (source: DataSource): boolean => connectionOf(source).inTransaction;

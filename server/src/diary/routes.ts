@@ -2,7 +2,7 @@ import { Router, type Request, type Response } from 'express';
 import Joi from 'joi';
 import { bytesOf } from '../http/body.js';
 import { HttpProblem } from '../http/problem.js';
-import { jsonWith, sendJson } from '../http/rawJson.js';
+import { sendList } from '../http/rawJson.js';
 import { validated } from '../http/validated.js';
 import { sound, type Reader } from '../reading/reader.js';
 import type { DiaryStore, News } from './store.js';
@@ -28,7 +28,7 @@ export function diaryRoutes(store: DiaryStore, reader: Reader): Router {
     const planId = idOf(request);
     const entries = await store.putAway(planId);
     response.attachment('diary-put-away.json');
-    sendJson(response, jsonWith({ planId }, { entries: `[${entries.join(',')}]` }));
+    await sendList(response, { planId }, 'entries', entries);
   });
 
   router.post('/:planId/put-away', async (request, response) => {
@@ -43,7 +43,7 @@ export function diaryRoutes(store: DiaryStore, reader: Reader): Router {
   router.get('/:planId', async (request, response) => {
     const news = await store.news(idOf(request), sinceOf(request));
     if (!news) throw missing();
-    sendNews(response, news);
+    await sendNews(response, news);
   });
 
   // Sent twice it is there once: a phone that got no answer sends again.
@@ -54,14 +54,14 @@ export function diaryRoutes(store: DiaryStore, reader: Reader): Router {
     if (came.outcome === 'full') throw new HttpProblem(409, 'The diary of this robot is full');
     if (came.outcome === 'elsewhere')
       throw new HttpProblem(409, 'An entry has the id of one of another robot', { detail: came.id });
-    sendNews(response, came.news);
+    await sendNews(response, came.news);
   });
 
   return router;
 }
 
-const sendNews = (response: Response, { entries, cursor, whole }: News): void =>
-  sendJson(response, jsonWith({ cursor, whole }, { entries: `[${entries.join(',')}]` }));
+const sendNews = (response: Response, { entries, cursor, whole }: News): Promise<void> =>
+  sendList(response, { cursor, whole }, 'entries', entries);
 
 const sinceQuery = Joi.object<{ readonly since?: string }>({ since: Joi.string().max(80).allow('') });
 const sinceOf = (request: Request): string | undefined => validated(sinceQuery, request.query, 'query').since;

@@ -75,12 +75,7 @@ export class DiaryStore {
 
   /** Lines that were put away, as they are written. */
   async putAway(planId: string): Promise<readonly string[]> {
-    const rows = await this.data.read((manager) =>
-      manager.query<readonly Pick<DiaryRow, 'entry'>[]>(
-        'SELECT "entry" FROM "diary" WHERE "planId" = ? AND "putAwayAt" IS NOT NULL ORDER BY "seq"',
-        [planId],
-      ),
-    );
+    const rows = await this.data.read((manager) => linesOf(manager, planId, 'IS NOT NULL'));
     return rows.map(({ entry }) => entry);
   }
 
@@ -162,12 +157,31 @@ async function numberOf(manager: EntityManager, planId: string, cursor: string):
   return rows.length > 0 ? seq : 0;
 }
 
+type Line = Pick<DiaryRow, 'seq' | 'id' | 'entry'>;
+
+/** Lines after a number in the order in which they came, those that stand or those that were put away. */
+async function linesOf(
+  manager: EntityManager,
+  planId: string,
+  putAway: 'IS NULL' | 'IS NOT NULL',
+  after = 0,
+): Promise<readonly Line[]> {
+  const lines: Line[] = [];
+  for (;;) {
+    const some = await manager.query<readonly Line[]>(
+      `SELECT "seq", "id", "entry" FROM "diary"
+        WHERE "planId" = ? AND "seq" > ? AND "putAwayAt" ${putAway} ORDER BY "seq" LIMIT ${AT_ONCE}`,
+      [planId, lines.at(-1)?.seq ?? after],
+    );
+    for (const line of some) lines.push(line);
+    if (some.length < AT_ONCE) return lines;
+    await setImmediate();
+  }
+}
+
 async function newsOf(manager: EntityManager, planId: string, since = ''): Promise<News> {
   const after = since === '' ? 0 : await numberOf(manager, planId, since);
-  const rows = await manager.query<readonly Pick<DiaryRow, 'seq' | 'id' | 'entry'>[]>(
-    'SELECT "seq", "id", "entry" FROM "diary" WHERE "planId" = ? AND "seq" > ? AND "putAwayAt" IS NULL ORDER BY "seq"',
-    [planId, after],
-  );
+  const rows = await linesOf(manager, planId, 'IS NULL', after);
   const last = rows.at(-1);
   return {
     entries: rows.map(({ entry }) => entry),

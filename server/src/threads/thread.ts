@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import { Worker } from 'node:worker_threads';
 
@@ -38,7 +39,10 @@ export class Thread {
     const turn = this.last.then(async () => {
       const worker = (this.worker ??= startThread(this.at));
       try {
-        return await answerOf<Answer>(worker, question, doing, longest);
+        const answer = await answerOf<Answer>(worker, question, doing, longest);
+        // A long answer takes its time to come over: whoever else asks is answered before anything is made of it.
+        await setImmediate();
+        return answer;
       } catch (problem) {
         await this.close();
         throw problem;

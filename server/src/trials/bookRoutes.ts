@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import { bytesOf } from '../http/body.js';
+import { drained } from '../http/drained.js';
 import { jsonWith } from '../http/rawJson.js';
 import { sound, type Reader } from '../reading/reader.js';
 import { BOOK_AROUND } from './reading.js';
@@ -17,6 +18,7 @@ export function bookRoutes(store: TrialStore, reader: Reader): Router {
     for await (const { id, document, takings } of store.all()) {
       response.write(between + jsonWith({ id }, { trial: document, takings }));
       between = ',\n';
+      await drained(response);
     }
     response.end(after);
   });

@@ -9,7 +9,7 @@ import { validated } from '../http/validated.js';
 import { sound, type Reader } from '../reading/reader.js';
 import { bookRoutes } from './bookRoutes.js';
 import { Writers } from './writers.js';
-import { BookFull, type TrialSaved, type TrialStore, type TrialStored } from './store.js';
+import { BookFull, type TrialAt, type TrialSaved, type TrialStore, type TrialStored } from './store.js';
 
 const missing = (): HttpProblem => new HttpProblem(404, 'There is no such trial');
 const trialId = Joi.string().guid();
@@ -91,7 +91,7 @@ function idOf(request: Request): string {
   return id;
 }
 
-function taken(response: Response, saved: TrialSaved): TrialStored {
+function taken(response: Response, saved: TrialSaved): TrialAt {
   if (saved.outcome === 'missing') throw missing();
   if (saved.outcome === 'closed') throw closed();
   if (saved.outcome === 'another') throw new HttpProblem(422, 'A trial keeps its kind and its beginning');

@@ -10,15 +10,18 @@ import type { BookTrial, TrialText } from './reading.js';
 /** A trial as it is stored: texts of JSON, which may be long. */
 export type TrialStored = Pick<TrialRow, 'id' | 'revision' | 'savedAt' | 'document' | 'takings'>;
 
+/** At which revision a trial is. */
+export type TrialAt = Pick<TrialRow, 'id' | 'revision' | 'savedAt'>;
+
 /** What a change of a trial came to. */
 export type TrialSaved =
-  | { readonly outcome: 'saved'; readonly stored: TrialStored }
+  | { readonly outcome: 'saved'; readonly stored: TrialAt }
   | { readonly outcome: 'missing' }
   /** It is closed: what was measured stays as it is. */
   | { readonly outcome: 'closed' }
   /** Of another kind, or begun at another time: it is not the same trial. */
   | { readonly outcome: 'another' }
-  | { readonly outcome: 'stale'; readonly stored: TrialStored };
+  | { readonly outcome: 'stale'; readonly stored: TrialAt };
 
 /** No room for another trial. */
 export class BookFull extends Error {}
@@ -58,17 +61,24 @@ export class TrialStore {
 
   async save(id: string, basedOn: number, trial: TrialText): Promise<TrialSaved> {
     const found = await foundApart(trial);
-    return this.changing(id, basedOn, trial, async (manager, row) => {
-      const next = { ...this.rowOf(id, row.revision + 1, trial, found), takings: row.takings };
+    return this.data.write(async (manager): Promise<TrialSaved> => {
+      const there = await headOf(manager, id);
+      if (!there) return { outcome: 'missing' };
+      if (there.closedAt !== null) return { outcome: 'closed' };
+      const { revision, savedAt } = there;
+      if (revision !== basedOn) return { outcome: 'stale', stored: { id, revision, savedAt } };
+      const { kind, startedAt } = JSON.parse(there.head) as TrialText['head'];
+      if (trial.head.kind !== kind || trial.head.startedAt !== startedAt) return { outcome: 'another' };
+      const { takings: _takings, ...next } = this.rowOf(id, revision + 1, trial, found);
       await manager.update(TrialEntity, { id }, next);
-      return next;
+      return { outcome: 'saved', stored: { id, revision: next.revision, savedAt: next.savedAt } };
     });
   }
 
   /** Takes a trial away that was begun and is not closed. */
   async remove(id: string, basedOn: number): Promise<'removed' | 'missing' | 'closed' | 'stale'> {
     return this.data.write(async (manager) => {
-      const row = await manager.findOneBy(TrialEntity, { id });
+      const row = await headOf(manager, id);
       if (!row) return 'missing';
       if (row.closedAt !== null) return 'closed';
       if (row.revision !== basedOn) return 'stale';
@@ -80,7 +90,7 @@ export class TrialStore {
   /** Adds to the history of what was taken from it. */
   async take(id: string, taking: Taking): Promise<readonly Taking[] | undefined> {
     return this.data.write(async (manager) => {
-      const row = await manager.findOneBy(TrialEntity, { id });
+      const row = await headOf(manager, id);
       if (!row) return undefined;
       const takings = [...(JSON.parse(row.takings) as Taking[]), taking];
       await manager.update(TrialEntity, { id }, { takings: JSON.stringify(takings) });
@@ -119,23 +129,6 @@ export class TrialStore {
     }
   }
 
-  private async changing(
-    id: string,
-    basedOn: number,
-    to: TrialText,
-    work: (manager: EntityManager, row: TrialRow) => Promise<TrialRow>,
-  ): Promise<TrialSaved> {
-    return this.data.write(async (manager): Promise<TrialSaved> => {
-      const row = await manager.findOneBy(TrialEntity, { id });
-      if (!row) return { outcome: 'missing' };
-      if (row.closedAt !== null) return { outcome: 'closed' };
-      if (row.revision !== basedOn) return { outcome: 'stale', stored: row };
-      const { kind, startedAt } = JSON.parse(row.head) as TrialText['head'];
-      if (to.head.kind !== kind || to.head.startedAt !== startedAt) return { outcome: 'another' };
-      return { outcome: 'saved', stored: await work(manager, row) };
-    });
-  }
-
   private rowOf(
     id: string,
     revision: number,
@@ -154,6 +147,13 @@ export class TrialStore {
     };
   }
 }
+
+/** All of a trial but its readings, which may be long: they are read by who wants them alone. */
+const headOf = (manager: EntityManager, id: string): Promise<Omit<TrialRow, 'document'> | null> =>
+  manager.findOne(TrialEntity, {
+    select: { id: true, revision: true, savedAt: true, startedAt: true, closedAt: true, head: true, takings: true },
+    where: { id },
+  });
 
 const summaryOf = ({
   id,

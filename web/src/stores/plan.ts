@@ -6,11 +6,10 @@ import { api, Unreachable } from '../api/client.js';
 import { draftsLeft, keepCopy, keptCopy, letGo, type Draft, type LeftDraft } from './plan/drafts.js';
 import { useHistory } from './plan/history.js';
 import { useSaving } from './plan/saving.js';
+import { same } from './same.js';
 
 /** The server is asked again after so long, ms, while it is away. */
 const ASK_AGAIN_MS = 2000;
-
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /** The open plan: its document with undo (`plan/history`), brought home as it is changed (`plan/saving`). */
 export const usePlan = defineStore('plan', () => {

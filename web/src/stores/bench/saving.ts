@@ -15,6 +15,7 @@ import {
   type LeftTrial,
   type TrialDraft,
 } from './trialDrafts.js';
+import { same } from '../same.js';
 
 /** What is open. */
 interface Open {
@@ -32,7 +33,6 @@ interface Apart {
 const SAVE_AFTER_MS = 400;
 const LONGEST_WAIT_MS = 3000;
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 const statusOf = (problem: unknown): number | undefined =>
   problem instanceof Refused ? problem.problem.status : undefined;
 

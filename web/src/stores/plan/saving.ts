@@ -6,6 +6,7 @@ import { api, Refused } from '../../api/client.js';
 import { keepsNothing } from '../../keeping/keeping.js';
 import { createOutbox, type Outbox, type OutboxState } from '../../outbox/outbox.js';
 import { useAccess } from '../access.js';
+import { same } from '../same.js';
 import { keepCopy, keepDraft, type Draft } from './drafts.js';
 
 /** How the open plan stands with the server; `looking`: it is tried out by someone who may not change it. */
@@ -19,6 +20,8 @@ export function useSaving(id: Ref<string | undefined>) {
   const revisions = new Map<string, number>();
   /** What stands in the way of a plan that was changed elsewhere too. */
   const inTheWay = shallowReactive(new Map<string, StoredPlan>());
+  /** What was sent of a plan and not answered. */
+  const unanswered = new Map<string, Set<Plan>>();
   const looking = ref(false);
   /** Opened from this browser's copy, with the server away. */
   const fromCopy = ref(false);
@@ -30,11 +33,11 @@ export function useSaving(id: Ref<string | undefined>) {
     send: async (planId, drafts) => {
       const draft = drafts[0]!;
       try {
-        const saved = await api.save(planId, revisions.get(planId) ?? draft.revision, draft.document);
-        revisions.set(planId, saved.revision);
+        const { revision } = await saved(planId, draft);
+        revisions.set(planId, revision);
         // What was opened from the copy here is what the server has from now on.
         if (planId === id.value) fromCopy.value = false;
-        void keepCopy(planId, { revision: saved.revision, document: draft.document });
+        void keepCopy(planId, { revision, document: draft.document });
       } catch (problem) {
         if (problem instanceof Refused && problem.problem.stored) inTheWay.set(planId, problem.problem.stored);
         throw problem;
@@ -42,6 +45,28 @@ export function useSaving(id: Ref<string | undefined>) {
     },
   });
   useEventListener('online', outbox.back);
+
+  /**
+   * Saves a plan. Where an answer was lost on its way, the server may have what this window sent before: nobody else
+   * changed the plan then, and it is gone on from there.
+   */
+  async function saved(planId: string, { revision, document }: Draft): Promise<{ readonly revision: number }> {
+    const before = unanswered.get(planId) ?? new Set();
+    const sent = new Set([...before, document]);
+    unanswered.set(planId, sent);
+    try {
+      const answer = await api.save(planId, revisions.get(planId) ?? revision, document);
+      unanswered.delete(planId);
+      return answer;
+    } catch (problem) {
+      const there = problem instanceof Refused ? problem.problem.stored : undefined;
+      if (!there) throw problem;
+      unanswered.delete(planId);
+      if (![...before].some((earlier) => same(earlier, there.document))) throw problem;
+      revisions.set(planId, there.revision);
+      return same(document, there.document) ? there : saved(planId, { revision: there.revision, document });
+    }
+  }
 
   /** Keeps what waits of a plan, with the revision that it goes on from. */
   function keepInHand(planId: string): Promise<void> {
