@@ -2,7 +2,7 @@
  * The rooms of core, low to high: a room imports, types included, only from itself and those before it. Someone new finds a
  * thing by asking what it must already know.
  */
-const ROOMS = ['plan', 'models', 'path', 'judge', 'bench', 'match', 'choose', 'workshop'];
+const ROOMS = ['plan', 'models', 'path', 'judge', 'bench', 'match', 'choose', 'workshop', 'verdict'];
 
 /** One rule a room: nothing from above, and nothing by way of the table of contents. */
 const roomRules = ROOMS.map((room, height) => ({

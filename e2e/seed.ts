@@ -14,7 +14,7 @@ export default async function seedOnce(): Promise<() => void> {
   const server = new TestServer(folder);
   await server.start();
   let plans = await plansOf(server);
-  for (let left = TRIES; !plans.every(({ judged }) => judged); left--) {
+  for (let left = TRIES; !plans.every(({ robot }) => robot); left--) {
     if (left === 0) throw new Error('the demo robots were not judged');
     await new Promise((resolve) => setTimeout(resolve, EVERY));
     plans = await plansOf(server);

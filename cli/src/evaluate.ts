@@ -15,10 +15,9 @@ export const evaluateCommand: Command = stopping((args, terminal) => {
   const ended = readOptions(options, args, terminal);
   if (ended !== undefined) return ended;
   const plan = readPlanFile(options.args[0] ?? '-', terminal);
-  const report = { ...reportOf(plan, evaluate(plan)), robot: robotReport(plan) };
+  const result = evaluate(plan);
+  const report = { ...reportOf(plan, result), robot: robotReport(plan, result) };
   terminal.out(`${JSON.stringify(report, null, 2)}\n`);
-  const givesWay =
-    report.mechanisms.some((mechanism) => mechanism.headline.verdict === 'gives way') ||
-    report.robot.matches.some(({ verdict }) => verdict === 'gives way');
+  const givesWay = report.robot.verdict === 'gives way';
   return options.opts<{ strict?: boolean }>().strict && givesWay ? 1 : 0;
 });

@@ -143,7 +143,7 @@ describe('the ladder of the mast lift', () => {
   it('says what gives first in a sentence', () => {
     const { lead, rest } = ladderSentence(job.ladders.working);
     expect(`${lead} ${rest}`).toBe(
-      'Tight. The controller’s pack-side limit gives first, at 1.21× the job: good to give first, a little close.',
+      'Tight. The controller’s pack-side limit gives first, at 1.20× the job: good to give first, a little close.',
     );
   });
 });

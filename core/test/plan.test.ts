@@ -45,10 +45,23 @@ describe('showing numbers', () => {
     expect(show(Math.PI / 9, 'angle')).toBe('20°');
   });
 
-  it('never rounds a multiple up to 1×', () => {
-    expect(showMultiple(0.997)).toBe('0.99×');
-    expect(showMultiple(1.2084)).toBe('1.21×');
-    expect(showMultiple(21.4)).toBe('21×');
-    expect(showMultiple(Infinity)).toBe('—');
+  it('rounds a multiple towards the worse, so that it never contradicts its word', () => {
+    const shown = [0.9174, 0.997, 0.99999, 1.2478, 1.2084, 9.999, 21.48, 999.9, 1234.5, 0.034567];
+    expect(shown.map(showMultiple)).toEqual([
+      '0.917×',
+      '0.997×',
+      '0.999×',
+      '1.24×',
+      '1.20×',
+      '9.99×',
+      '21.4×',
+      '999×',
+      '1234×',
+      '0.0345×',
+    ]);
+    // What was typed as a margin reads as it was typed, whatever a float makes of it.
+    for (const wanted of [1, 1.1, 1.15, 1.2, 1.25, 1.3, 1.5, 2, 3.3, 4, 7])
+      expect(Number.parseFloat(showMultiple(wanted))).toBe(wanted);
+    expect([0, 1e-9, Infinity].map(showMultiple)).toEqual(['0×', '<0.001×', '—']);
   });
 });

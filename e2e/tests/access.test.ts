@@ -71,6 +71,6 @@ test('a change is announced politely', async ({ heron, page }) => {
   await page.getByTestId('ratio-handle').focus();
   await page.keyboard.press('PageDown');
   await expect(page.locator('[aria-live="polite"]').filter({ hasText: 'First to give' })).toHaveText(
-    /First to give: .+, 1\.21× to \d\.\d\d×/,
+    /First to give: .+, 1\.20× to \d\.\d\d×/,
   );
 });

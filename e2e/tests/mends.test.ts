@@ -13,7 +13,7 @@ test('a mend is applied with one click, says what moved, is undone by key, and r
   expect(dcDriveOf((await heron.stored()).document.mechanisms[1]!.choices[0]!).motors).toBe(2);
 
   await page.keyboard.press('Control+z');
-  await expect(page.getByTestId('answer')).toContainText('at 1.21×');
+  await expect(page.getByTestId('answer')).toContainText('at 1.20×');
   await page.keyboard.press('Control+Shift+Z');
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('2 motors');
   await page.getByRole('button', { name: 'Undo' }).click();

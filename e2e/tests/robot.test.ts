@@ -21,7 +21,7 @@ test('the robot opens with what gives first in a match, when, and why', async ({
   await expect(answer(page)).toContainText(/takes 1\.\d+ s, 1\.51 s alone; 1\.6 s is wanted/);
   await expect(page.getByTestId('robot-hint')).toContainText('To change: begin it when less else is on');
   const list = page.getByRole('navigation', { name: 'Mechanisms' });
-  await expect(list.getByRole('link', { name: /Whole robot/ })).toContainText('0.91×');
+  await expect(list.getByRole('link', { name: /Whole robot/ })).toContainText('0.917×');
   const ledger = page.getByTestId('ledger');
   await expect(ledger.getByRole('row').nth(1)).toContainText('Drive base');
   await expect(ledger).toContainText('stands still: resistance is missing');

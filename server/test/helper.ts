@@ -27,7 +27,7 @@ export const temporaryFolder = (): string => mkdtempSync(join(tmpdir(), 'rough-g
 
 /** Judges in this very thread: for tests that want no other. */
 export const judgeHere: Judge = {
-  judge: (text) => Promise.resolve(judge(text)),
+  judge: (text, depth) => Promise.resolve(judge(text, depth)),
   close: () => Promise.resolve(),
 };
 

@@ -1,11 +1,12 @@
 import type { PlanPage } from '@rough-gear/contract';
+import { wordsText } from '@rough-gear/contract/units';
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
 import type { Judge } from '../src/judging/judgeThread.js';
 import { judge } from '../src/judging/judge.js';
 import { Summaries } from '../src/judging/summaries.js';
 import { planText } from '../src/plans/reading.js';
-import { heron, testApp } from './helper.js';
+import { heron, judgeHere, testApp } from './helper.js';
 
 const one = { ...heron, mechanisms: heron.mechanisms.slice(0, 1) };
 
@@ -28,10 +29,10 @@ describe('What a list says of a plan', () => {
     let asked = 0;
     const slow: Judge = {
       close: () => Promise.resolve(),
-      judge: async (text) => {
+      judge: async (text, depth) => {
         if (asked++ === 0) await made.plans.save(id, 1, planText(one));
         expect((await made.plans.list({})).plans[0]).toMatchObject({ judged: false, revision: 2 });
-        return judge(text);
+        return judge(text, depth);
       },
     };
     const { id } = await made.plans.create(planText(heron));
@@ -43,6 +44,28 @@ describe('What a list says of a plan', () => {
     expect((await made.plans.list({})).plans[0]!.mechanisms).toHaveLength(1);
   });
 
+  it('is the whole robot’s once a plan has rested, and its mechanisms’ alone until then', async () => {
+    const { plans, summaries } = await testApp();
+    const { id } = await plans.create(planText({ ...heron, name: 'Falls' }));
+    await plans.create(planText({ ...heron, name: 'Empty', mechanisms: [] }));
+    await summaries.settled();
+    const said = async (name: string) => (await plans.list({ find: name })).plans[0]!;
+    expect((await said('Falls')).robot).toBeUndefined();
+    const rested = new Summaries(plans, judgeHere, 'test', undefined, 0);
+    await rested.start();
+    await rested.settled();
+    const { robot } = await said('Falls');
+    expect(robot).toMatchObject({ verdict: 'gives way', lead: 'Gives way.' });
+    expect(wordsText(robot!.rest)).toMatch(
+      /^Capstan climb: Nothing keeps it up .* In the match: gives way, 0\.917×\.$/,
+    );
+    expect((await said('Empty')).robot).toBeUndefined();
+    await plans.save(id, 1, planText({ ...one, name: 'Falls' }));
+    await rested.settled();
+    expect((await said('Falls')).robot).not.toEqual(robot);
+    await rested.stop();
+  });
+
   it('is judged again by another version of the program', async () => {
     const { plans, summaries, sql } = await testApp();
     await plans.create(planText(one));
@@ -50,13 +73,13 @@ describe('What a list says of a plan', () => {
     await sql(`UPDATE "plan" SET "judged" = '{"mechanisms":[]}'`);
     await new Summaries(
       plans,
-      { judge: (text) => Promise.resolve(judge(text)), close: () => Promise.resolve() },
+      { judge: (text, depth) => Promise.resolve(judge(text, depth)), close: () => Promise.resolve() },
       'test',
     ).start();
     expect((await plans.list({})).plans[0]!.mechanisms).toHaveLength(0);
     const newer = new Summaries(
       plans,
-      { judge: (text) => Promise.resolve(judge(text)), close: () => Promise.resolve() },
+      { judge: (text, depth) => Promise.resolve(judge(text, depth)), close: () => Promise.resolve() },
       'newer',
     );
     await newer.start();

@@ -16,15 +16,15 @@ beforeAll(() => void execFileSync(process.execPath, ['scripts/build.mjs', 'serve
 it('A thread judges one document after the other, whatever is in them', async () => {
   const one = JSON.stringify({ ...heron, mechanisms: heron.mechanisms.slice(0, 1) });
   const thread = new JudgeThread(built);
-  expect(await thread.judge(one)).toEqual(judge(one));
-  expect((await thread.judge('{"format": ')).unreadable).toMatch(/JSON/);
-  expect(await thread.judge(one)).toEqual(judge(one));
+  expect(await thread.judge(one, 'whole')).toEqual(judge(one, 'whole'));
+  expect((await thread.judge('{"format": ', 'alone')).unreadable).toMatch(/JSON/);
+  expect(await thread.judge(one, 'whole')).toEqual(judge(one, 'whole'));
   await thread.close();
 });
 
 it('A thread that cannot be had says so of the plan, which stays one that opens', async () => {
   const thread = new JudgeThread(new URL('file:///nowhere/worker.mjs'));
-  const said = await thread.judge('{}');
+  const said = await thread.judge('{}', 'alone');
   expect(said).toMatchObject({ mechanisms: [], unjudged: expect.stringContaining('judging it failed') as string });
   expect(said.unreadable).toBeUndefined();
   await thread.close();

@@ -14,7 +14,7 @@ beforeEach(async () => {
 const become = async (document: string) => {
   await made.summaries.settled();
   await made.sql('UPDATE "revision" SET "document" = ? WHERE "planId" = ?', [document, odd]);
-  await made.plans.forgetJudgedBy('another version');
+  await made.plans.forgetJudgedBut(['another version']);
   made.summaries.wake();
   await made.summaries.settled();
 };

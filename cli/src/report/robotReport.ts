@@ -1,22 +1,39 @@
 import { wordsText } from '@rough-gear/contract/units';
 import {
   eventChecks,
-  judged,
+  judgeTogether,
   ledgerOf,
   matchSentence,
-  robotOnPack,
-  simulateMatch,
-  type MatchScript,
+  mechanismFinding,
+  robotSentence,
+  rollUp,
+  type JudgedMatch,
   type Plan,
+  type PlanResult,
+  type RobotTogether,
 } from '@rough-gear/core';
 
-/** The whole robot: each script it is judged by, gone through; mass, money and counts. SI throughout. */
-export function robotReport(plan: Plan) {
-  const scripts = (plan.scripts ?? []).filter(({ counts }) => counts);
+/** The whole robot: its one verdict, each script it is judged by, gone through; mass, money and counts. SI throughout. */
+export function robotReport(plan: Plan, { mechanisms }: PlanResult) {
+  const { matches, findings } = togetherOf(plan);
+  const whole = rollUp(mechanisms.length === 0 ? [] : [...mechanisms.map(mechanismFinding), ...findings]);
+  const { lead, rest } = robotSentence(whole);
   const ledger = ledgerOf(plan);
   const { mass, frame, pack, price, priceMissing, motors, servos, controllers, channels, kinds, slots } = ledger;
   return {
-    matches: scripts.flatMap((script) => matchReport(plan, script) ?? []),
+    verdict: whole.verdict,
+    answer: `${lead} ${wordsText(rest)}`,
+    notKnown: whole.notKnown,
+    findings: whole.findings.map(({ of, name, verdict, what, multiple, wants, sentence }) => ({
+      of,
+      name,
+      verdict,
+      what,
+      multiple,
+      wants,
+      sentence: wordsText(sentence),
+    })),
+    matches: matches.map(matchReport),
     ledger: { mass, frame, pack, price, priceMissing, motors, servos, controllers, channels, kinds, slots },
     event: eventChecks(plan, ledger).map(({ name, verdict, multiple, is, most, sentence }) => ({
       name,
@@ -30,10 +47,15 @@ export function robotReport(plan: Plan) {
   };
 }
 
-function matchReport(plan: Plan, script: MatchScript) {
-  const robot = robotOnPack(plan, script);
-  if (!robot) return undefined;
-  const { result, rungs, verdict, leftOut } = judged(robot, script, simulateMatch(robot, script), eventChecks(plan));
+function togetherOf(plan: Plan): RobotTogether {
+  const judging = judgeTogether(plan);
+  for (;;) {
+    const step = judging.next();
+    if (step.done) return step.value;
+  }
+}
+
+function matchReport({ script, result, rungs, verdict, leftOut }: JudgedMatch) {
   const { lead, rest } = matchSentence({ rungs, verdict });
   return {
     script: script.name,

@@ -9,6 +9,8 @@ import type {
   Quantity,
   Taking,
   Trial,
+  Verdict,
+  Words,
 } from '@rough-gear/core';
 import type { Problem } from '../plan/problem.js';
 
@@ -23,12 +25,21 @@ export interface PlanSummary {
   readonly deletedAt?: string;
   /** As far as they are judged: those of an earlier revision, or none, while it is looked at again. */
   readonly mechanisms: readonly Pick<MechanismResult, 'id' | 'name' | 'kind' | 'headline'>[];
-  /** Whether this very revision has been judged. */
+  /** Whether the mechanisms of this very revision have been judged. */
   readonly judged: boolean;
+  /** The verdict on the whole robot; absent while it is looked at, which is after it has rested for a while. */
+  readonly robot?: RobotSummary;
   /** Why its verdicts are not known here; it opens as any other. */
   readonly unjudged?: string;
   /** Why this version of the program cannot read it; it can still be downloaded as it is. */
   readonly unreadable?: string;
+}
+
+/** The one answer for a whole robot. */
+export interface RobotSummary {
+  readonly verdict: Verdict;
+  readonly lead: string;
+  readonly rest: Words;
 }
 
 export const PLAN_SORTS = ['saved', 'name', 'worst'] as const;

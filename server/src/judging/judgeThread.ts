@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { Thread, threadAt } from '../threads/thread.js';
-import { unjudged, type Judged } from './judge.js';
+import { unjudged, type Depth, type Judged } from './judge.js';
 
 /** Judges a document somewhere. */
 export interface Judge {
-  judge(text: string): Promise<Judged>;
+  judge(text: string, depth: Depth): Promise<Judged>;
   close(): Promise<void>;
 }
 
@@ -26,9 +26,9 @@ export class JudgeThread implements Judge {
     this.thread = new Thread(at);
   }
 
-  async judge(text: string): Promise<Judged> {
+  async judge(text: string, depth: Depth): Promise<Judged> {
     try {
-      return await this.thread.ask<Judged>(text, 'judging it', LONGEST);
+      return await this.thread.ask<Judged>([text, depth], 'judging it', LONGEST);
     } catch (problem) {
       return unjudged((problem as Error).message);
     }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { PlanPage, PlanQuery, PlanSummary } from '@rough-gear/contract';
 import { LONGEST_PAGE } from '@rough-gear/contract';
-import { IsNull, Not, type EntityManager } from 'typeorm';
+import { IsNull, LessThanOrEqual, Not, type EntityManager, type FindOptionsWhere } from 'typeorm';
 import type { Database } from '../db/database.js';
 import { PlanEntity, RevisionEntity, type PlanRow, type RevisionRow } from '../db/entities.js';
 import type { Judged } from '../judging/judge.js';
@@ -24,7 +24,7 @@ export type Saved =
 export type SaveRow = Pick<RevisionRow, 'revision' | 'savedAt' | 'changed'>;
 
 /** A plan whose revision no list can speak of yet. */
-export interface Unjudged {
+export interface ToJudge {
   readonly id: string;
   readonly revision: number;
   readonly text: string;
@@ -155,23 +155,45 @@ export class PlanStore {
     });
   }
 
-  /** What another version of the program has judged is to be judged again. */
-  async forgetJudgedBy(version: string): Promise<void> {
+  /** What other versions of the program have judged is to be judged again. */
+  async forgetJudgedBut(versions: readonly string[]): Promise<void> {
     await this.data.write((manager) =>
-      manager.query(`UPDATE "plan" SET "judgedBy" = NULL WHERE "judgedBy" <> ?`, [version]),
+      manager.query(
+        `UPDATE "plan" SET "judgedBy" = NULL WHERE "judgedBy" NOT IN (${versions.map(() => '?').join(', ')})`,
+        [...versions],
+      ),
     );
   }
 
   /** The last saved of those that are to be judged. */
-  async unjudged(count: number): Promise<readonly Unjudged[]> {
+  async unjudged(count: number): Promise<readonly ToJudge[]> {
+    return this.toJudge({ judgedBy: IsNull() }, count);
+  }
+
+  /** The last saved in use of those that were judged by a version, and have not been saved since a moment. */
+  async judgedBy(version: string, restingSince: string): Promise<ToJudge | undefined> {
+    const where = { judgedBy: version, deletedAt: IsNull(), savedAt: LessThanOrEqual(restingSince) };
+    return (await this.toJudge(where, 1))[0];
+  }
+
+  /** When that was last saved which was judged by a version and is in use; `undefined` where there is none. */
+  async lastJudgedBy(version: string): Promise<string | undefined> {
+    return this.data.read(async (manager) => {
+      const where = { judgedBy: version, deletedAt: IsNull() };
+      const row = await manager.findOne(PlanEntity, { where, select: { savedAt: true }, order: { savedAt: 'DESC' } });
+      return row?.savedAt;
+    });
+  }
+
+  private toJudge(where: FindOptionsWhere<PlanRow>, count: number): Promise<readonly ToJudge[]> {
     return this.data.read(async (manager) => {
       const rows = await manager.find(PlanEntity, {
-        where: { judgedBy: IsNull() },
+        where,
         select: { id: true, revision: true },
         order: { savedAt: 'DESC' },
         take: count,
       });
-      const found: Unjudged[] = [];
+      const found: ToJudge[] = [];
       for (const { id, revision } of rows)
         found.push({ id, revision, text: (await this.document(manager, { id, revision })).document });
       return found;

@@ -65,6 +65,14 @@ export const LEAD: Readonly<Record<Verdict, string>> = {
   'not known': 'Not known.',
 };
 
+/**
+ * The same where figures are missing that do not lead: an *enough* without them is not all there is to say.
+ *
+ * @example leadOf('enough', 2) //=> 'Enough, 2 not known.'
+ */
+export const leadOf = (verdict: Verdict, notKnown: number): string =>
+  verdict === 'enough' && notKnown > 0 ? `Enough, ${notKnown} not known.` : LEAD[verdict];
+
 /** The answer of one situation in a sentence or two: the verdict first. */
 export function ladderSentence(ladder: Ladder): { readonly lead: string; readonly rest: string } {
   if (ladder.idle) return { lead: LEAD.enough, rest: IDLE[ladder.idle] };
@@ -98,7 +106,7 @@ export function headlineSentence(
 /**
  * The same in a few words: what it is, its multiple, and of several jobs which one.
  *
- * @example headlineText(evaluateMechanism(plan, mast).headline) //=> 'pack-side limit 1.21×, Raise a crate, working'
+ * @example headlineText(evaluateMechanism(plan, mast).headline) //=> 'pack-side limit 1.20×, Raise a crate, working'
  */
 export function headlineText({ verdict, name, multiple, where }: Headline): string {
   const what = verdict === 'not known' ? `${name} is missing` : name;

@@ -60,12 +60,13 @@ export function matchSentence({ rungs, verdict }: Pick<JudgedMatch, 'rungs' | 'v
   readonly lead: string;
   readonly rest: Words;
 } {
-  const [first] = rungs;
-  if (!first) return { lead: LEAD[verdict], rest: 'Nothing moves in this match.' };
-  return {
-    lead: LEAD[verdict],
-    rest: say`${capitalised(first.name)} gives first, at ${showMultiple(first.multiple)}. ${first.sentence}`,
-  };
+  return { lead: LEAD[verdict], rest: matchRest(rungs) };
+}
+
+/** What gives first of some limits that are sorted, and why. */
+export function matchRest([first]: readonly RobotRung[]): Words {
+  if (!first) return 'Nothing moves in this match.';
+  return say`${capitalised(first.name)} gives first, at ${showMultiple(first.multiple)}. ${first.sentence}`;
 }
 
 /** The robot over all scripts it is judged by. */

@@ -85,15 +85,22 @@ export function show(value: number, dimension: Dimension, significant = 3): stri
  */
 export const inMetric = ({ value, dimension, significant }: Amount): string => show(value, dimension, significant);
 
+/** A multiple that a sum has made a hair less than what was typed is what was typed. */
+const HAIR = 1e-12;
+/** What is less than this is written as such. */
+const LEAST = 0.001;
+
 /**
- * A multiple of the job, two digits after the point below ten: "1.22×".
+ * A multiple of the job in three digits, rounded towards the worse, so that it never contradicts the word beside it: 0.9174
+ * gives way and reads 0.917×, and 1.2478 is under a wanted 1.25 and reads 1.24×.
  *
- * @example showMultiple(0.997) //=> '0.99×'
+ * @example showMultiple(1.2478) //=> '1.24×'
  */
 export function showMultiple(multiple: number): string {
   if (!Number.isFinite(multiple)) return '—';
-  if (multiple >= 10) return `${multiple.toFixed(0)}×`;
-  // 0.997 must not read 1.00×: it gives way.
-  const shown = multiple < 1 ? Math.floor(multiple * 100) / 100 : multiple;
-  return `${shown.toFixed(2)}×`;
+  if (multiple === 0) return '0×';
+  if (Math.abs(multiple) < LEAST) return `<${LEAST}×`;
+  const places = Math.max(0, 2 - Math.floor(Math.log10(Math.abs(multiple))));
+  const scale = 10 ** places;
+  return `${(Math.floor(multiple * scale * (1 + HAIR)) / scale).toFixed(places)}×`;
 }

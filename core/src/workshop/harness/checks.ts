@@ -40,14 +40,25 @@ function runChecks(where: string, { rated, gauge, length, connectorRated }: Fuse
  */
 export function harnessChecks(plan: Plan, harness: Harness): readonly HarnessCheck[] {
   const found: HarnessCheck[] = [];
+  const unfused = unfusedIn(plan);
   if (harness.main?.breaker === undefined)
-    found.push({
-      verdict: 'gives way',
-      where: 'main',
-      sentence: 'Nothing cuts the pack off: a short in the board burns until the pack is empty.',
-    });
+    // Small robots go without a main fuse where each branch has its own: what is left bare is the piece before them.
+    found.push(
+      unfused.length > 0
+        ? {
+            verdict: 'gives way',
+            where: 'main',
+            sentence: 'Nothing cuts the pack off: a short in the board burns until the pack is empty.',
+          }
+        : {
+            verdict: 'tight',
+            where: 'main',
+            sentence:
+              'Each branch has its breaker, and nothing cuts the pack off before them: a short there burns until the pack is empty. A fuse close to the pack.',
+          },
+    );
   else found.push(...runChecks('main', harness.main));
-  for (const { name } of unfusedIn(plan))
+  for (const { name } of unfused)
     found.push({
       verdict: 'gives way',
       where: name,
