@@ -142,7 +142,7 @@ describe('A design in teeth', () => {
   it('takes no wheel that does not fit the shaft where none may be bored or bushed', () => {
     const sold = last(inTeeth(heron, query, found, few, { ...teeth, boring: false }));
     expect(sold.designs).toEqual([]);
-    expect(sold.fallen.map(({ reason }) => reason)).toContain('parts fit together');
+    expect(sold.fallen.map(({ reason }) => reason)).toContain('parts do not fit together');
   });
 
   it('says why others fell out, and gives nothing where there is nothing', () => {

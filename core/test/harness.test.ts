@@ -76,8 +76,8 @@ describe('what is wrong with the wires', () => {
     expect(checksOf(bare)[0]).toContain('Mast lift, gives way: No breaker of its own');
     const open = withChange(heron, [...nodeAt(heron, ({ kind }) => kind === 'main'), 'breaker'], undefined);
     expect(checksOf(open)[0]).toContain('main, tight: Each branch has its breaker');
-    const bare = withChange(open, [...nodeAt(open, ({ kind }) => kind === 'branch'), 'breaker'], undefined);
-    expect(checksOf(bare)[0]).toContain('main, gives way: Nothing cuts the pack off');
+    const both = withChange(open, [...branchAt(open, 'lift'), 'breaker'], undefined);
+    expect(checksOf(both)[0]).toContain('main, gives way: Nothing cuts the pack off');
   });
 
   it('two on one slot, but not servos on their rail', () => {

@@ -55,7 +55,7 @@ describe('the one verdict on a robot', () => {
     expect(told(judged(heron))).toBe(
       'Gives way. Capstan climb: Nothing keeps it up when the power goes: it falls on whoever stands under it. In the match: gives way, 0.917×.',
     );
-    expect(robotText(judged(heron))).toBe('Capstan climb: stays up, power off');
+    expect(robotText(judged(heron))).toBe('Capstan climb: falls when the power is off');
     const falls = { ...calm, mechanisms: [...calm.mechanisms, mechanismOf(heron, 'climb')] };
     expect(told(judged(falls))).toMatch(/^Gives way\. Capstan climb: .* In the match: enough, 1\.15×\.$/);
   });

@@ -1,6 +1,6 @@
 import type { Plan } from '@rough-gear/core';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { RobotVerdict } from '../src/workers/questions.js';
+import type { TogetherTold } from '../src/workers/questions.js';
 import { freshBrowser, room } from './browser.js';
 import { recalled, remembering } from '../src/workers/verdictMemory.js';
 
@@ -14,8 +14,8 @@ vi.mock('../src/workers/core.js', () => ({
 }));
 
 const planCalled = (name: string) => ({ name, mechanisms: [] }) as unknown as Plan;
-const enough: RobotVerdict = { verdict: 'enough', matches: [] };
-const judged = (verdict: RobotVerdict | undefined = enough) => vi.fn(() => Promise.resolve(verdict));
+const enough: TogetherTold = { findings: [], matches: [] };
+const judged = (verdict: TogetherTold | undefined = enough) => vi.fn(() => Promise.resolve(verdict));
 
 describe('What a robot’s matches came to', () => {
   beforeEach(() => {

@@ -11,7 +11,7 @@ import {
   judgeDay,
   judgedTwice,
   judgeMatch,
-  judgeRobot,
+  judgeTogether,
   loadJointSolver,
   judgeTrain,
   mechanismById,
@@ -40,6 +40,7 @@ import {
   type RatioMarks,
   type RatioPoint,
   type RobotMendsFound,
+  type RobotFinding,
   type RobotRung,
   type ShortlistQuery,
   type Shelved,
@@ -67,9 +68,9 @@ const MENDS_WITHIN = 5000;
 /** Pairs of changes on a robot are tried no longer than this, ms: each is a match gone through. */
 const ROBOT_MENDS_WITHIN = 90_000;
 
-/** A robot's verdict with what it rests on, script by script. */
-export interface RobotVerdict {
-  readonly verdict: Verdict;
+/** What is found of a robot beside its mechanisms alone, without what the matches looked like. */
+export interface TogetherTold {
+  readonly findings: readonly RobotFinding[];
   readonly matches: readonly {
     readonly script: string;
     readonly verdict: Verdict;
@@ -122,15 +123,10 @@ export const headlines = (plan: Plan): readonly MechanismResult[] =>
 export const twice = (before: Plan, after: Plan, partKey?: string): readonly JudgedTwice[] =>
   judgedTwice(before, after, partKey === undefined ? undefined : (one) => usesPart(before, one, partKey));
 
-/** The verdict of a robot over all scripts that count, without what the matches looked like. */
-function* robotVerdict(plan: Plan): Generator<unknown, RobotVerdict | undefined> {
-  const robot = yield* judgeRobot(plan);
-  return (
-    robot && {
-      verdict: robot.verdict,
-      matches: robot.matches.map(({ script, verdict, rungs }) => ({ script: script.id, verdict, rungs })),
-    }
-  );
+/** All scripts that count, the day, the event sheet and the wires, without what the matches looked like. */
+function* together(plan: Plan): Generator<unknown, TogetherTold> {
+  const { matches, findings } = yield* judgeTogether(plan);
+  return { findings, matches: matches.map(({ script, verdict, rungs }) => ({ script: script.id, verdict, rungs })) };
 }
 
 /** Where on the ruler a job begins to do, does best, and ends to do; tells the share gone through. */
@@ -248,7 +244,7 @@ const shortlist: Question<[Plan, ShortlistQuery, readonly Shelved[], Lot], Short
 
 /** What the worker is asked, a line a kind: what stands here is asked, told, stopped and overtaken alike. */
 export const QUESTIONS = {
-  judgeRobot: { steps: robotVerdict },
+  together: { steps: together },
   match: {
     steps: (plan: Plan, script: MatchScript, asked: MatchAsked) => judgeMatch(plan, script, startingWith(asked)),
   },

@@ -1,11 +1,11 @@
 import type { Plan } from '@rough-gear/core';
 import { get, update } from 'idb-keyval';
-import type { RobotVerdict } from './questions.js';
+import type { TogetherTold } from './questions.js';
 import { CORE_WORKER } from './core.js';
 
 interface Remembered {
   readonly key: string;
-  readonly verdict: RobotVerdict;
+  readonly verdict: TogetherTold;
 }
 
 const PLACE = 'rough-gear:robot-verdicts';
@@ -23,7 +23,7 @@ async function keyOf(plan: Plan): Promise<string | undefined> {
   return Array.from(digest, (byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
-const find = async (key: string): Promise<RobotVerdict | undefined> =>
+const find = async (key: string): Promise<TogetherTold | undefined> =>
   (await get<readonly Remembered[]>(PLACE))?.find((one) => one.key === key)?.verdict;
 
 /** A browser without room, or in private, remembers nothing: it is worked out anew. */
@@ -39,7 +39,7 @@ const orNothing = async <Found>(work: () => Promise<Found>): Promise<Found | und
  * What the matches of this very plan came to when they were gone through before. It takes seconds, so a page that is loaded
  * again does not do it twice.
  */
-export const recalled = (plan: Plan): Promise<RobotVerdict | undefined> =>
+export const recalled = (plan: Plan): Promise<TogetherTold | undefined> =>
   orNothing(async () => {
     const key = await keyOf(plan);
     return key === undefined ? undefined : find(key);
@@ -48,8 +48,8 @@ export const recalled = (plan: Plan): Promise<RobotVerdict | undefined> =>
 /** The same, or else what going through them comes to, which is kept. */
 export async function remembering(
   plan: Plan,
-  judge: () => Promise<RobotVerdict | undefined>,
-): Promise<RobotVerdict | undefined> {
+  judge: () => Promise<TogetherTold | undefined>,
+): Promise<TogetherTold | undefined> {
   const key = await orNothing(() => keyOf(plan));
   const known = key === undefined ? undefined : await orNothing(() => find(key));
   if (known) return known;

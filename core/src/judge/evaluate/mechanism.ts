@@ -1,4 +1,5 @@
 import type { CheckId } from '../limits/check.js';
+import { FAILING } from '../limits/checks/failing.js';
 import { checkOf, type Check } from './check.js';
 import { ladderOf } from './ladder.js';
 import type { Ladder } from './rung.js';
@@ -184,5 +185,6 @@ function fromLadder(job: Judgement, situation: SituationId): Candidate {
 function fromCheck(job: Judgement, check: Check): Candidate {
   // A check that is well is no multiple of force: it never leads among the ones that hold.
   const multiple = check.verdict === 'gives way' ? check.multiple : undefined;
-  return { verdict: check.verdict, jobId: job.jobId, check: check.id, name: check.name, multiple };
+  const name = check.verdict === 'gives way' ? FAILING[check.id] : check.name;
+  return { verdict: check.verdict, jobId: job.jobId, check: check.id, name, multiple };
 }

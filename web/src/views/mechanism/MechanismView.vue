@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { firstToGive, type Expression, type MechanismResult, type RobotRung } from '@rough-gear/core';
+import type { Expression, MechanismResult } from '@rough-gear/core';
 import { until } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -31,26 +31,17 @@ until(() => plan.document)
   .catch(() => undefined);
 const router = useRouter();
 const results = useResults();
-const verdict = provideRobotVerdict();
+provideRobotVerdict(results);
 const adding = ref(false);
 const menuOpen = ref(false);
 const current = shallowRef<MechanismResult>();
-/** What gives first on the whole robot: over all scripts that count, or until that is known as its page found it. */
-const seen = shallowRef<RobotRung>();
-const robot = computed(() => {
-  const [first, ...others] = verdict.value?.matches.flatMap(({ rungs }) => rungs.slice(0, 1)) ?? [];
-  return first ? firstToGive([first, ...others])[0] : seen.value;
-});
 const working = shallowRef<{ expression: Expression; title: string; section: string }>();
 const everAdding = useEver(() => adding.value);
 const everWorking = useEver(() => working.value !== undefined);
 
 watch(
   () => planId,
-  (id) => {
-    seen.value = undefined;
-    void plan.open(id);
-  },
+  (id) => void plan.open(id),
   { immediate: true },
 );
 // A robot that was open before is still in the store until its edits are sent: it is not shown at the address of this one.
@@ -100,8 +91,7 @@ watch(
         :class="menuOpen ? '' : 'max-lg:hidden'"
         :results="results"
         :current="open ? current : undefined"
-        :whole="!open"
-        :robot="robot"
+        :open="!open"
         @add="adding = true"
       />
     </aside>
@@ -112,7 +102,7 @@ watch(
       @result="current = $event"
       @working="working = $event"
     />
-    <RobotDesk v-else-if="robotHere.mechanisms.length > 0" :key="planId" @judged="seen = $event" />
+    <RobotDesk v-else-if="robotHere.mechanisms.length > 0" :key="planId" />
     <div v-else class="squared grid place-items-center p-10 text-center">
       <div class="max-w-sm border border-ink bg-sheet p-6">
         <h1 class="mb-2 text-lg">{{ robotHere.name }} has no mechanism yet</h1>

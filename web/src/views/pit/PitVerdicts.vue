@@ -2,9 +2,13 @@
 import { compareVerdicts, evaluate, headlineText, type Plan } from '@rough-gear/core';
 import { computed } from 'vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
+import WholeRobotSaid from '../../components/verdict/WholeRobotSaid.vue';
+import { useResults } from '../../composables/useResults.js';
+import { provideRobotVerdict } from '../../composables/useRobotVerdict.js';
 
-/** What gives first on each mechanism, the worst in front. */
+/** What gives first on the robot and on each mechanism, the worst in front. */
 const { plan } = defineProps<{ plan: Plan; planId: string }>();
+provideRobotVerdict(useResults());
 const mechanisms = computed(() =>
   [...evaluate(plan).mechanisms].sort((a, b) => compareVerdicts(b.headline.verdict, a.headline.verdict)),
 );
@@ -12,6 +16,7 @@ const mechanisms = computed(() =>
 
 <template>
   <section class="mt-4" aria-label="What gives first">
+    <WholeRobotSaid v-if="mechanisms.length > 0" class="border-b border-ink pb-2" />
     <ul>
       <li v-for="{ id, name, headline } in mechanisms" :key="id" class="border-b border-hair">
         <RouterLink

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { putScript, type MatchLog, type MatchScript, type PackState, type RobotRung } from '@rough-gear/core';
+import { putScript, type MatchLog, type MatchScript, type PackState } from '@rough-gear/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { lazily } from '../../components/widgets/lazily.js';
@@ -17,15 +17,14 @@ import RobotCounts from './RobotCounts.vue';
 import RobotGauge from './RobotGauge.vue';
 import ScriptTabs from './ScriptTabs.vue';
 import { useMatch } from './useMatch.js';
+import WholeRobotSaid from '../../components/verdict/WholeRobotSaid.vue';
 
 /** The whole robot on its pack: what gives first in a match, who was on, and who takes the battery’s energy. */
-const emit = defineEmits<{ judged: [first: RobotRung | undefined] }>();
 const store = usePlan();
 const router = useRouter();
 const plan = computed(() => store.document!);
 const { scripts, script, scriptId, length, asked, judged, progress, running, stopped, failure, run, stop } =
   useMatch(plan);
-watch(judged, (match) => emit('judged', match?.rungs[0]));
 
 /** Room for names beside the chart and the lanes, px. */
 const LEFT = 96;
@@ -64,6 +63,7 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
   <div class="grid min-h-0 min-w-0 lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
     <div class="flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
       <h1 class="sr-only">{{ plan.name }}, the whole robot</h1>
+      <WholeRobotSaid />
       <BoardStrip :plan="plan" :match="judged" />
       <RobotCounts :plan="plan" />
       <RobotChoicePage v-if="choosing" :plan="plan" class="border-t border-hair pt-2" @close="choosing = false" />

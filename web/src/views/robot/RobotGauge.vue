@@ -75,7 +75,7 @@ const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdi
       @select="chosen = chosen === $event.id ? undefined : $event.id"
     />
     <p data-testid="robot-answer" aria-live="polite">
-      <b>{{ said.lead }}</b> {{ say(said.rest) }}
+      In this match: <b>{{ said.lead }}</b> {{ say(said.rest) }}
     </p>
     <p v-if="shown && shown.verdict !== 'enough'" class="text-sm" data-testid="robot-hint">
       <b>To change:</b> {{ ROBOT_HINTS[shown.id] }}.

@@ -4,13 +4,16 @@ import { headlineText, type Headline } from '@rough-gear/core';
 import { formatDistanceToNow } from 'date-fns';
 import { computed } from 'vue';
 import { api } from '../../api/client.js';
+import { useDisplay } from '../../composables/useDisplay.js';
 import { useAccess } from '../../stores/access.js';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
+import { isLookedAt } from './lookedAt.js';
 
 /** One robot: its mechanisms as a row of verdicts, each a way in. */
 const { plan } = defineProps<{ plan: PlanSummary }>();
 defineEmits<{ rename: []; duplicate: []; remove: []; export: [] }>();
 const access = useAccess();
+const { say } = useDisplay();
 const said = computed(() => {
   if (plan.unreadable !== undefined) return 'cannot be read by this version of the program';
   if (plan.unjudged !== undefined) return 'open it to see what gives first';
@@ -74,6 +77,13 @@ const said = computed(() => {
         </button>
       </span>
     </div>
+    <p v-if="plan.robot" class="flex gap-2 border-b border-hair px-4 py-2" data-testid="robot-verdict">
+      <VerdictRing :verdict="plan.robot.verdict" :size="18" class="mt-0.5 shrink-0" />
+      <span class="min-w-0"
+        ><b>{{ plan.robot.lead }}</b> {{ say(plan.robot.rest) }}</span
+      >
+    </p>
+    <p v-else-if="isLookedAt(plan)" class="border-b border-hair px-4 py-2 text-second">Looking at the whole robot …</p>
     <p v-if="plan.unreadable !== undefined" class="px-4 py-3 text-sm">
       <b class="text-gives">Not opened:</b> {{ plan.unreadable }}. Nothing of it was changed; a version of the program
       that knows it can open the download.

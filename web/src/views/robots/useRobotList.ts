@@ -3,6 +3,7 @@ import { promiseTimeout, useTimeoutFn, watchDebounced } from '@vueuse/core';
 import { onBeforeUnmount, ref, shallowRef, watch, type Ref } from 'vue';
 import { api, Unreachable } from '../../api/client.js';
 import { usePlan } from '../../stores/plan.js';
+import { isLookedAt } from './lookedAt.js';
 
 const PAGE = Math.min(50, LONGEST_PAGE);
 /** What is judged behind a save is asked for again after so long, ms. */
@@ -53,7 +54,7 @@ export function useRobotList(query: Ref<PlanQuery>) {
 
   function lookAgain(): void {
     again.stop();
-    const waiting = rows.value.slice(shown.first, shown.last + 1).some((row) => row?.judged === false);
+    const waiting = rows.value.slice(shown.first, shown.last + 1).some((row) => row !== undefined && isLookedAt(row));
     if (waiting) again.start();
   }
 

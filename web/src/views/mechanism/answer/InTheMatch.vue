@@ -10,8 +10,8 @@ import { usePlan } from '../../../stores/plan.js';
 const { mechanismId } = defineProps<{ mechanismId: string }>();
 const { say } = useDisplay();
 const plan = usePlan();
-const robot = useRobotVerdict();
-const rung = computed(() => inTheMatch(robot.value, mechanismId));
+const { together } = useRobotVerdict();
+const rung = computed(() => inTheMatch(together.value, mechanismId));
 </script>
 
 <template>

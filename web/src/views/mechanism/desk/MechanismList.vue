@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import IconButton from '../../../components/widgets/IconButton.vue';
-import { headlineText, showMultiple, type Mechanism, type MechanismResult, type RobotRung } from '@rough-gear/core';
+import {
+  headlineText,
+  robotText,
+  showMultiple,
+  type Mechanism,
+  type MechanismResult,
+  type RobotRung,
+} from '@rough-gear/core';
 import { ArrowDown, ArrowUp, GripVertical } from '@lucide/vue';
 import { computed, ref } from 'vue';
 import { useDragOrder } from '../../../composables/useDragOrder.js';
@@ -11,18 +18,20 @@ import { inTheMatch, useRobotVerdict } from '../../../composables/useRobotVerdic
 import { usePlan } from '../../../stores/plan.js';
 
 /** The robot's mechanisms with verdict and least multiple; dragged, or moved by keys, into an order. */
-const { results, current, whole, robot } = defineProps<{
+const { results, current, open } = defineProps<{
   results: ReadonlyMap<string, MechanismResult>;
   current: MechanismResult | undefined;
   /** The whole robot is open. */
-  whole: boolean;
-  /** What gives first on it, where that is known. */
-  robot: RobotRung | undefined;
+  open: boolean;
 }>();
 defineEmits<{ add: [] }>();
 
 const plan = usePlan();
-const verdict = useRobotVerdict();
+const { together, whole } = useRobotVerdict();
+const times = computed(() => {
+  const first = whole.value?.findings[0];
+  return first?.multiple === undefined ? '' : showMultiple(first.multiple);
+});
 const mechanisms = computed({
   get: () => [...(plan.document?.mechanisms ?? [])],
   set: (order: Mechanism[]) => plan.commit([{ at: ['mechanisms'], to: order }]),
@@ -42,7 +51,7 @@ function timesText(id: string): string {
 
 /** What gives first of it in the matches, where that is not enough. */
 function worseInMatch(id: string): RobotRung | undefined {
-  const rung = inTheMatch(verdict.value, id);
+  const rung = inTheMatch(together.value, id);
   return rung && rung.verdict !== 'enough' ? rung : undefined;
 }
 
@@ -70,18 +79,17 @@ function move(index: number, by: number): void {
       v-if="mechanisms.length > 0"
       :to="{ name: 'mechanism', params: { planId: plan.id } }"
       class="relative border-b border-ink py-2 pr-3 pl-4 hover:bg-sheet"
-      :class="whole ? 'bg-sheet font-semibold' : ''"
-      :aria-current="whole ? 'page' : undefined"
+      :class="open ? 'bg-sheet font-semibold' : ''"
+      :aria-current="open ? 'page' : undefined"
     >
-      <span v-if="whole" class="absolute inset-y-0 left-0 w-1 bg-ink" aria-hidden="true" />
+      <span v-if="open" class="absolute inset-y-0 left-0 w-1 bg-ink" aria-hidden="true" />
       <span class="grid grid-cols-[14px_1fr_auto] items-center gap-x-3">
-        <VerdictRing v-if="robot" :verdict="robot.verdict" /><span v-else aria-hidden="true" />
+        <VerdictRing v-if="whole" :verdict="whole.verdict" /><span v-else aria-hidden="true" />
         <span>Whole robot</span>
-        <span v-if="robot" class="figures">{{ showMultiple(robot.multiple) }}</span>
+        <span class="figures">{{ times }}</span>
         <span class="col-start-2 col-end-4 text-xs font-normal text-second">
-          <template v-if="robot"
-            ><VerdictWord :verdict="robot.verdict" />{{ robot.verdict === 'enough' ? '' : `: ${robot.name}` }}</template
-          ><template v-else>one pack, through a match</template>
+          <template v-if="whole"><VerdictWord :verdict="whole.verdict" />: {{ robotText(whole) }}</template
+          ><template v-else>looking …</template>
         </span>
       </span>
     </RouterLink>

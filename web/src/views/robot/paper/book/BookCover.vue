@@ -5,13 +5,17 @@ import { computed } from 'vue';
 import { usePhoneAddress } from '../../../../components/paper/phoneAddress.js';
 import QrCode from '../../../../components/paper/QrCode.vue';
 import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
+import WholeRobotSaid from '../../../../components/verdict/WholeRobotSaid.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
+import { useResults } from '../../../../composables/useResults.js';
+import { provideRobotVerdict } from '../../../../composables/useRobotVerdict.js';
 import { usePlan } from '../../../../stores/plan.js';
 
 /** What the robot is, and what gives first on it, the worst in front. */
 const { plan, planId } = defineProps<{ plan: Plan; planId: string }>();
 const { show, say } = useDisplay();
 const store = usePlan();
+provideRobotVerdict(useResults());
 const { addressOf } = usePhoneAddress();
 const mechanisms = computed(() =>
   [...evaluate(plan).mechanisms].sort((a, b) => compareVerdicts(b.headline.verdict, a.headline.verdict)),
@@ -48,6 +52,7 @@ const today = format(new Date(), 'd MMMM yyyy');
       </div>
     </dl>
     <h2 class="mt-6 text-lg">What gives first</h2>
+    <WholeRobotSaid v-if="mechanisms.length > 0" class="mt-1 border-b border-ink pb-1.5 text-sm" />
     <ul class="mt-1">
       <li
         v-for="{ id, name, headline, jobs } in mechanisms"
