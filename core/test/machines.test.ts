@@ -317,10 +317,14 @@ describe('switches', () => {
 });
 
 describe('side by side', () => {
-  it('puts a stepper on the shaft beside a step servo at two reductions', () => {
+  it('puts a stepper on the shaft beside a step servo there and at two reductions', () => {
     const rows = stepMachines(heron, 'turntable', 'turn', shelf, { reductions: [2, 4], pulleyPrice: 20 });
-    expect(rows.map(({ id }) => id)).toEqual(['own', 'direct', 'servo-0', 'servo-1']);
-    const [own, direct, low, high] = rows as [(typeof rows)[0], (typeof rows)[0], (typeof rows)[0], (typeof rows)[0]];
+    expect(rows.map(({ id }) => id)).toEqual(['own', 'direct', 'servo-0', 'servo-1', 'servo-2']);
+    type Row = (typeof rows)[0];
+    const [own, direct, onShaft, low, high] = rows as [Row, Row, Row, Row, Row];
+    expect(onShaft.label).toMatch(/on the shaft$/);
+    expect(onShaft.price!).toBeLessThan(low.price!);
+    expect(low.margin!).toBeGreaterThan(1.8 * onShaft.margin!);
     expect(own.changes).toEqual([]);
     expect(direct.beyond).toBe('loses steps, silently');
     expect(low.beyond).toBe('alarms');

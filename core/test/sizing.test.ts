@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import {
   applyChanges,
+  currentChoice,
   evaluateMechanism,
   fullEffort,
   proposeMechanism,
@@ -12,8 +13,10 @@ import {
   systemOf,
   tuneTotal,
   type ChainStage,
+  type PackPart,
   type Plan,
   type Shelved,
+  type WishMachine,
 } from '../src/index.js';
 import { plainPlan, mechanismOf, nansIn, typed, withChange } from './demo.js';
 
@@ -142,6 +145,46 @@ describe('a proposal', () => {
 
   it('says when the shelf has nothing for this pack', () => {
     const cells = withChange(heron, ['parts', 'pack-1', 'part', 'series'], 60);
-    expect(() => proposeMechanism(cells, wish, shelf)).toThrow(/no brushed motor rated near/);
+    expect(() => proposeMechanism(cells, wish, shelf)).toThrow(
+      'no motor of the shelf stands 138 V together with a controller: put one on the shelf, or choose another machine',
+    );
+  });
+
+  /** Packs, and the machines that nothing of the shelf drives on them: drivers of step servos want more than 12.6 V. */
+  const PACKS: readonly (readonly [name: string, pack: Partial<PackPart>, ...none: readonly WishMachine[]])[] = [
+    ['a supply of 13.8 V', { chemistry: 'bench', series: 1, voltage: typed(13.8) }],
+    ['a supply of 24 V', { chemistry: 'bench', series: 1, voltage: typed(24) }],
+    ['2 cells of LiPo', { chemistry: 'lipo', series: 2 }, 'step-servo'],
+    ['3 cells of LiPo', { chemistry: 'lipo', series: 3 }, 'step-servo'],
+    ['6 cells of LiPo', { chemistry: 'lipo', series: 6 }],
+    ['12 cells of LiPo', { chemistry: 'lipo', series: 12 }],
+  ];
+  const MACHINES: readonly WishMachine[] = ['dc', 'step', 'step-servo', 'servo'];
+
+  it.each(PACKS)('is made on %s for every machine, or says what to do', (name, figures, ...none) => {
+    const pack: object = Object.assign({}, heron.parts['pack-1']!.part, figures);
+    const plan = withChange(heron, ['parts', 'pack-1', 'part'], JSON.parse(JSON.stringify(pack)));
+    for (const machine of MACHINES) {
+      const use = machine === 'servo' ? { use: 'grip' as const, kind: 'grip' as const } : {};
+      const values =
+        machine === 'servo'
+          ? { mass: typed(0.4), length: typed(0.08), time: typed(0.5) }
+          : { mass: typed(2), distance: typed(0.3), time: typed(2) };
+      const wished = { kind: 'carriage' as const, name: machine, machine, values, ...use };
+      if (none.includes(machine)) {
+        expect(() => propose(plan, wished), `${machine} on ${name}`).toThrow(/put one on the shelf/);
+        continue;
+      }
+      const { changed, mechanism } = propose(plan, wished);
+      const { headline } = evaluateMechanism(changed, mechanism);
+      expect(headline.verdict, `${machine} on ${name}`).not.toBe('not known');
+      const { drive } = currentChoice(mechanism);
+      if (drive.kind === 'dc') {
+        const { part } = changed.parts[drive.controller]!;
+        expect(part.kind === 'controller' && part.highestVoltage!.si).toBeGreaterThanOrEqual(
+          resolveDcPath(changed, mechanism, mechanism.jobs[0]!.id).pack.full,
+        );
+      }
+    }
   });
 });

@@ -60,7 +60,7 @@ const KINDS: readonly (readonly [
       ['by what angle', '110°'],
       ['in what time', '1.2 s'],
     ],
-    /falls when the power is off/,
+    /stays up, power off/,
   ],
   [
     'Climb, winch',
@@ -69,7 +69,7 @@ const KINDS: readonly (readonly [
       ['how far', '0.7 m'],
       ['in what time', '4 s'],
     ],
-    /falls when the power is off/,
+    /stays up, power off/,
   ],
   [
     'Thrower',

@@ -49,7 +49,7 @@ function beside({ findings }: RobotVerdict): string {
  */
 export function robotSentence(verdict: RobotVerdict): { readonly lead: string; readonly rest: Words } {
   const [first] = verdict.findings;
-  const lead = leadOf(verdict.verdict, verdict.notKnown);
+  const lead = leadOf(verdict);
   if (!first) return { lead: 'Nothing to judge.', rest: 'There is no mechanism yet.' };
   return { lead, rest: capitalised(say`${first.name}: ${first.sentence}${beside(verdict)}`) };
 }

@@ -3,7 +3,7 @@ import type { Headline } from '../../judge/evaluate/mechanism.js';
 import { lagAtOutput, pulseAtOutput } from '../../judge/limits/checks/step/resolves.js';
 import { mostRate, rateOf } from '../../judge/limits/checks/step/pulseRate.js';
 import { marginOf, stepMoments } from '../../judge/motion/stepRun.js';
-import { fullVoltage } from '../../models/pack/pack.js';
+import { fullVoltsOf } from '../../models/pack/cells.js';
 import { applyChanges, type Change } from '../../plan/document/change.js';
 import type { StepperPart, StepServoPart } from '../../plan/document/part.js';
 import { currentChoice, type Plan, type StepDrive } from '../../plan/document/plan.js';
@@ -39,14 +39,14 @@ export interface StepMachineRow {
 }
 
 export interface StepMachineOptions {
-  /** The two reductions the step servo is tried at. */
+  /** The reductions the step servo is tried at, beside on the shaft itself. */
   readonly reductions: readonly [number, number];
   /** Money for one pair of pulleys and its belt. */
   readonly pulleyPrice: number;
 }
 
 /**
- * The best stepper on the shaft itself, and a step servo geared down at two reductions, on one job. The motors are those of
+ * The best stepper on the shaft itself, and a step servo on the shaft and geared down at two reductions, on one job. The motors are those of
  * the shelf that this drive's own stand nearest to by torque; the drive's own stands in front.
  */
 export function stepMachines(
@@ -60,7 +60,7 @@ export function stepMachines(
   const { drive, stages } = design.choice;
   if (drive.kind !== 'step') throw new Error(`${design.choice.name} takes no pulses`);
   const own = plan.parts[drive.motor]!.part as StepperPart | StepServoPart;
-  const full = fullVoltage(packOf(plan));
+  const full = fullVoltsOf(packOf(plan));
   const screws = stages.filter(({ kind }) => kind === 'screw');
   const steppers = shelf.filter((item): item is Shelved & { part: StepperPart } => item.part.kind === 'stepper');
   const servos = shelf.filter((item): item is Shelved & { part: StepServoPart } => item.part.kind === 'step-servo');
@@ -85,10 +85,10 @@ export function stepMachines(
       pulleys: 0,
     });
   if (servo)
-    reductions.forEach((total, i) =>
+    [1, ...reductions.filter((total) => total !== 1)].forEach((total, i) =>
       rows.push({
         id: `servo-${i}`,
-        label: `${servo.part.name}, ${total}:1`,
+        label: total === 1 ? `${servo.part.name}, on the shaft` : `${servo.part.name}, ${total}:1`,
         changes: swappedTo(servo, total, place),
         pulleys: total === 1 ? 0 : 1,
       }),

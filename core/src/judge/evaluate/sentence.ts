@@ -66,17 +66,26 @@ export const LEAD: Readonly<Record<Verdict, string>> = {
 };
 
 /**
- * The same where figures are missing that do not lead: an *enough* without them is not all there is to say.
+ * A verdict with what is not known beside it: where figures are missing that do not lead, *enough* is not all there is to say.
  *
- * @example leadOf('enough', 2) //=> 'Enough, 2 not known.'
+ * @example verdictText({ verdict: 'enough', notKnown: 2 }) //=> 'enough, 2 not known'
  */
-export const leadOf = (verdict: Verdict, notKnown: number): string =>
-  verdict === 'enough' && notKnown > 0 ? `Enough, ${notKnown} not known.` : LEAD[verdict];
+export const verdictText = ({ verdict, notKnown }: { readonly verdict: Verdict; readonly notKnown: number }): string =>
+  verdict === 'enough' && notKnown > 0 ? `enough, ${notKnown} not known` : verdict;
+
+/**
+ * The same as a sentence begins with it.
+ *
+ * @example leadOf({ verdict: 'enough', notKnown: 2 }) //=> 'Enough, 2 not known.'
+ */
+export const leadOf = (said: { readonly verdict: Verdict; readonly notKnown: number }): string =>
+  `${capitalised(verdictText(said))}.`;
 
 /** The answer of one situation in a sentence or two: the verdict first. */
 export function ladderSentence(ladder: Ladder): { readonly lead: string; readonly rest: string } {
   if (ladder.idle) return { lead: LEAD.enough, rest: IDLE[ladder.idle] };
-  const { first } = ladder;
+  const { first, verdict } = ladder;
+  const lead = leadOf({ verdict, notKnown: ladder.rungs.filter((rung) => rung.verdict === 'not known').length });
   if (ladder.lacks.length > 0 || !first) {
     const names = [...new Set(ladder.lacks.map((lack) => lack.label))];
     const least = ladder.rungs.find(({ outOfReach, multiple }) => !outOfReach && multiple !== undefined);
@@ -85,7 +94,7 @@ export function ladderSentence(ladder: Ladder): { readonly lead: string; readonl
     return { lead: LEAD[ladder.verdict], rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
   }
   return {
-    lead: LEAD[ladder.verdict],
+    lead,
     rest: `${first.subject} gives first, at ${showMultiple(first.multiple!)} the job: ${comment(first)}.${besides(ladder, first)}`,
   };
 }
@@ -95,12 +104,14 @@ export function ladderSentence(ladder: Ladder): { readonly lead: string; readonl
  * it so, wherever among its jobs and situations that stands.
  */
 export function headlineSentence(
-  { verdict, jobId, check: id, situation }: Headline,
+  headline: Headline,
   jobs: readonly Judgement[],
 ): { readonly lead: string; readonly rest: Words } {
+  const { jobId, check: id, situation } = headline;
   const job = jobs.find((candidate) => candidate.jobId === jobId)!;
-  if (situation !== undefined) return ladderSentence(job.ladders[situation]);
-  return { lead: LEAD[verdict], rest: job.checks.find((check) => check.id === id)!.sentence };
+  const lead = leadOf(headline);
+  if (situation !== undefined) return { lead, rest: ladderSentence(job.ladders[situation]).rest };
+  return { lead, rest: job.checks.find((check) => check.id === id)!.sentence };
 }
 
 /**

@@ -1,4 +1,4 @@
-import { CELLS, cellsOf } from '../../models/pack/cells.js';
+import { nominalVoltsOf } from '../../models/pack/cells.js';
 import { verdictOf, type Verdict } from '../evaluate/verdict.js';
 import type { EventLimit, EventSum, ListLimit, SumLimit, WireLimit } from '../../plan/document/eventSheet.js';
 import { packPartOf } from '../../plan/document/packPart.js';
@@ -128,7 +128,7 @@ function sumOf(plan: Plan, { of, withPack }: SumLimit, ledger: Ledger): Sum {
 
 function packVolts(plan: Plan): number | undefined {
   const pack = packPartOf(plan);
-  return pack && cellsOf(pack) * CELLS[pack.chemistry].nominal;
+  return pack && nominalVoltsOf(pack);
 }
 
 function breakersOf(plan: Plan, kind: 'main' | 'branch') {

@@ -1,8 +1,8 @@
 import { freshId } from '../../plan/document/freshId.js';
 import { digits } from '../../plan/words/show.js';
 import { freeSpeedAt, peakPower } from '../../models/motor/peaks.js';
-import { CELLS, cellsOf } from '../../models/pack/cells.js';
-import type { ControllerPart, MotorPart, Part } from '../../plan/document/part.js';
+import { fullVoltsOf, nominalVoltsOf } from '../../models/pack/cells.js';
+import type { ControllerPart, MotorPart } from '../../plan/document/part.js';
 import type { Mechanism, Plan } from '../../plan/document/plan.js';
 import { quantityOf } from '../../plan/document/quantityOf.js';
 import type { WishPlan } from '../../path/job/wish.js';
@@ -17,16 +17,14 @@ const HAPPY_SPEED = 0.65;
 
 /**
  * Plain motors for a wish: the smallest of the shelf that has the power, a controller and a breaker to suit,
- * one stage for the speed. Throws where the shelf has no motor at all for this pack.
+ * one stage for the speed. Brushless ones where no brushed one stands the pack. Throws where the shelf has neither.
  */
 export function proposeDc(plan: Plan, wish: Wish, wished: WishPlan, shelf: readonly Shelved[]): Proposal {
   const pack = packOf(plan);
-  const volts = cellsOf(pack) * CELLS[pack.chemistry].nominal;
-  const full = cellsOf(pack) * CELLS[pack.chemistry].full;
+  const volts = nominalVoltsOf(pack);
   const { motors } = wished;
-
-  const motor = pickMotor(shelf, volts, wished.power / TRAIN_EFFICIENCY / motors);
-  const controller = pickController(shelf, motor.part, full);
+  const power = wished.power / TRAIN_EFFICIENCY / motors;
+  const { motor, controller } = pickPair(shelf, { volts, full: fullVoltsOf(pack) }, power);
   const total = Number(
     ((HAPPY_SPEED * freeSpeedAt(constantsOf(motor.part)!, volts)) / wished.shaftSpeed).toPrecision(2),
   );
@@ -67,40 +65,65 @@ export function proposeDc(plan: Plan, wish: Wish, wished: WishPlan, shelf: reado
   };
 }
 
-const ratedFor = (part: MotorPart, volts: number): boolean => {
-  const rated = part.data.form === 'sheet' ? part.data.ratedVoltage?.si : undefined;
-  return rated !== undefined && volts / rated > 0.7 && volts / rated < 1.6;
-};
-
-function pickMotor(shelf: readonly Shelved[], volts: number, power: number): Shelved & { part: MotorPart } {
-  const able = shelf
-    .filter(
-      (item): item is Shelved & { part: MotorPart } =>
-        item.part.kind === 'motor' && item.part.type === 'brushed' && ratedFor(item.part, volts),
-    )
-    .flatMap((item) => {
-      const constants = constantsOf(item.part);
-      return constants ? [{ item, power: WORKING_SHARE * peakPower(constants, volts) }] : [];
-    })
-    .sort((a, b) => a.power - b.power);
-  const chosen = able.find((candidate) => candidate.power >= power) ?? able.at(-1);
-  if (!chosen) throw new Error(`the shelf has no brushed motor rated near ${digits(volts)} V`);
-  return chosen.item;
+interface Pair {
+  readonly motor: Shelved & { readonly part: MotorPart };
+  readonly controller: Shelved & { readonly part: ControllerPart };
 }
 
-function pickController(shelf: readonly Shelved[], motor: Part, full: number): Shelved & { part: ControllerPart } {
-  const stall = motor.kind === 'motor' && motor.data.form === 'sheet' ? (motor.data.stallCurrent?.si ?? 0) : 0;
+/** A pack's volts as its label says them, and fresh off the charger. */
+interface Volts {
+  readonly volts: number;
+  readonly full: number;
+}
+
+/** The smallest motor with the power that has a controller for this pack; the strongest where none has the power. */
+function pickPair(shelf: readonly Shelved[], pack: Volts, power: number): Pair {
+  for (const type of ['brushed', 'brushless'] as const) {
+    const able = motorsFor(shelf, type, pack).flatMap(({ motor, gives }) => {
+      const controller = pickController(shelf, motor.part, pack.full);
+      return controller ? [{ motor, controller, gives }] : [];
+    });
+    const chosen = able.find(({ gives }) => gives >= power) ?? able.at(-1);
+    if (chosen) return chosen;
+  }
+  throw new Error(
+    `no motor of the shelf stands ${digits(pack.full)} V together with a controller: put one on the shelf, or choose another machine`,
+  );
+}
+
+/** A motor is near the volts of its sheet; a brushless one that has a Kv in their place stands what it says, or any. */
+function standsPack(part: MotorPart, { volts, full }: Volts): boolean {
+  const rated = part.data.form === 'sheet' ? part.data.ratedVoltage?.si : undefined;
+  if (rated === undefined) return part.type === 'brushless' && (part.highestVoltage?.si ?? Infinity) >= full;
+  return volts / rated > 0.7 && volts / rated < 1.6;
+}
+
+/** Motors of the shelf that stand a pack, with the power each works at in a sound design, the weakest first. */
+function motorsFor(shelf: readonly Shelved[], type: MotorPart['type'], pack: Volts) {
+  return shelf
+    .filter(
+      (item): item is Pair['motor'] =>
+        item.part.kind === 'motor' && item.part.type === type && standsPack(item.part, pack),
+    )
+    .flatMap((motor) => {
+      const constants = constantsOf(motor.part);
+      return constants ? [{ motor, gives: WORKING_SHARE * peakPower(constants, pack.volts) }] : [];
+    })
+    .sort((a, b) => a.gives - b.gives);
+}
+
+/** The smallest controller that drives a motor on a pack; `undefined` where there is none. */
+function pickController(shelf: readonly Shelved[], motor: MotorPart, full: number): Pair['controller'] | undefined {
+  const stall = motor.data.form === 'sheet' ? (motor.data.stallCurrent?.si ?? 0) : 0;
   const able = shelf
     .filter(
-      (item): item is Shelved & { part: ControllerPart } =>
+      (item): item is Pair['controller'] =>
         item.part.kind === 'controller' &&
-        item.part.drives.includes('brushed') &&
+        item.part.drives.includes(motor.type) &&
         item.part.supplyLimit !== undefined &&
         (item.part.highestVoltage?.si ?? 0) >= full &&
         (item.part.lowestVoltage?.si ?? Infinity) < 0.7 * full,
     )
     .sort((a, b) => a.part.supplyLimit!.si - b.part.supplyLimit!.si);
-  const chosen = able.find((item) => item.part.supplyLimit!.si >= stall / 3) ?? able.at(-1);
-  if (!chosen) throw new Error(`the shelf has no controller for ${digits(full)} V`);
-  return chosen;
+  return able.find((item) => item.part.supplyLimit!.si >= stall / 3) ?? able.at(-1);
 }

@@ -1,7 +1,7 @@
 import { freshId } from '../../plan/document/freshId.js';
 import { mechanismById } from '../../plan/document/place.js';
 import { evaluateMechanism } from '../evaluate/mechanism.js';
-import { CELLS, cellsOf } from '../../models/pack/cells.js';
+import { nominalVoltsOf } from '../../models/pack/cells.js';
 import { applyChanges, type Change } from '../../plan/document/change.js';
 import type { ServoPart } from '../../plan/document/part.js';
 import type { MechanismKind } from '../../plan/document/load.js';
@@ -95,7 +95,7 @@ function newRail(
   const node = freshId(plan, `rail-${kind}`);
   const pack = packOf(plan);
   // What a regulator holds must be less than the pack gives.
-  const volts = Math.min(RAIL_VOLTS, Math.floor(10 * 0.85 * cellsOf(pack) * CELLS[pack.chemistry].nominal) / 10);
+  const volts = Math.min(RAIL_VOLTS, Math.floor(10 * 0.85 * nominalVoltsOf(pack)) / 10);
   return {
     node,
     changes: [

@@ -3,7 +3,7 @@ import { mechanismById } from '../../plan/document/place.js';
 import { digits } from '../../plan/words/show.js';
 import type { CheckId } from '../limits/check.js';
 import { evaluateMechanism } from '../evaluate/mechanism.js';
-import { fullVoltage } from '../../models/pack/pack.js';
+import { fullVoltsOf } from '../../models/pack/cells.js';
 import { applyChanges, type Change } from '../../plan/document/change.js';
 import type { BoardPart, DriverPart, StepperPart, StepServoPart } from '../../plan/document/part.js';
 import type { Mechanism, Plan } from '../../plan/document/plan.js';
@@ -22,7 +22,7 @@ type StepMotorPart = StepperPart | StepServoPart;
  * gives way for want of torque; the strongest tried where none does it.
  */
 export function proposeStep(plan: Plan, wish: Wish, wished: WishPlan, shelf: readonly Shelved[]): Proposal {
-  const full = fullVoltage(packOf(plan));
+  const full = fullVoltsOf(packOf(plan));
   const motors = shelf
     .filter(
       (item): item is Shelved & { part: StepMotorPart } =>
@@ -47,7 +47,10 @@ export function proposeStep(plan: Plan, wish: Wish, wished: WishPlan, shelf: rea
       }
     }
   }
-  if (!last) throw new Error(`the shelf has no stepper driver for ${digits(full)} V`);
+  if (!last)
+    throw new Error(
+      `no stepper driver of the shelf takes ${digits(full)} V: put one on the shelf, or choose another machine`,
+    );
   return last;
 }
 

@@ -100,3 +100,19 @@ export const cellsOf = ({
   voltage,
 }: Pick<PackPart, 'chemistry' | 'series'> & { readonly voltage?: Pick<Quantity, 'si'> }): number =>
   chemistry === 'bench' ? (voltage?.si ?? NaN) : series;
+
+type PackOfCells = Parameters<typeof cellsOf>[0];
+
+/**
+ * Volts of a pack as its label says them, or those that a supply is set to.
+ *
+ * @example nominalVoltsOf({ chemistry: 'lipo', series: 3 }) //=> 11.1
+ */
+export const nominalVoltsOf = (pack: PackOfCells): number => cellsOf(pack) * CELLS[pack.chemistry].nominal;
+
+/**
+ * Volts of a pack fresh off the charger, or those that a supply is set to.
+ *
+ * @example fullVoltsOf({ chemistry: 'bench', series: 1, voltage: { si: 13.8 } }) //=> 13.8
+ */
+export const fullVoltsOf = (pack: PackOfCells): number => cellsOf(pack) * CELLS[pack.chemistry].full;

@@ -36,11 +36,12 @@ export const packVoltage = (pack: PackFigures, charge: number, current: number):
   packRestVoltage(pack, charge) - current * packResistance(pack);
 
 /**
- * Fresh off the charger: what voltage ratings are checked against.
+ * Fresh off the charger: what voltage ratings are checked against. Of figures, in which a supply has a cell a volt; a part is
+ * asked by `fullVoltsOf`.
  *
- * @example fullVoltage({ chemistry: 'lipo', series: 6 }) //=> 25.2
+ * @example fullVoltage({ chemistry: 'lipo', series: 6, leadResistance: 0 }) //=> 25.2
  */
-export const fullVoltage = (pack: Pick<PackFigures, 'chemistry' | 'series'>): number =>
+export const fullVoltage = (pack: Omit<PackFigures, 'cellResistance' | 'parallel'>): number =>
   pack.series * CELLS[pack.chemistry].full;
 
 /**

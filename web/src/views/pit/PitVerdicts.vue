@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { compareVerdicts, evaluate, headlineText, type Plan } from '@rough-gear/core';
+import { compareVerdicts, evaluate, headlineText, type Plan, verdictText } from '@rough-gear/core';
 import { computed } from 'vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
 import WholeRobotSaid from '../../components/verdict/WholeRobotSaid.vue';
@@ -25,7 +25,7 @@ const mechanisms = computed(() =>
         >
           <VerdictRing :verdict="headline.verdict" :size="22" class="mt-0.5 shrink-0" />
           <span class="min-w-0 break-words"
-            ><span class="font-semibold">{{ name }}, {{ headline.verdict }}</span
+            ><span class="font-semibold">{{ name }}, {{ verdictText(headline) }}</span
             ><span class="block text-sm text-second">{{ headlineText(headline) }}</span></span
           >
         </RouterLink>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PlanSummary } from '@rough-gear/contract/api';
-import { headlineText, type Headline } from '@rough-gear/core';
+import { headlineText, type Headline, verdictText } from '@rough-gear/core';
 import { formatDistanceToNow } from 'date-fns';
 import { computed } from 'vue';
 import { api } from '../../api/client.js';
@@ -101,7 +101,7 @@ const said = computed(() => {
           <VerdictRing :verdict="mechanism.headline.verdict" :size="18" />
           <span class="min-w-0"
             ><b class="block">{{ mechanism.name }}</b
-            ><span class="block text-sm">{{ mechanism.headline.verdict }}</span
+            ><span class="block text-sm">{{ verdictText(mechanism.headline) }}</span
             ><span class="block text-xs text-second">{{ headlineText(mechanism.headline) }}</span></span
           >
         </RouterLink>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { headlineText } from '@rough-gear/core';
+import { headlineText, verdictText } from '@rough-gear/core';
 import { computed } from 'vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
@@ -13,7 +13,7 @@ const headline = computed(() => result.value.headline);
   <a href="#gauge" class="sticky top-0 z-20 flex items-center gap-2 border-b border-ink bg-sheet px-4 py-2">
     <VerdictRing :verdict="headline.verdict" />
     <span
-      ><b>{{ headline.verdict }}</b
+      ><b>{{ verdictText(headline) }}</b
       >: {{ headlineText(headline) }}</span
     >
   </a>

@@ -13,7 +13,7 @@ const { job, jobId, situation, result } = useMechanism();
 const headline = computed(() => result.value.headline);
 const whole = computed(() => headlineSentence(headline.value, result.value.jobs));
 const ladder = computed(() => job.value.ladders[situation.value]);
-const here = computed(() => ladderSentence(ladder.value));
+const here = computed(() => (isHere.value ? whole.value : ladderSentence(ladder.value)));
 
 /** The answer is that of the very gauge that is open: it is not said twice. */
 const isHere = computed(() => headline.value.jobId === jobId.value && headline.value.situation === situation.value);

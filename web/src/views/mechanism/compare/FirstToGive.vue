@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { headlineText, type Headline } from '@rough-gear/core';
+import { headlineText, type Headline, verdictText } from '@rough-gear/core';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
 
 /** What gives first in a row of a comparison: the verdict's ring and word, what it is, of which job, its multiple. */
@@ -8,5 +8,5 @@ defineProps<{ headline: Headline }>();
 
 <template>
   <VerdictRing :verdict="headline.verdict" class="mr-1 inline-block align-[-2px]" />
-  <span class="sr-only">{{ headline.verdict }}: </span>{{ headlineText(headline) }}
+  <span class="sr-only">{{ verdictText(headline) }}: </span>{{ headlineText(headline) }}
 </template>

@@ -7,7 +7,7 @@ import { useDisplay } from '../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
 
-/** A stepper on the shaft, and a step servo geared down twice, on this very axis; and what trying both costs. */
+/** A stepper on the shaft, and a step servo there and geared down, on this very axis; and what trying both costs. */
 const emit = defineEmits<{ done: [] }>();
 const { plan, path, mechanism, jobId, commit } = useStepMechanism();
 const { show } = useDisplay();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, headlineText, measureChoice, WANTS, type Choice, type WantId } from '@rough-gear/core';
+import { digits, headlineText, measureChoice, WANTS, type Choice, type WantId, verdictText } from '@rough-gear/core';
 import { computed } from 'vue';
 import LimitGauge from '../../../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
@@ -36,7 +36,7 @@ const turning = computed(() => path.value.load.unit === 'rad');
     <p class="mt-1 flex items-center gap-1.5 text-sm">
       <VerdictRing :verdict="measured.headline.verdict" :size="15" />
       <span
-        ><b>{{ measured.headline.verdict }}</b
+        ><b>{{ verdictText(measured.headline) }}</b
         >, {{ headlineText(measured.headline) }}</span
       >
     </p>

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { compareVerdicts, evaluate, headlineSentence, ledgerOf, packPartOf, type Plan } from '@rough-gear/core';
+import {
+  compareVerdicts,
+  evaluate,
+  headlineSentence,
+  ledgerOf,
+  packPartOf,
+  type Plan,
+  verdictText,
+} from '@rough-gear/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import { usePhoneAddress } from '../../../../components/paper/phoneAddress.js';
@@ -61,7 +69,7 @@ const today = format(new Date(), 'd MMMM yyyy');
       >
         <VerdictRing :verdict="headline.verdict" :size="20" class="mt-0.5 shrink-0" />
         <p class="text-sm">
-          <b class="font-semibold">{{ name }}, {{ headline.verdict }}.</b>
+          <b class="font-semibold">{{ name }}, {{ verdictText(headline) }}.</b>
           {{ say(headlineSentence(headline, jobs).rest) }}
         </p>
       </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { verdictText } from '@rough-gear/core';
 import { computed, toRef } from 'vue';
 import RunChart from '../../../../components/charts/RunChart.vue';
 import LimitGauge from '../../../../components/gauge/LimitGauge.vue';
@@ -29,7 +30,7 @@ const lacking = computed(() => job.value.checks.filter(({ verdict }) => verdict 
         <p class="text-sm">{{ choice.name }} · {{ job.name }}, {{ situation }}</p>
       </div>
       <p class="flex shrink-0 items-center gap-2 text-lg">
-        <VerdictRing :verdict="result.headline.verdict" :size="22" />{{ result.headline.verdict }}
+        <VerdictRing :verdict="result.headline.verdict" :size="22" />{{ verdictText(result.headline) }}
       </p>
     </header>
     <VerdictSaid class="mt-2 text-sm" />

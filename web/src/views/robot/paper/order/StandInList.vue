@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { headlineText, type OrderLine, type Shelved, type StandIn } from '@rough-gear/core';
+import { headlineText, type OrderLine, type Shelved, type StandIn, verdictText } from '@rough-gear/core';
 import { proxy } from 'comlink';
 import { ref, shallowRef } from 'vue';
 import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
@@ -53,7 +53,7 @@ function stop(): void {
           {{ one.part.owned ? `${one.part.owned} owned` : moneyText(one.part.price?.si) }}
           <span v-for="{ name, headline } in one.judged" :key="name" class="block pl-3">
             <VerdictRing :verdict="headline.verdict" :size="14" class="mr-1 inline-block align-[-2px]" />
-            {{ name }}, {{ headline.verdict }}: {{ headlineText(headline) }}
+            {{ name }}, {{ verdictText(headline) }}: {{ headlineText(headline) }}
           </span>
         </li>
         <li v-if="found.length > MOST_SHOWN" class="text-second">and {{ found.length - MOST_SHOWN }} more</li>
