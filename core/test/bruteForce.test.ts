@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { bendingStress, resolveDcPath, evaluateMechanism, situationOf, type Plan, type DcPath } from '../src/index.js';
+import {
+  bendingStress,
+  resolveDcPath,
+  evaluateMechanism,
+  situationOf,
+  type Plan,
+  type DcPath,
+  type Rung,
+} from '../src/index.js';
 import { plainPlan, mechanismOf, typed, withChange } from './demo.js';
 
 /**
@@ -144,13 +152,17 @@ function brokenStages(path: DcPath, force: number, omega: number): readonly stri
 }
 
 /** Ramps the load up until something breaks, then finds the very point by halving. */
-function rampedUp(path: DcPath, situation: 'starting' | 'working') {
+function rampedUp(
+  path: DcPath,
+  situation: 'starting' | 'working',
+  breaks = (found: readonly string[]): boolean => found.length > 0,
+) {
   let high = 0.02;
-  while (broken(path, situation, high).length === 0) high *= 1.15;
+  while (!breaks(broken(path, situation, high))) high *= 1.15;
   let low = high / 1.15;
   for (let i = 0; i < 50; i++) {
     const middle = (low + high) / 2;
-    if (broken(path, situation, middle).length === 0) low = middle;
+    if (!breaks(broken(path, situation, middle))) low = middle;
     else high = middle;
   }
   return { multiple: high, first: broken(path, situation, high * (1 + 1e-9)) };
@@ -176,6 +188,16 @@ const PLANS: readonly (readonly [name: string, plan: Plan])[] = [
   ['Limpet', plainPlan('limpet')],
 ];
 
+/** At rest it breaks at so much of the force; at the speed that it reaches, at all of it. */
+function fallsShort(path: DcPath, { id, multiple, shortfall }: Rung): void {
+  const speed = shortfall!.kind === 'stalls' ? 0 : shortfall!.speed;
+  const slower: DcPath = { ...path, asked: { ...path.asked, speed } };
+  const ramped = rampedUp(slower, 'working', (found) => found.includes(id));
+  const wanted = situationOf(path, 'working').demand / situationOf(slower, 'working').demand;
+  const share = shortfall!.kind === 'stalls' ? multiple! : 1;
+  expect(Math.abs(ramped.multiple / (share * wanted) - 1), id).toBeLessThan(2e-3);
+}
+
 describe('what gives first', () => {
   it.each(PLANS)('%s: a ramped load breaks the same first, at the same multiple', (_name, plan) => {
     let compared = 0;
@@ -187,6 +209,10 @@ describe('what gives first', () => {
           const path = resolveDcPath(plan, mechanismOf(plan, mechanism.id), job.jobId);
           // A load that drives from its start on is held, not pulled.
           if (situationOf(path, situation).back) continue;
+          if (ladder.first.shortfall) {
+            fallsShort(path, ladder.first);
+            continue;
+          }
           const ramped = rampedUp(path, situation);
           const said = `${mechanism.name}, ${job.name}, ${situation}`;
           expect(ramped.first, said).toContain(ladder.first.id);
@@ -196,6 +222,22 @@ describe('what gives first', () => {
       }
     }
     expect(compared).toBeGreaterThan(4);
+  });
+
+  it('what falls short stalls at the share of the force, or moves at the share of the speed, that it says', () => {
+    const kinds = new Set<string>();
+    for (const mass of [26, 30, 34, 38, 42, 46, 55, 70, 90, 120])
+      for (const time of [0.6, 1.6, 4]) {
+        const job = ['mechanisms', 1, 'jobs', 0];
+        const plan = withChange(withChange(known, [...job, 'mass'], typed(mass)), [...job, 'time'], typed(time));
+        const path = resolveDcPath(plan, mechanismOf(plan, 'lift'), 'raise');
+        for (const rung of evaluateMechanism(plan, mechanismOf(plan, 'lift')).jobs[0]!.ladders.working.rungs) {
+          if (!rung.shortfall) continue;
+          kinds.add(`${rung.id} ${rung.shortfall.kind}`);
+          fallsShort(path, rung);
+        }
+      }
+    expect([...kinds].sort()).toEqual(['supply stalls', 'supply too slow', 'volts stalls', 'volts too slow']);
   });
 
   it('breaks the rungs in the ladder’s own order', () => {

@@ -36,13 +36,19 @@ describe('the answer in a sentence', () => {
       'what is lacking',
       withChange(heron, [...lift, 'jobs', 0, 'mass'], typed(30)),
       'working',
-      /^Gives way\. .* at 0\.\d\d\d× the job: it lacks \d+ % of what the job takes\./,
+      /^Gives way\. The controller’s pack-side limit gives first: it moves, but too slowly: \d\d % of the speed\./,
     ],
     [
-      'nothing at all',
+      'a wish far too fast, which moves all the same',
       withChange(heron, [...lift, 'jobs', 0, 'time'], typed(0.05)),
       'working',
-      /at 0× the job: it cannot do it at all/,
+      /^Gives way\. The motor at full volts gives first: it moves, but too slowly: \d % of the speed\./,
+    ],
+    [
+      'a load that it does not move',
+      withChange(heron, [...lift, 'jobs', 0, 'mass'], typed(80)),
+      'working',
+      /^Gives way\. The controller’s pack-side limit gives first: it does not move: \d\d % of the force that the job takes\./,
     ],
     [
       'a rope first is bad',

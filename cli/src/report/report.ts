@@ -156,6 +156,7 @@ function rungReport(plan: Plan, mechanism: MechanismResult, job: JobResult, ladd
     verdict: rung.verdict,
     capacity: rung.capacity === undefined ? undefined : measured({ value: rung.capacity, dimension: forceOf(job) }),
     multiple: rung.multiple,
+    shortfall: rung.shortfall?.kind,
     wants: rung.wants,
     outOfReach: rung.outOfReach,
     sentence: wordsText(rungSentence(rung, ladder, job.unit)),

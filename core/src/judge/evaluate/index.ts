@@ -1,7 +1,16 @@
 export * from './verdict.js';
 export * from './rung.js';
+export { standingOf, type Shortfall } from './shortfall.js';
 export * from './ladder.js';
-export { headlineSentence, headlineText, ladderSentence, leadOf, rungSentence, verdictText } from './sentence.js';
+export {
+  headlineSentence,
+  headlineText,
+  ladderSentence,
+  leadOf,
+  rungSentence,
+  timesText,
+  verdictText,
+} from './sentence.js';
 export * from './check.js';
 export * from './stageStrengthOf.js';
 export { type Link } from './links/link.js';

@@ -5,6 +5,7 @@ import { machineOf } from '../machine/table.js';
 import type { Machine } from '../machine/machine.js';
 import type { AnyPath } from '../../path/powerpath/anyPath.js';
 import type { Idle, Ladder, Rung } from './rung.js';
+import { shortfallOf, standingOf } from './shortfall.js';
 import { verdictOf, worseOf, type Verdict } from './verdict.js';
 
 /** A rung that was just made, and is not yet shown to anybody. */
@@ -33,7 +34,7 @@ export function ladderOf(path: AnyPath, id: SituationId): Ladder {
     if (limit.electric) electric.push(rung);
   }
   markOutOfReach(electric, rungs, machine);
-  rungs.sort((a, b) => (a.multiple ?? Infinity) - (b.multiple ?? Infinity));
+  rungs.sort((a, b) => (standingOf(a) ?? Infinity) - (standingOf(b) ?? Infinity));
   const motorUnknown = rungs.find((rung) => rung.verdict === 'not known' && machine.leading.includes(rung.id));
   // What gives first is not known while the machine itself is not: it might be the machine.
   const first = motorUnknown ? undefined : rungs.find((rung) => !rung.outOfReach && rung.multiple !== undefined);
@@ -68,7 +69,8 @@ export function rungOf(path: AnyPath, limit: Limit<AnyPath>, situation: Situatio
   const named = (known && limit.subjectHere?.(path)) || limit.subject;
   const subject = stage && path.stages.length > 1 ? `${named} (stage ${stage.index + 1})` : named;
   const capacity = known ? Math.max(0, limit.capacity(path, situation)) : undefined;
-  const multiple = capacity === undefined ? undefined : capacity / situation.demand;
+  const short = capacity === undefined ? undefined : shortfallOf(path, limit, situation, capacity);
+  const multiple = capacity === undefined ? undefined : (short?.multiple ?? capacity / situation.demand);
   return {
     id: limit.id,
     name,
@@ -78,6 +80,7 @@ export function rungOf(path: AnyPath, limit: Limit<AnyPath>, situation: Situatio
     goodFirst,
     capacity,
     multiple,
+    shortfall: short?.shortfall,
     verdict: multiple === undefined ? 'not known' : verdictOf(multiple, wants, limit.floor?.(path)),
     outOfReach: false,
     stage: stage?.id,

@@ -6,6 +6,7 @@ import type { Ladder } from './rung.js';
 import type { LimitId } from '../limits/limit.js';
 import { machineOf } from '../machine/table.js';
 import { SITUATIONS, type SituationId } from '../limits/situation.js';
+import { standingOf, type Shortfall } from './shortfall.js';
 import { compareVerdicts, worseOf, type Verdict } from './verdict.js';
 import type { Run } from '../motion/run.js';
 import type { JobKind, MechanismKind } from '../../plan/document/load.js';
@@ -43,8 +44,9 @@ export interface Headline {
   readonly situation?: SituationId;
   readonly rung?: LimitId;
   readonly check?: CheckId;
-  /** The multiple behind the verdict, where it has one. */
+  /** The multiple behind the verdict, where it has one, and of what falls short how. */
   readonly multiple?: number;
+  readonly shortfall?: Shortfall;
   /** What it is, in a word: the rung's or the check's name, or the figure that is missing. */
   readonly name: string;
   /** Of several jobs which one, and in which situation. */
@@ -122,7 +124,8 @@ export const worstSituation = ({ ladders }: Pick<JobResult, 'ladders'>): Situati
   SITUATIONS.reduce((worst, id) => {
     const [a, b] = [ladders[worst], ladders[id]];
     const by = compareVerdicts(b.verdict, a.verdict);
-    return by > 0 || (by === 0 && (b.first?.multiple ?? Infinity) < (a.first?.multiple ?? Infinity)) ? id : worst;
+    const [standsB, standsA] = [b.first && standingOf(b.first), a.first && standingOf(a.first)];
+    return by > 0 || (by === 0 && (standsB ?? Infinity) < (standsA ?? Infinity)) ? id : worst;
   });
 
 /**
@@ -153,7 +156,7 @@ export function headlineOf(jobs: readonly Judgement[]): Headline {
   }
   let first: Candidate | undefined;
   const consider = (candidate: Candidate): void => {
-    if (!first || (candidate.multiple ?? Infinity) < (first.multiple ?? Infinity)) first = candidate;
+    if (!first || (standingOf(candidate) ?? Infinity) < (standingOf(first) ?? Infinity)) first = candidate;
   };
   for (const job of jobs) {
     for (const id of SITUATIONS) if (job.ladders[id].verdict === verdict) consider(fromLadder(job, id));
@@ -179,7 +182,8 @@ function fromLadder(job: Judgement, situation: SituationId): Candidate {
   const { jobId } = job;
   if (verdict === 'not known') return { verdict, jobId, situation, name: ladder.lacks[0]?.label ?? 'a figure' };
   if (!rung) return { verdict, jobId, situation, name: ladder.idle ?? 'nothing asked' };
-  return { verdict, jobId, situation, rung: rung.id, name: rung.name, multiple: rung.multiple };
+  const { name, multiple, shortfall } = rung;
+  return { verdict, jobId, situation, rung: rung.id, name, multiple, shortfall };
 }
 
 function fromCheck(job: Judgement, check: Check): Candidate {

@@ -1,6 +1,7 @@
 import type { Lack, LinkKind } from '../../plan/figures/figure.js';
 import type { LimitId } from '../limits/limit.js';
 import type { SituationId } from '../limits/situation.js';
+import type { Shortfall } from './shortfall.js';
 import type { Verdict } from './verdict.js';
 
 /** One limit in one situation. */
@@ -16,8 +17,10 @@ export interface Rung {
   readonly verdict: Verdict;
   /** C, on q; absent where a figure is missing or it can never be reached. */
   readonly capacity?: number;
-  /** C/D; absent likewise. */
+  /** C/D, or where it falls short the share of the force or of the speed; absent likewise. */
   readonly multiple?: number;
+  /** Of what drives: whether it stalls, or moves too slowly. */
+  readonly shortfall?: Shortfall;
   /** Beyond what the volts give: it can never be first. */
   readonly outOfReach: boolean;
   readonly lacks: readonly Lack[];

@@ -3,6 +3,7 @@ import { amount, capitalised, say, type Words } from '../../plan/words/phrase.js
 import { showMultiple } from '../../plan/words/show.js';
 import type { Headline, Judgement } from './mechanism.js';
 import type { Idle, Ladder, Rung } from './rung.js';
+import type { Shortfall } from './shortfall.js';
 import type { LimitId } from '../limits/limit.js';
 import type { Verdict } from './verdict.js';
 
@@ -95,7 +96,7 @@ export function ladderSentence(ladder: Ladder): { readonly lead: string; readonl
   }
   return {
     lead,
-    rest: `${first.subject} gives first, at ${showMultiple(first.multiple!)} the job: ${comment(first)}.${besides(ladder, first)}`,
+    rest: `${first.subject} gives first${first.shortfall ? '' : `, at ${showMultiple(first.multiple!)} the job`}: ${comment(first)}.${besides(ladder, first)}`,
   };
 }
 
@@ -119,31 +120,54 @@ export function headlineSentence(
  *
  * @example headlineText(evaluateMechanism(plan, mast).headline) //=> 'pack-side limit 1.20×, Raise a crate, working'
  */
-export function headlineText({ verdict, name, multiple, where }: Headline): string {
+export function headlineText({ verdict, name, multiple, shortfall, where }: Headline): string {
   const what = verdict === 'not known' ? `${name} is missing` : name;
-  const times = multiple === undefined ? what : `${what} ${showMultiple(multiple)}`;
+  const times = multiple === undefined ? what : `${what} ${timesText({ multiple, shortfall })}`;
   return where === undefined ? times : `${times}, ${where}`;
 }
 
+/**
+ * A multiple as it is read beside a name; of what falls short what it is a share of.
+ *
+ * @example timesText({ multiple: 0.634, shortfall: { kind: 'too slow', speed: 0.3 } }) //=> '0.634× the speed'
+ */
+export const timesText = ({ multiple, shortfall }: Pick<Rung, 'shortfall'> & { readonly multiple: number }): string =>
+  `${showMultiple(multiple)}${shortfall ? (shortfall.kind === 'stalls' ? ' the force' : ' the speed') : ''}`;
+
 /** What there is of one limit, what is asked, and the margin. `unit` is that of the load's coordinate. */
-export function rungSentence(rung: Rung, { demand = NaN, ceiling }: Ladder, unit: 'm' | 'rad'): Words {
+export function rungSentence(rung: Rung, { demand = NaN, speed = NaN, ceiling }: Ladder, unit: 'm' | 'rad'): Words {
   const { subject, capacity, wants } = rung;
   if (rung.outOfReach) return `${subject} is out of reach: ${ceiling}.`;
   if (capacity === undefined) return `${subject}: not known, ${lackWords(rung.lacks)}.`;
   const dimension = unit === 'm' ? 'force' : 'torque';
+  if (rung.shortfall?.kind === 'stalls')
+    return say`${subject} gives ${amount(rung.shortfall.atRest, dimension)} at rest, ${showMultiple(rung.multiple!)} the ${amount(demand, dimension)} the job takes: nothing moves. Wanted is ${showMultiple(wants)} at its speed.`;
+  if (rung.shortfall) {
+    const turning = unit === 'm' ? 'velocity' : 'speed';
+    return say`${subject} moves it at ${amount(rung.shortfall.speed, turning)}, ${showMultiple(rung.multiple!)} the ${amount(speed, turning)} wanted; at that speed it wants ${showMultiple(wants)} the ${amount(demand, dimension)} the job takes.`;
+  }
   return say`${subject} gives at ${amount(capacity, dimension)}, ${showMultiple(capacity / demand)} the ${amount(demand, dimension)} the job takes; wanted is ${showMultiple(wants)}.`;
 }
 
 function comment(first: Rung): string {
-  const { multiple = 0, wants, goodFirst } = first;
+  const { multiple = 0, wants, goodFirst, shortfall } = first;
+  if (shortfall) return shortfallText(shortfall, multiple);
   if (multiple < 1 && LOSES[first.id]) return LOSES[first.id]!;
   if (multiple < 1)
     return multiple === 0
-      ? 'it cannot do it at all'
+      ? 'it gives nothing here'
       : `it lacks ${Math.ceil((1 - multiple) * 100)} % of what the job takes`;
   if (multiple >= wants) return WHEN_FIRST[first.id];
   return goodFirst ? 'good to give first, a little close' : 'too close: the wanted margin is ' + showMultiple(wants);
 }
+
+/** Rounded towards the worse, and never all of it. */
+const percent = (share: number): string => `${Math.floor(share * 100 + 1e-9)} %`;
+
+const shortfallText = ({ kind }: Shortfall, multiple: number): string =>
+  kind === 'stalls'
+    ? `it does not move: ${percent(multiple)} of the force that the job takes`
+    : `it moves, but too slowly: ${percent(multiple)} of the speed`;
 
 /** A rung behind the first that is worse off by its own margin. */
 function besides(ladder: Ladder, first: Rung): string {

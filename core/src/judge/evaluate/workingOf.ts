@@ -1,14 +1,17 @@
 import { runOf } from './mechanism.js';
 import type { CheckId } from '../limits/check.js';
 import { checkOf } from './check.js';
+import { rungOf } from './ladder.js';
+import type { Shortfall } from './shortfall.js';
 import { checkRule, limitOf } from '../machine/table.js';
 import { demandWorking, SITUATION_NEEDS, situationOf, type SituationId } from '../limits/situation.js';
 import type { LimitId } from '../limits/limit.js';
 import { lacksOf, type DcPath } from '../../path/powerpath/path.js';
 import type { AnyPath } from '../../path/powerpath/anyPath.js';
-import { div, named, valueOf, type Expression } from '../../path/worked/expression.js';
+import { div, found, named, valueOf, type Expression } from '../../path/worked/expression.js';
 import { flowingMotorCurrent, flowingPackVoltage, flowingSupplyCurrent } from '../../path/terms/flow.js';
 import {
+  askedSpeedOf,
   backEmfConstantOf,
   efficiencyOf,
   resistanceOf,
@@ -17,6 +20,18 @@ import {
   torqueConstantOf,
   totalOf,
 } from '../../path/terms/pathTerms.js';
+
+/** Of what falls short: the force at rest over the force wanted, or the speed reached over the speed wanted. */
+function shortWorking(path: AnyPath, shortfall: Shortfall): Expression {
+  const along = path.load.unit === 'm';
+  if (shortfall.kind === 'stalls') {
+    const atRest = found('C_0', 'what it gives at rest', along ? 'force' : 'torque', shortfall.atRest, 'at no speed');
+    return named('x', 'share of the force', 'number', div(atRest, demandWorking(path, 'working')));
+  }
+  const by = 'by halving, where what it gives is what the job takes';
+  const reached = found('v_r', 'speed that it reaches', along ? 'velocity' : 'speed', shortfall.speed, by);
+  return named('x', 'share of the speed', 'number', div(reached, askedSpeedOf(path)));
+}
 
 /** A number of the screen that can show its working. */
 export type WorkingRef =
@@ -73,12 +88,15 @@ export function workingOf(path: AnyPath, ref: WorkingRef): Expression | undefine
       )
         return undefined;
       const situation = situationOf(path, ref.situation);
-      return named(
-        'x',
-        'multiple of the job',
-        'number',
-        div(limit.working(path, situation), demandWorking(path, ref.situation)),
-      );
+      const { shortfall } = rungOf(path, limit, situation);
+      return shortfall
+        ? shortWorking(path, shortfall)
+        : named(
+            'x',
+            'multiple of the job',
+            'number',
+            div(limit.working(path, situation), demandWorking(path, ref.situation)),
+          );
     }
   }
 }

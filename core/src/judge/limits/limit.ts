@@ -61,6 +61,8 @@ export interface Limit<P extends PowerPath = PowerPath> {
   readonly goodFirst: boolean;
   /** Electric limits beyond what the volts give are out of reach. */
   readonly electric: boolean;
+  /** It ends how fast the output moves: where it is passed the output stalls, or moves too slowly. */
+  readonly slows?: true;
   readonly situations: readonly SituationId[];
   needs(situation: SituationId): readonly Need[];
   /** Whether the path has such a limit at all. */

@@ -168,7 +168,9 @@ class Tally {
     for (const check of result.checks) {
       if (check.verdict === 'not known') continue;
       this.add('check', check, check.verdict, check.multiple);
-      if (check.multiple !== undefined && check.id === 'in-time') least = Math.min(least, check.multiple);
+      // What never arrives has no time to set against what is allowed.
+      if (check.id === 'in-time')
+        least = Math.min(least, check.multiple ?? (check.verdict === 'gives way' ? 0 : Infinity));
       gives ||= check.verdict === 'gives way';
     }
     if (!gives) this.clean++;

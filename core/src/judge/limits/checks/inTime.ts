@@ -41,7 +41,7 @@ export const inTime: CheckRule = {
   applies: (path) => path.asked.travel !== undefined || path.asked.target !== undefined,
   answer: (path, run) => {
     const asked = { value: path.asked.time, dimension: 'time' as const };
-    if (!run || run.outcome !== 'arrived') return { outcome: { multiple: 0 }, asked, ...whyNot(path, run) };
+    if (!run || run.outcome !== 'arrived') return { outcome: { holds: false }, asked, ...whyNot(path, run) };
     const time = found('t_{run}', 'time of a run', 'time', run.time, 'by stepping the motion from rest to the end');
     return {
       // A motion commanded to take exactly its time is in time, whatever the last digit says.

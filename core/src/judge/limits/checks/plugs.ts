@@ -43,7 +43,7 @@ function plugCheck(where: 'main' | 'branch', words: Pick<CheckRule<AnyPath>, 'id
       const there = { value: rated, dimension: 'current' as const };
       if (flows === undefined)
         return {
-          outcome: { multiple: 0 },
+          outcome: { holds: false },
           asked: 'more than the pack gives',
           there,
           sentence: 'The job asks more than the pack can give.',

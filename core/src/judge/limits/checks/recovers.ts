@@ -22,7 +22,7 @@ export const recovers: CheckRule<DcPath> = {
     const asked = { value: allowed, dimension: 'time' as const };
     if (!Number.isFinite(thrown.recovery))
       return {
-        outcome: { multiple: 0 },
+        outcome: { holds: false },
         asked,
         there: 'never gets there',
         sentence: 'At full effort the wheel never comes to the speed the throw needs.',

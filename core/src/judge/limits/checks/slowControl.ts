@@ -119,7 +119,7 @@ export const startsLoaded: CheckRule<DcPath> = {
     // Found, the step lets all of the torque in at once: what the gears feel.
     const whole = drive.motor.torqueConstant * Math.max(0, atRest - drive.motor.freeCurrent);
     return {
-      outcome: { multiple: there / asked },
+      outcome: spare > 0 ? { multiple: there / asked } : { holds: false },
       asked: 'to be in step within 0.3 s',
       there: spare > 0 ? say`in ${amount(asked / spare, 'time')}` : 'no torque to spare',
       sentence:
@@ -127,34 +127,37 @@ export const startsLoaded: CheckRule<DcPath> = {
           ? say`Without sensors ${amount(START_SHARE[style], 'share')} of the torque is there at the start; it is in step after ${amount(asked / spare, 'time')}, and must be within 0.3 s. In step, ${amount(whole, 'torque', 2)} come at once: gears and chain feel that knock, and again whenever it loses step and finds it.`
           : say`Without sensors only ${amount(START_SHARE[style], 'share')} of the torque is there at the start, less than the load takes: it jerks and does not start.`,
       hint: 'A motor and controller with sensors, or a brushed motor, starts with all its torque.',
-      working: () => {
-        const current = found('I', 'current at rest', 'current', atRest, 'volts and limits at no speed');
-        const torque = mul(
-          torqueConstantOf(path),
-          max(num(0), sub(mul(num(START_SHARE[style], 'share at the start'), current), freeCurrentOf(path))),
-        );
-        const share = div(
-          max(num(0), resistingOf(path, place)),
-          mul(motorsOf(path), leverOf(path), efficiencyOf(path)),
-        );
-        const turning = add(
-          figureOf(path, 'motor.rotorInertia'),
-          div(inertiaOf(path), mul(motorsOf(path), pow(leverOf(path), 2), efficiencyOf(path))),
-        );
-        const slowest = found(
-          '\\omega_{least}',
-          'least speed of the motor',
-          'speed',
-          leastMotorSpeed(path),
-          'from how it starts',
-        );
-        return named(
-          'x',
-          'turning there over turning needed in 0.3 s',
-          'number',
-          div(mul(max(num(0), sub(torque, share)), num(START_SECONDS, 's')), mul(turning, slowest)),
-        );
-      },
+      working:
+        spare > 0
+          ? () => {
+              const current = found('I', 'current at rest', 'current', atRest, 'volts and limits at no speed');
+              const torque = mul(
+                torqueConstantOf(path),
+                max(num(0), sub(mul(num(START_SHARE[style], 'share at the start'), current), freeCurrentOf(path))),
+              );
+              const share = div(
+                max(num(0), resistingOf(path, place)),
+                mul(motorsOf(path), leverOf(path), efficiencyOf(path)),
+              );
+              const turning = add(
+                figureOf(path, 'motor.rotorInertia'),
+                div(inertiaOf(path), mul(motorsOf(path), pow(leverOf(path), 2), efficiencyOf(path))),
+              );
+              const slowest = found(
+                '\\omega_{least}',
+                'least speed of the motor',
+                'speed',
+                leastMotorSpeed(path),
+                'from how it starts',
+              );
+              return named(
+                'x',
+                'turning there over turning needed in 0.3 s',
+                'number',
+                div(mul(max(num(0), sub(torque, share)), num(START_SECONDS, 's')), mul(turning, slowest)),
+              );
+            }
+          : undefined,
     };
   },
 };

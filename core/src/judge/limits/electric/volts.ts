@@ -12,6 +12,7 @@ export const volts = electricLimit({
   link: 'motor',
   wants: 1.5,
   goodFirst: false,
+  slows: true,
   situations: SITUATIONS,
   levers: [
     'deeper',

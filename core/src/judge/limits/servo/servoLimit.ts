@@ -144,6 +144,7 @@ export const servoTorque = servoLimit({
   wants: 2,
   goodFirst: false,
   electric: false,
+  slows: true,
   situations: ['starting', 'working'],
   levers: [
     'lighter',
