@@ -104,10 +104,13 @@ describe('a stepping motor', () => {
         for (const situation of ['starting', 'working'] as const) {
           const rung = job.ladders[situation].rungs.find(({ id }) => id === 'pull-out' || id === 'peak-torque');
           if (!rung || rung.multiple === undefined || job.ladders[situation].idle) continue;
-          const found = ramped(stepHolds(path, situation));
-          expect(Math.abs(found - rung.multiple), `${mechanism.id} ${situation}`).toBeLessThan(
-            2e-3 * Math.max(1, rung.multiple),
-          );
+          // What starts too slowly is borne whole at the acceleration that it reaches; what stalls not even at none.
+          const { shortfall, multiple } = rung;
+          const slowly = shortfall?.kind === 'starts slowly';
+          const acceleration = slowly ? shortfall.acceleration : shortfall ? 0 : path.commanded.acceleration;
+          const found = ramped(stepHolds({ ...path, commanded: { ...path.commanded, acceleration } }, situation));
+          const expected = slowly ? 1 : multiple;
+          expect(Math.abs(found - expected), `${mechanism.id} ${situation}`).toBeLessThan(2e-3 * Math.max(1, expected));
           compared++;
         }
       }

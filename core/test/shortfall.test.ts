@@ -73,8 +73,22 @@ describe('what drives and falls short of its job', () => {
         .filter(({ shortfall }) => shortfall)
         .map(({ id }) => id)
         .sort(),
-    ).toEqual(['supply', 'volts']);
+    ).toEqual(['stator', 'supply', 'volts']);
     expect(working(heron).rungs.every(({ shortfall }) => shortfall === undefined)).toBe(true);
+  });
+
+  it('starts with the share of the acceleration that it says, where its own rotor takes the rest', () => {
+    const { starting } = resultOf(lifting(20, 0.3), 'lift').jobs[0]!.ladders;
+    const first = starting.first!;
+    expect(first.shortfall?.kind).toBe('starts slowly');
+    expect(first.multiple).toBeGreaterThan(0);
+    expect(first.verdict).toBe('gives way');
+    expect(worded(rungSentence(first, starting, 'm'), inMetric)).toMatch(
+      / starts it with [\d.]+ m\/s², 0\.\d+× the acceleration wanted/,
+    );
+    const grip = withChange(heron, [...job(heron, 'grip'), 'time'], typed(0.03));
+    for (const rung of resultOf(grip, 'grip').jobs[0]!.ladders.starting.rungs)
+      expect(rung.multiple, rung.id).toBeGreaterThan(0);
   });
 
   it('of a servo is its speed where it moves, and no run that never arrives has a time', () => {

@@ -132,7 +132,7 @@ export function headlineText({ verdict, name, multiple, shortfall, where }: Head
  * @example timesText({ multiple: 0.634, shortfall: { kind: 'too slow', speed: 0.3 } }) //=> '0.634× the speed'
  */
 export const timesText = ({ multiple, shortfall }: Pick<Rung, 'shortfall'> & { readonly multiple: number }): string =>
-  `${showMultiple(multiple)}${shortfall ? (shortfall.kind === 'stalls' ? ' the force' : ' the speed') : ''}`;
+  `${showMultiple(multiple)}${shortfall ? ` ${SHARE_OF[shortfall.kind]}` : ''}`;
 
 /** What there is of one limit, what is asked, and the margin. `unit` is that of the load's coordinate. */
 export function rungSentence(rung: Rung, { demand = NaN, speed = NaN, ceiling }: Ladder, unit: 'm' | 'rad'): Words {
@@ -141,7 +141,11 @@ export function rungSentence(rung: Rung, { demand = NaN, speed = NaN, ceiling }:
   if (capacity === undefined) return `${subject}: not known, ${lackWords(rung.lacks)}.`;
   const dimension = unit === 'm' ? 'force' : 'torque';
   if (rung.shortfall?.kind === 'stalls')
-    return say`${subject} gives ${amount(rung.shortfall.atRest, dimension)} at rest, ${showMultiple(rung.multiple!)} the ${amount(demand, dimension)} the job takes: nothing moves. Wanted is ${showMultiple(wants)} at its speed.`;
+    return say`${subject} gives ${amount(rung.shortfall.atRest, dimension)} at rest, ${showMultiple(rung.multiple!)} the ${amount(rung.shortfall.atRest / rung.multiple!, dimension)} the job takes: nothing moves. Wanted is ${showMultiple(wants)} as it goes.`;
+  if (rung.shortfall?.kind === 'starts slowly') {
+    const quickening = unit === 'm' ? 'acceleration' : 'angular acceleration';
+    return say`${subject} starts it with ${amount(rung.shortfall.acceleration, quickening)}, ${showMultiple(rung.multiple!)} the acceleration wanted: the rest goes into the motor itself. Wanted is ${showMultiple(wants)} the ${amount(demand, dimension)} the job takes.`;
+  }
   if (rung.shortfall) {
     const turning = unit === 'm' ? 'velocity' : 'speed';
     return say`${subject} moves it at ${amount(rung.shortfall.speed, turning)}, ${showMultiple(rung.multiple!)} the ${amount(speed, turning)} wanted; at that speed it wants ${showMultiple(wants)} the ${amount(demand, dimension)} the job takes.`;
@@ -151,8 +155,8 @@ export function rungSentence(rung: Rung, { demand = NaN, speed = NaN, ceiling }:
 
 function comment(first: Rung): string {
   const { multiple = 0, wants, goodFirst, shortfall } = first;
-  if (shortfall) return shortfallText(shortfall, multiple);
   if (multiple < 1 && LOSES[first.id]) return LOSES[first.id]!;
+  if (shortfall) return shortfallText(shortfall, multiple);
   if (multiple < 1)
     return multiple === 0
       ? 'it gives nothing here'
@@ -164,10 +168,17 @@ function comment(first: Rung): string {
 /** Rounded towards the worse, and never all of it. */
 const percent = (share: number): string => `${Math.floor(share * 100 + 1e-9)} %`;
 
-const shortfallText = ({ kind }: Shortfall, multiple: number): string =>
-  kind === 'stalls'
-    ? `it does not move: ${percent(multiple)} of the force that the job takes`
-    : `it moves, but too slowly: ${percent(multiple)} of the speed`;
+const SHORT: Readonly<Record<Shortfall['kind'], (share: string) => string>> = {
+  stalls: (share) => `it does not move: ${share} of the force that the job takes`,
+  'too slow': (share) => `it moves, but too slowly: ${share} of the speed`,
+  'starts slowly': (share) => `it starts, but too slowly: ${share} of the acceleration`,
+};
+const SHARE_OF: Readonly<Record<Shortfall['kind'], string>> = {
+  stalls: 'the force',
+  'too slow': 'the speed',
+  'starts slowly': 'the acceleration',
+};
+const shortfallText = ({ kind }: Shortfall, multiple: number): string => SHORT[kind](percent(multiple));
 
 /** A rung behind the first that is worse off by its own margin. */
 function besides(ladder: Ladder, first: Rung): string {

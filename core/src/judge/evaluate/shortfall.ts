@@ -1,30 +1,46 @@
 import { bisect } from '../../models/numbers/bisect.js';
-import { motorSpeed, type PowerPath } from '../../path/powerpath/path.js';
+import { motorSpeed, worstStartingPlace, type PowerPath } from '../../path/powerpath/path.js';
 import type { Limit } from '../limits/limit.js';
 import type { Situation } from '../limits/situation.js';
 
 /**
- * How what drives falls short of a job: it stalls, with so much force at rest; or it moves, at so much speed, where what it
- * gives is what is wanted.
+ * How what drives falls short of a job: it stalls, with so much force at rest; it moves, at so much speed, where what it
+ * gives is what is wanted; or it starts, with so much acceleration.
  */
 export type Shortfall =
-  { readonly kind: 'stalls'; readonly atRest: number } | { readonly kind: 'too slow'; readonly speed: number };
+  | { readonly kind: 'stalls'; readonly atRest: number }
+  | { readonly kind: 'too slow'; readonly speed: number }
+  | { readonly kind: 'starts slowly'; readonly acceleration: number };
+
+/** A shortfall with its multiple. */
+export interface Short {
+  readonly shortfall: Shortfall;
+  readonly multiple: number;
+}
 
 /**
- * The shortfall of a limit that ends how fast the output moves, and its multiple: force at rest over force wanted where
- * nothing moves, speed reached over speed wanted where it does. `undefined` of any other limit, and where the job is done.
- * Too slow meets the multiple of a job that is done at 1, without a step.
+ * The shortfall of a limit, and its multiple: force at rest over force wanted where nothing moves; speed reached over speed
+ * wanted, of one that ends how fast the output moves; acceleration over acceleration wanted, where a part of what is there
+ * goes into the motor itself. `undefined` of any other limit, and where the job is done. A shortfall meets the multiple of a
+ * job that is done at 1, without a step.
  *
- * @param capacity what the limit gives at the speed wanted, in the load's own unit
+ * @param capacity what the limit gives as it is wanted, in the load's own unit
  */
 export function shortfallOf<P extends PowerPath>(
   path: P,
   limit: Limit<P>,
   situation: Situation,
   capacity: number,
-): { readonly shortfall: Shortfall; readonly multiple: number } | undefined {
+): Short | undefined {
+  if (!(capacity < situation.demand)) return undefined;
+  if (situation.id === 'starting') return startingShort(path, limit, situation, capacity);
+  return limit.slows && situation.id === 'working' && situation.speed > 0
+    ? workingShort(path, limit, situation)
+    : undefined;
+}
+
+function workingShort<P extends PowerPath>(path: P, limit: Limit<P>, situation: Situation): Short {
   const { demand, speed } = situation;
-  if (!limit.slows || situation.id !== 'working' || !(speed > 0) || !(capacity < demand)) return undefined;
   const gives = (v: number): number =>
     Math.max(0, limit.capacity(path, { ...situation, speed: v, motorSpeed: motorSpeed(path, v) }));
   const atRest = gives(0);
@@ -33,8 +49,30 @@ export function shortfallOf<P extends PowerPath>(
   return { shortfall: { kind: 'too slow', speed: reached }, multiple: reached / speed };
 }
 
+/** Less acceleration asks less of the load, and leaves more of what there is. */
+function startingShort<P extends PowerPath>(
+  path: P,
+  limit: Limit<P>,
+  situation: Situation,
+  capacity: number,
+): Short | undefined {
+  const wanted = situation.acceleration;
+  if (!(wanted > 0)) return undefined;
+  const gives = (acceleration: number): number =>
+    Math.max(0, limit.capacity(path, { ...situation, acceleration, demand: takes(acceleration) }));
+  const place = worstStartingPlace(path);
+  const takes = (acceleration: number): number =>
+    path.asked.shock * (path.load.force(place, 0) + path.load.inertia(place) * acceleration);
+  const [atRest, least] = [gives(0), takes(0)];
+  // Nothing goes into the motor itself: what is lacking is force.
+  if (!(atRest > capacity * (1 + 1e-9))) return undefined;
+  if (!(atRest > least)) return { shortfall: { kind: 'stalls', atRest }, multiple: atRest / least };
+  const [reached] = bisect(0, wanted, (a) => gives(a) >= takes(a));
+  return { shortfall: { kind: 'starts slowly', acceleration: reached }, multiple: reached / wanted };
+}
+
 /**
- * Where a rung stands among others, the worse the less: what stalls is under half, what is too slow between that and 1, and
+ * Where a rung stands among others, the worse the less: what stalls is under half, what is too slow is between that and 1, and
  * whatever does the job at its multiple.
  *
  * @example standingOf({ multiple: 0.8, shortfall: { kind: 'too slow', speed: 0.4 } }) //=> 0.9

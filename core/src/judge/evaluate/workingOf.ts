@@ -2,7 +2,7 @@ import { runOf } from './mechanism.js';
 import type { CheckId } from '../limits/check.js';
 import { checkOf } from './check.js';
 import { rungOf } from './ladder.js';
-import type { Shortfall } from './shortfall.js';
+import type { Short } from './shortfall.js';
 import { checkRule, limitOf } from '../machine/table.js';
 import { demandWorking, SITUATION_NEEDS, situationOf, type SituationId } from '../limits/situation.js';
 import type { LimitId } from '../limits/limit.js';
@@ -11,6 +11,7 @@ import type { AnyPath } from '../../path/powerpath/anyPath.js';
 import { div, found, named, valueOf, type Expression } from '../../path/worked/expression.js';
 import { flowingMotorCurrent, flowingPackVoltage, flowingSupplyCurrent } from '../../path/terms/flow.js';
 import {
+  askedAccelerationOf,
   askedSpeedOf,
   backEmfConstantOf,
   efficiencyOf,
@@ -21,14 +22,20 @@ import {
   totalOf,
 } from '../../path/terms/pathTerms.js';
 
-/** Of what falls short: the force at rest over the force wanted, or the speed reached over the speed wanted. */
-function shortWorking(path: AnyPath, shortfall: Shortfall): Expression {
+/** Of what falls short: force at rest, speed or acceleration, over what is wanted. */
+function shortWorking(path: AnyPath, id: SituationId, { shortfall, multiple }: Short): Expression {
+  const by = 'by halving, where what it gives is what the job takes';
   const along = path.load.unit === 'm';
   if (shortfall.kind === 'stalls') {
     const atRest = found('C_0', 'what it gives at rest', along ? 'force' : 'torque', shortfall.atRest, 'at no speed');
-    return named('x', 'share of the force', 'number', div(atRest, demandWorking(path, 'working')));
+    const takes = found('F', 'what the load takes', along ? 'force' : 'torque', shortfall.atRest / multiple, 'at rest');
+    return named('x', 'share of the force', 'number', div(atRest, id === 'working' ? demandWorking(path, id) : takes));
   }
-  const by = 'by halving, where what it gives is what the job takes';
+  if (shortfall.kind === 'starts slowly') {
+    const quickening = along ? 'acceleration' : 'angular acceleration';
+    const reached = found('a_r', 'acceleration that it reaches', quickening, shortfall.acceleration, by);
+    return named('x', 'share of the acceleration', 'number', div(reached, askedAccelerationOf(path)));
+  }
   const reached = found('v_r', 'speed that it reaches', along ? 'velocity' : 'speed', shortfall.speed, by);
   return named('x', 'share of the speed', 'number', div(reached, askedSpeedOf(path)));
 }
@@ -88,9 +95,9 @@ export function workingOf(path: AnyPath, ref: WorkingRef): Expression | undefine
       )
         return undefined;
       const situation = situationOf(path, ref.situation);
-      const { shortfall } = rungOf(path, limit, situation);
-      return shortfall
-        ? shortWorking(path, shortfall)
+      const { shortfall, multiple } = rungOf(path, limit, situation);
+      return shortfall && multiple !== undefined
+        ? shortWorking(path, ref.situation, { shortfall, multiple })
         : named(
             'x',
             'multiple of the job',

@@ -10,6 +10,7 @@ export const stator = electricLimit({
   link: 'controller',
   wants: 1.5,
   goodFirst: true,
+  slows: true,
   situations: SITUATIONS,
   levers: [
     'stator-limit',
