@@ -45,18 +45,18 @@ export const SERVER: readonly Mutant[] = [
     'server/src/trials/store.ts',
     ['server/test/trials.test.ts'],
     [
-      ['a closed trial is changed', "if (row.closedAt !== null) return { outcome: 'closed' };", ''],
-      ['a trial is written over', "if (row.revision !== basedOn) return { outcome: 'stale', stored: row };", ''],
+      ['a closed trial is changed', "if (there.closedAt !== null) return { outcome: 'closed' };", ''],
+      ['a trial is written over', "if (revision !== basedOn) return { outcome: 'stale', stored: { id, revision, savedAt } };", ''],
       [
         'a trial changes its kind',
-        "if (to.head.kind !== kind || to.head.startedAt !== startedAt) return { outcome: 'another' };",
+        "if (trial.head.kind !== kind || trial.head.startedAt !== startedAt) return { outcome: 'another' };",
         '',
       ],
       ['a trial goes that someone wrote in', "if (row.revision !== basedOn) return 'stale';", ''],
       [
         'a trial’s revision stays',
-        'this.rowOf(id, row.revision + 1, trial, found)',
-        'this.rowOf(id, row.revision, trial, found)',
+        'this.rowOf(id, revision + 1, trial, found)',
+        'this.rowOf(id, revision, trial, found)',
       ],
     ],
   ),
@@ -70,7 +70,7 @@ export const SERVER: readonly Mutant[] = [
       ['a diary has no end', '+ fresh.length > MOST_ENTRIES)', '+ fresh.length > 1e9)'],
       ['an entry of another robot is taken for one of this', 'if (elsewhere) return', 'if (false as boolean) return'],
       ['a cursor of another diary is taken', 'rows.length > 0 ? seq : 0', 'seq'],
-      ['what is new is all', '[planId, after],', '[planId, 0],'],
+      ['what is new is all', 'lines.at(-1)?.seq ?? after', 'lines.at(-1)?.seq ?? 0'],
     ],
   ),
   ...inFile(

@@ -39,13 +39,13 @@ test('single keys can be switched off, and do nothing inside a field', async ({ 
   await heron.open('lift', 'motor');
   await page.getByRole('textbox', { name: 'stall torque' }).focus();
   await page.keyboard.type('1');
-  await expect(page.getByRole('heading', { name: 'Motor' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Motor', exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Shortcuts' }).click();
   await page.getByRole('checkbox', { name: 'single-key shortcuts are on' }).uncheck();
   await page.keyboard.press('Escape');
   await page.keyboard.press('1');
-  await expect(page.getByRole('heading', { name: 'Motor' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Motor', exact: true })).toBeVisible();
 });
 
 test('it reflows to a phone without scrolling sideways, and stays usable', async ({ heron, page }) => {

@@ -201,6 +201,7 @@ test('the marker on the ratio sweep is dragged and stepped, and the schools are 
   await marker.focus();
   await page.keyboard.press('ArrowRight');
   await expect(marker).toHaveAttribute('aria-valuetext', '9.188 to 1');
+  await page.getByRole('tab', { name: /working/ }).click();
   const box = (await marker.boundingBox())!;
   await page.mouse.move(box.x + 12, box.y + 100);
   await page.mouse.down();

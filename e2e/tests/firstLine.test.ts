@@ -8,7 +8,7 @@ test('from the start page to what gives first on the mast lift, and what to chan
     'Tight. The controller’s pack-side limit gives first, at 1.20×',
   );
   await expect(page.getByTestId('mends').getByRole('button', { name: /One more motor/ })).toContainText(
-    /1\.21 → 2\.\d\d×/,
+    /1\.20 → 2\.\d\d×/,
   );
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('gives first');
 });
@@ -31,7 +31,7 @@ test.describe('with a server of its own,', () => {
     // While it is dragged, everything has moved already.
     await expect(heron.rung('volts')).toHaveAccessibleName(/gives way/);
     await page.mouse.up();
-    await expect(page.getByTestId('answer')).toContainText('Gives way.');
+    await expect(page.getByTestId('answer')).toContainText(/gives way/i);
     await heron.saved();
     const total = await page.getByRole('textbox', { name: 'Total reduction' }).inputValue();
 

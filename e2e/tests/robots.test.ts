@@ -24,6 +24,38 @@ test('the start page says what is wrong in each robot, and makes, renames, dupli
   await expect(page.getByRole('link', { name: 'Whelk', exact: true })).toBeVisible();
 });
 
+const VERDICT =
+  'Gives way. Capstan climb: Nothing keeps it up when the power goes: it falls on whoever stands under it. In the match: gives way, 0.917×.';
+
+test('a robot has one verdict: on the list before it was opened, on its page, in the rail, the book and the pit', async ({
+  page,
+  server,
+}) => {
+  await open(page, server, '/robots');
+  const heron = page.getByRole('article').filter({ has: page.getByRole('link', { name: 'Heron', exact: true }) });
+  await expect(heron.getByTestId('robot-verdict')).toHaveText(VERDICT);
+  await heron.getByRole('link', { name: 'Heron', exact: true }).click();
+  const said = page.getByTestId('whole-robot');
+  await expect(said).toContainText(VERDICT, { timeout: 30_000 });
+  await expect(
+    page.getByRole('navigation', { name: 'Mechanisms' }).getByRole('link', { name: /Whole robot/ }),
+  ).toContainText('gives way: Capstan climb: falls when the power is off');
+  for (const place of ['paper/book', 'pit/verdicts']) {
+    const { pathname } = new URL(page.url());
+    await page.goto(`${server.url}${pathname.split('/').slice(0, 3).join('/')}/${place}`);
+    await expect(said).toContainText(VERDICT, { timeout: 30_000 });
+  }
+  // What falls is held, and the next worst is said: the match.
+  await said.getByRole('link', { name: 'Open it' }).click();
+  await page
+    .getByRole('combobox', { name: /without power|held by/ })
+    .first()
+    .selectOption('ratchet');
+  await expect(
+    page.getByRole('navigation', { name: 'Mechanisms' }).getByRole('link', { name: /Whole robot/ }),
+  ).toContainText('Mast lift: in time 0.917×', { timeout: 40_000 });
+});
+
 test('a plan is exported as the file the command line reads, and imported again; a wrong file is refused by field', async ({
   page,
   server,
