@@ -46,7 +46,11 @@ export const SERVER: readonly Mutant[] = [
     ['server/test/trials.test.ts'],
     [
       ['a closed trial is changed', "if (there.closedAt !== null) return { outcome: 'closed' };", ''],
-      ['a trial is written over', "if (revision !== basedOn) return { outcome: 'stale', stored: { id, revision, savedAt } };", ''],
+      [
+        'a trial is written over',
+        "if (revision !== basedOn) return { outcome: 'stale', stored: { id, revision, savedAt } };",
+        '',
+      ],
       [
         'a trial changes its kind',
         "if (trial.head.kind !== kind || trial.head.startedAt !== startedAt) return { outcome: 'another' };",
