@@ -171,6 +171,11 @@ def compare(name, plan, report, differ, counts):
                         counts[f"rung {rung['id']}{'' if own is not None else ', left out'}"] += 1
                     if own is not None and rung.get("capacity"):
                         hold(f"{situation}: {rung['id']}", "limits", own, rung["capacity"]["value"])
+                    # What stalls gives so much of the force at rest; what is too slow gives all of it at so much of the speed.
+                    if rung.get("shortfall") in ("stalls", "too slow") and situation == "working" and "gives" in mine:
+                        stalls, share = rung["shortfall"] == "stalls", rung["multiple"]
+                        there = mine["demands"][situation] * (share if stalls else 1)
+                        hold(f"{rung['id']} {rung['shortfall']}", "shortfalls", mine["gives"](rung["id"], 0 if stalls else share), there)
             run = its.get("run")
             if mine["run"] and run and run["outcome"] == "arrived":
                 hold("run: time", "runs", mine["run"]["time"], run["time"]["value"])
@@ -195,7 +200,7 @@ def main():
         print(kind, counts[kind])
     for where, what, own, there in differ:
         print(f"{where}: {what}: {own:.6g} here, {there:.6g} there")
-    total = sum(counts[kind] for kind in ("demands", "limits", "runs"))
+    total = sum(counts[kind] for kind in ("demands", "limits", "shortfalls", "runs"))
     print(f"{total - len(differ)} of {total} figures agree within {100 * WITHIN} %")
     write(total, differ, counts)
 
@@ -212,6 +217,7 @@ def write(total, differ, counts):
         "| --- | --- |",
         f"| demands of the output | {counts['demands']} |",
         f"| what limits stand | {counts['limits']} |",
+        f"| what stalls or is too slow, in its share | {counts['shortfalls']} |",
         f"| time, energy and current of runs | {counts['runs']} |",
         f"| **agree within {100 * WITHIN} %** | **{total - len(differ)} of {total}** |",
         "",

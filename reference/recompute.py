@@ -19,4 +19,10 @@ def recompute(plan, mechanism, job):
         if s[0] > 0:
             built = stages.rungs(choice["stages"], drive.load, drive.n, apart, s[1] * drive.lever, s[4])
             rungs[name] = drive.rungs(name, s) | built
-    return {"demands": {name: s[0] for name, s in found.items()}, "rungs": rungs, "run": drive.run()}
+
+    def gives(rung, share):
+        """What a limit stands while working at a share of the speed wanted."""
+        demand, speed, *rest = found["working"]
+        return drive.rungs("working", (demand, speed * share, *rest))[rung]
+
+    return {"demands": {name: s[0] for name, s in found.items()}, "rungs": rungs, "run": drive.run(), "gives": gives}

@@ -53,7 +53,7 @@ test('it reflows to a phone without scrolling sideways, and stays usable', async
   await heron.open('lift');
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320);
   await page.getByRole('button', { name: 'Mechanisms of Heron' }).click();
-  await page.getByRole('link', { name: /Capstan climb/ }).click();
+  await page.getByRole('link', { name: /^Capstan climb/ }).click();
   await expect(page).toHaveURL(/\/climb/);
 });
 

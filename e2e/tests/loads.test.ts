@@ -151,7 +151,7 @@ test('a second job of the same mechanism starts as a copy, and the worst leads',
   await time.press('Enter');
   await expect(page.getByTestId('failing').first()).toBeVisible();
   await expect(
-    page.getByRole('navigation', { name: 'Mechanisms' }).getByRole('link', { name: /Roller intake/ }),
+    page.getByRole('navigation', { name: 'Mechanisms' }).getByRole('link', { name: /^Roller intake/ }),
   ).toContainText('gives way');
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(page.getByRole('group', { name: 'Job', exact: true })).toHaveCount(0);

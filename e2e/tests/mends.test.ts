@@ -30,7 +30,7 @@ test('what falls when the power goes gives way, whatever the gauge says, and a r
   await page.getByTestId('mends').getByRole('button', { name: 'A ratchet on the drum' }).click();
   await expect(page.getByTestId('failing')).toHaveCount(0);
   await expect(
-    page.getByRole('navigation', { name: 'Mechanisms' }).getByRole('link', { name: /Capstan climb/ }),
+    page.getByRole('navigation', { name: 'Mechanisms' }).getByRole('link', { name: /^Capstan climb/ }),
   ).toContainText('enough');
   await page.getByRole('tab', { name: /holding/ }).click();
   await expect(page.getByTestId('answer')).toContainText('The ratchet holds it');

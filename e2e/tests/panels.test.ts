@@ -3,7 +3,7 @@ import { expect, open, test } from '../fixtures.js';
 test('the pack is the whole robot’s: a cell more moves every mechanism', async ({ heron, page }) => {
   await heron.open('lift', 'pack');
   const list = page.getByRole('navigation', { name: 'Mechanisms' });
-  await expect(list.getByRole('link', { name: /Drive base/ })).toContainText('1.34×');
+  await expect(list.getByRole('link', { name: /^Drive base/ })).toContainText('1.34×');
   await expect(page.getByText('At rest 12.2 V at this charge, 13.8 V off the charger')).toBeVisible();
   await page.getByRole('button', { name: 'sealed lead in series: one less' }).click();
   await expect(page.getByText('At rest 10.2 V at this charge, 11.5 V off the charger')).toBeVisible();

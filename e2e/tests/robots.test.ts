@@ -121,7 +121,7 @@ test('a mechanism is renamed, moved by its buttons, removed, and brought back by
   await page.getByRole('textbox', { name: 'name of the mechanism' }).fill('Tower');
   await page.getByRole('dialog').getByRole('button', { name: 'Rename' }).click();
   await expect(list).toContainText('Tower');
-  await list.getByRole('link', { name: /Tower/ }).focus();
+  await list.getByRole('link', { name: /^Tower/ }).focus();
   await page.getByRole('button', { name: 'Move Tower up' }).click();
   await expect(list.getByRole('listitem').first()).toContainText('Tower');
   await page.getByRole('button', { name: 'Remove mechanism' }).click();
@@ -138,7 +138,7 @@ test('a mechanism is dragged into another place', async ({ heron, page }) => {
   await expect(list.getByText('looking …')).toHaveCount(0);
   let handle = { x: 0, y: 0 };
   await expect(async () => {
-    await list.getByRole('link', { name: /Roller intake/ }).hover();
+    await list.getByRole('link', { name: /^Roller intake/ }).hover();
     await expect(grip).toBeVisible({ timeout: 500 });
     // It may be drawn anew between the two.
     const box = await grip.boundingBox();
@@ -166,7 +166,9 @@ test('a part is picked off the shelf, and the plan takes a copy of it', async ({
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByRole('textbox', { name: 'find by name or figure' }).fill('76 mm');
   await page.getByTestId('shelf-parts').getByRole('button').click();
-  await expect(page.getByRole('heading', { name: 'Motor' }).locator('..')).toContainText('brushed 12 V, 76 mm can');
+  await expect(page.getByRole('heading', { name: 'Motor', exact: true }).locator('..')).toContainText(
+    'brushed 12 V, 76 mm can',
+  );
   await heron.saved();
   const { document } = await heron.stored();
   const copy = document.parts[dcDriveOf(document.mechanisms[1]!.choices[0]!).motor]!;

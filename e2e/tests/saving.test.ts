@@ -73,7 +73,7 @@ test('two tabs edit, and neither is lost', async ({ heron, server }) => {
   await second.getByRole('link', { name: 'Heron (mine)', exact: true }).click();
   await second
     .getByRole('navigation', { name: 'Mechanisms' })
-    .getByRole('link', { name: /Mast lift/ })
+    .getByRole('link', { name: /^Mast lift/ })
     .click();
   await second.keyboard.press('8');
   await expect(second.getByRole('textbox', { name: 'how far' })).toHaveValue('1.1 m');

@@ -208,7 +208,10 @@ test('a link leads from one robot to another one’s mechanism', async ({ heron,
   const limpet = await robots.idOf('Limpet');
   await page.getByRole('link', { name: 'Robots', exact: true }).click();
   await page.getByRole('link', { name: 'Limpet', exact: true }).click();
-  await page.getByRole('navigation', { name: 'Mechanisms' }).getByRole('link', { name: /Winch/ }).click();
+  await page
+    .getByRole('navigation', { name: 'Mechanisms' })
+    .getByRole('link', { name: /^Winch/ })
+    .click();
   await expect(page.getByTestId('gauge')).toBeVisible();
   await page.goBack();
   await page.goBack();
