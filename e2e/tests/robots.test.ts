@@ -47,10 +47,7 @@ test('a robot has one verdict: on the list before it was opened, on its page, in
   }
   // What falls is held, and the next worst is said: the match.
   await said.getByRole('link', { name: 'Open it' }).click();
-  await page
-    .getByRole('combobox', { name: /without power|held by/ })
-    .first()
-    .selectOption('ratchet');
+  await page.getByTestId('mends').getByRole('button', { name: 'A ratchet on the drum' }).click();
   await expect(
     page.getByRole('navigation', { name: 'Mechanisms' }).getByRole('link', { name: /Whole robot/ }),
   ).toContainText('Mast lift: in time 0.917×', { timeout: 40_000 });
