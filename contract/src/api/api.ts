@@ -36,7 +36,7 @@ export interface PlanSummary {
 }
 
 /** The one answer for a whole robot. */
-export interface RobotSummary {
+interface RobotSummary {
   readonly verdict: Verdict;
   readonly lead: string;
   readonly rest: Words;
