@@ -31,6 +31,9 @@ export const judgeHere: Judge = {
   close: () => Promise.resolve(),
 };
 
+/** Mechanisms alone, whatever is asked: a whole robot takes seconds, in which nothing else of a test goes on. */
+const judgeAlone: Judge = { ...judgeHere, judge: (text) => Promise.resolve(judge(text, 'alone')) };
+
 /** Reads in this very thread, too. */
 const readHere: Reader = {
   ask: (question, ...about) => Promise.resolve(answer(question, about)),
@@ -61,7 +64,7 @@ export async function testApp(
   const diaries = new DiaryStore(data);
   await shelf.seed();
   const backups = new DailyBackups(data, folder);
-  const summaries = new Summaries(plans, judgeHere, 'test');
+  const summaries = new Summaries(plans, judgeAlone, 'test');
   await summaries.start();
   const app = createApp({
     data,

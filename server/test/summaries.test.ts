@@ -73,13 +73,13 @@ describe('What a list says of a plan', () => {
     await sql(`UPDATE "plan" SET "judged" = '{"mechanisms":[]}'`);
     await new Summaries(
       plans,
-      { judge: (text, depth) => Promise.resolve(judge(text, depth)), close: () => Promise.resolve() },
+      { judge: (text) => Promise.resolve(judge(text, 'alone')), close: () => Promise.resolve() },
       'test',
     ).start();
     expect((await plans.list({})).plans[0]!.mechanisms).toHaveLength(0);
     const newer = new Summaries(
       plans,
-      { judge: (text, depth) => Promise.resolve(judge(text, depth)), close: () => Promise.resolve() },
+      { judge: (text) => Promise.resolve(judge(text, 'alone')), close: () => Promise.resolve() },
       'newer',
     );
     await newer.start();
