@@ -19,7 +19,12 @@ const OUTSIDE = /^\/(robots|models|shelf|data|bench)/;
 const DESK = { width: 1280, height: 800 };
 
 const SHOTS: readonly Shot[] = [
-  { name: 'robots', path: '/robots' },
+  {
+    name: 'robots',
+    path: '/robots',
+    // Judged whole, behind the list.
+    prepare: (page) => page.getByTestId('robot-verdict').nth(1).waitFor({ timeout: 60_000 }),
+  },
   {
     name: 'data',
     path: '/data',
