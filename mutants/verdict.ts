@@ -15,8 +15,8 @@ export const VERDICT: readonly Mutant[] = [
       ['what is not known is not counted', 'sum + notKnown, 0', 'sum, 0'],
       [
         'nothing is said of the match beside a mechanism',
-        "findings[0]?.of === 'match' ? 'mechanism' : 'match'",
-        "'mechanism'",
+        "const match = first('match');",
+        "const match = first('wires');",
       ],
     ],
   ),

@@ -48,7 +48,7 @@ describe('the answer in a sentence', () => {
       'a load that it does not move',
       withChange(heron, [...lift, 'jobs', 0, 'mass'], typed(80)),
       'working',
-      /^Gives way\. The controller’s pack-side limit gives first: it does not move: \d\d % of the force that the job takes\./,
+      /^Gives way\. The controller’s pack-side limit gives first: it does not move: \d\d % of the force\./,
     ],
     [
       'a rope first is bad',

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  atOnce,
   compareVerdicts,
   evaluate,
   inMetric,
@@ -22,13 +23,7 @@ import { demoPlan, mechanismOf, typed, withChange } from './demo.js';
 const heron = demoPlan('heron');
 const limpet = demoPlan('limpet');
 
-function done<Result>(steps: Generator<unknown, Result>): Result {
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
-}
-const judged = (plan: Plan): RobotVerdict => done(judgeWholeRobot(plan));
+const judged = (plan: Plan): RobotVerdict => atOnce(judgeWholeRobot(plan));
 function told(verdict: RobotVerdict): string {
   const { lead, rest } = robotSentence(verdict);
   return `${lead} ${worded(rest, inMetric)}`;
@@ -92,6 +87,19 @@ describe('the one verdict on a robot', () => {
     expect(judged({ ...heron, day }).findings.some(({ of }) => of === 'day')).toBe(false);
   });
 
+  it('goes through a day in the match that gives first by itself, whatever the event allows', () => {
+    const light = { ...calm.scripts![0]!, id: 'light', name: 'light', lanes: calm.scripts![0]!.lanes.slice(-1) };
+    const plan = {
+      ...calm,
+      scripts: [light, ...calm.scripts!],
+      day: { matches: 4, between: 60, packs: 1, charger: 1 },
+    };
+    const event = { ...heron.event!, limits: [{ ...heron.event!.limits[0]!, most: typed(20) } as EventLimit] };
+    const dayOf = (of: Plan) => judged(of).findings.find((one) => one.of === 'day');
+    expect(dayOf({ ...plan, event })).toEqual(dayOf(plan));
+    expect(dayOf(plan)).not.toEqual(dayOf({ ...plan, scripts: [light] }));
+  });
+
   it('says what is not known: a mechanism by name, a pack, and how much beside an enough', () => {
     const hoist = { ...calm, mechanisms: [mechanismOf(calm, 'drive'), mechanismOf(heron, 'hoist')] };
     expect(told(judged(hoist))).toMatch(/^Not known\. Buoy hoist: Resistance is missing\..* In the match: /);
@@ -120,7 +128,7 @@ describe('the one verdict on a robot', () => {
 
   it('lets a match that no script is marked for out of it', () => {
     const unmarked = { ...calm, scripts: calm.scripts!.map((script) => ({ ...script, counts: false })) };
-    expect(done(judgeTogether(unmarked)).matches).toEqual([]);
+    expect(atOnce(judgeTogether(unmarked)).matches).toEqual([]);
     expect(told(judged(unmarked))).toMatch(/^Tight\. .* No match is judged\.$/);
   });
 });
@@ -173,7 +181,7 @@ describe('whatever is found of a robot', () => {
         const whole = judged(plan);
         for (const { headline } of evaluate(plan).mechanisms)
           expect(compareVerdicts(whole.verdict, headline.verdict)).toBeGreaterThanOrEqual(0);
-        expect(compareVerdicts(whole.verdict, done(judgeRobot(plan)).verdict)).toBeGreaterThanOrEqual(0);
+        expect(compareVerdicts(whole.verdict, atOnce(judgeRobot(plan)).verdict)).toBeGreaterThanOrEqual(0);
       }),
       { numRuns: 12 },
     );

@@ -1,22 +1,21 @@
 import { wordsText } from '@rough-gear/contract/units';
 import {
+  atOnce,
   eventChecks,
   judgeTogether,
   ledgerOf,
   matchSentence,
-  mechanismFinding,
   robotSentence,
-  rollUp,
+  wholeOf,
   type JudgedMatch,
   type Plan,
   type PlanResult,
-  type RobotTogether,
 } from '@rough-gear/core';
 
 /** The whole robot: its one verdict, each script it is judged by, gone through; mass, money and counts. SI throughout. */
 export function robotReport(plan: Plan, { mechanisms }: PlanResult) {
-  const { matches, findings } = togetherOf(plan);
-  const whole = rollUp(mechanisms.length === 0 ? [] : [...mechanisms.map(mechanismFinding), ...findings]);
+  const together = atOnce(judgeTogether(plan));
+  const whole = wholeOf(mechanisms, together);
   const { lead, rest } = robotSentence(whole);
   const ledger = ledgerOf(plan);
   const { mass, frame, pack, price, priceMissing, motors, servos, controllers, channels, kinds, slots } = ledger;
@@ -24,16 +23,17 @@ export function robotReport(plan: Plan, { mechanisms }: PlanResult) {
     verdict: whole.verdict,
     answer: `${lead} ${wordsText(rest)}`,
     notKnown: whole.notKnown,
-    findings: whole.findings.map(({ of, name, verdict, what, multiple, wants, sentence }) => ({
+    findings: whole.findings.map(({ of, name, verdict, what, multiple, wants, notKnown, sentence }) => ({
       of,
       name,
       verdict,
       what,
       multiple,
       wants,
+      notKnown,
       sentence: wordsText(sentence),
     })),
-    matches: matches.map(matchReport),
+    matches: together.matches.map(matchReport),
     ledger: { mass, frame, pack, price, priceMissing, motors, servos, controllers, channels, kinds, slots },
     event: eventChecks(plan, ledger).map(({ name, verdict, multiple, is, most, sentence }) => ({
       name,
@@ -45,14 +45,6 @@ export function robotReport(plan: Plan, { mechanisms }: PlanResult) {
       sentence: wordsText(sentence),
     })),
   };
-}
-
-function togetherOf(plan: Plan): RobotTogether {
-  const judging = judgeTogether(plan);
-  for (;;) {
-    const step = judging.next();
-    if (step.done) return step.value;
-  }
 }
 
 function matchReport({ script, result, rungs, verdict, leftOut }: JudgedMatch) {

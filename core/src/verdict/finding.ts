@@ -1,4 +1,5 @@
 import type { EventCheck } from '../judge/ledger/eventRungs.js';
+import type { RobotRung } from '../judge/ledger/robotRung.js';
 import { headlineSentence, headlineText } from '../judge/evaluate/sentence.js';
 import type { MechanismResult } from '../judge/evaluate/mechanism.js';
 import { worstVerdict, type Verdict } from '../judge/evaluate/verdict.js';
@@ -58,39 +59,28 @@ export function mechanismFinding({
   };
 }
 
+/** What the limit of a match that gives first says; nothing where nothing moves. */
+const ofFirst = (first: RobotRung | undefined) => ({
+  what: first ? `${first.name} ${showMultiple(first.multiple)}` : 'nothing moves',
+  sentence: matchRest(first ? [first] : []),
+  multiple: first?.multiple,
+  wants: first?.wants,
+  mechanism: first?.mechanism,
+  notKnown: 0,
+});
+
 /** A match by itself: what the event allows is a finding of its own. */
 export function matchFinding({ script, rungs: all }: Pick<JudgedMatch, 'script' | 'rungs'>): RobotFinding {
   const rungs = all.filter(({ id }) => id !== 'event');
-  const first = rungs[0];
-  return {
-    of: 'match',
-    verdict: worstVerdict(rungs.map(({ verdict }) => verdict)),
-    name: script.name,
-    what: first ? `${first.name} ${showMultiple(first.multiple)}` : 'nothing moves',
-    sentence: matchRest(rungs),
-    multiple: first?.multiple,
-    wants: first?.wants,
-    mechanism: first?.mechanism,
-    notKnown: 0,
-  };
+  const verdict = worstVerdict(rungs.map((rung) => rung.verdict));
+  return { of: 'match', name: script.name, verdict, ...ofFirst(rungs[0]) };
 }
 
 /** A day: the match of it that is the worst. */
 export function dayFinding({ matches, verdict }: JudgedDay): RobotFinding {
   const at = matches.findIndex((one) => one.verdict === verdict);
-  const first = matches[at]?.first;
   const name = `match ${at + 1} of ${matches.length} in a day`;
-  return {
-    of: 'day',
-    verdict,
-    name,
-    what: first ? `${first.name} ${showMultiple(first.multiple)}` : 'nothing moves',
-    sentence: first ? say`${first.name} gives first, at ${showMultiple(first.multiple)}. ${first.sentence}` : '',
-    multiple: first?.multiple,
-    wants: first?.wants,
-    mechanism: first?.mechanism,
-    notKnown: 0,
-  };
+  return { of: 'day', name, verdict, ...ofFirst(matches[at]?.first) };
 }
 
 /** A limit of the event. One that cannot be told for want of a figure makes nothing of it worse: it is counted. */

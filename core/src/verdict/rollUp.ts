@@ -32,16 +32,17 @@ export function rollUp(all: readonly RobotFinding[]): RobotVerdict {
   };
 }
 
-const MANY: Readonly<Partial<Record<FindingOf, string>>> = { match: 'In the match', mechanism: 'Alone' };
-
 /** What else one wants to know at once: beside a mechanism how the match goes, beside the match the worst mechanism. */
 function beside({ findings }: RobotVerdict): string {
-  const of: FindingOf = findings[0]?.of === 'match' ? 'mechanism' : 'match';
-  const other = findings.find((one) => one.of === of);
-  if (!other) return of === 'match' ? ' No match is judged.' : '';
-  const times = other.multiple === undefined ? '' : `, ${showMultiple(other.multiple)}`;
-  const name = of === 'mechanism' ? ` (${other.name})` : '';
-  return ` ${MANY[of]}: ${other.verdict}${times}${name}.`;
+  const first = (of: FindingOf): RobotFinding | undefined => findings.find((one) => one.of === of);
+  const told = ({ verdict, multiple }: RobotFinding): string =>
+    multiple === undefined ? verdict : `${verdict}, ${showMultiple(multiple)}`;
+  if (findings[0]?.of === 'match') {
+    const alone = first('mechanism');
+    return alone ? ` Alone: ${told(alone)} (${alone.name}).` : '';
+  }
+  const match = first('match');
+  return match ? ` In the match: ${told(match)}.` : ' No match is judged.';
 }
 
 /**

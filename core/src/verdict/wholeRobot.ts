@@ -2,6 +2,7 @@ import { evaluate } from '../judge/evaluate/plan.js';
 import { eventChecks } from '../judge/ledger/eventRungs.js';
 import { judgeDay, type JudgedDay } from '../match/robot/day.js';
 import { judgeRobot, scriptsThatCount, type JudgedMatch } from '../match/robot/judge.js';
+import type { MechanismResult } from '../judge/evaluate/mechanism.js';
 import type { Plan } from '../plan/document/plan.js';
 import { harnessChecks } from '../workshop/harness/checks.js';
 import { harnessOf } from '../workshop/harness/harness.js';
@@ -30,8 +31,10 @@ const NO_PACK: RobotFinding = {
  * says no more. Yields now and then, so that others get their turn.
  */
 export function* judgeTogether(plan: Plan): Generator<unknown, RobotTogether> {
-  const { matches, worst } = yield* judgeRobot(plan);
+  const { matches } = yield* judgeRobot(plan);
   const found = matches.map(matchFinding);
+  // By the matches themselves: what the event allows is the same in each.
+  const worst = matches[found.indexOf(rollUp(found).findings[0]!)];
   const findings: RobotFinding[] = [...found];
   if (scriptsThatCount(plan).length > 0 && matches.length === 0 && plan.mechanisms.length > 0) findings.push(NO_PACK);
   if (plan.day && worst && found.every(({ verdict }) => verdict !== 'gives way')) {
@@ -43,13 +46,20 @@ export function* judgeTogether(plan: Plan): Generator<unknown, RobotTogether> {
   return { matches, findings };
 }
 
+/** The verdict from mechanisms that are judged already and what was found beside them; without a mechanism there is none. */
+export const wholeOf = (
+  mechanisms: readonly MechanismResult[],
+  { findings }: Pick<RobotTogether, 'findings'>,
+): RobotVerdict => rollUp(mechanisms.length === 0 ? [] : [...mechanisms.map(mechanismFinding), ...findings]);
+
 /**
- * Judges a whole robot: each mechanism alone, and all together. Yields now and then.
+ * Judges a whole robot: its mechanisms, which may be judged already, and all together. Yields now and then.
  *
- * @example [...judgeWholeRobot(plan)].length > 0 //=> true
+ * @example atOnce(judgeWholeRobot(plan)).verdict //=> 'gives way'
  */
-export function* judgeWholeRobot(plan: Plan): Generator<unknown, RobotVerdict> {
-  const alone = evaluate(plan).mechanisms.map(mechanismFinding);
-  const { findings } = yield* judgeTogether(plan);
-  return rollUp(plan.mechanisms.length === 0 ? [] : [...alone, ...findings]);
+export function* judgeWholeRobot(
+  plan: Plan,
+  mechanisms: readonly MechanismResult[] = evaluate(plan).mechanisms,
+): Generator<unknown, RobotVerdict> {
+  return wholeOf(mechanisms, yield* judgeTogether(plan));
 }

@@ -1,5 +1,5 @@
 import { problemText, readPlanText, type PlanSummary } from '@rough-gear/contract';
-import { evaluate, judgeWholeRobot, robotSentence, type Plan, type Verdict } from '@rough-gear/core';
+import { atOnce, evaluate, judgeWholeRobot, robotSentence, type Verdict } from '@rough-gear/core';
 
 /** What a list says of a plan, whatever its row says. */
 export type Judged = Pick<PlanSummary, 'mechanisms' | 'robot' | 'unreadable' | 'unjudged'> & {
@@ -27,19 +27,11 @@ export function judge(text: string, depth: Depth): Judged {
       worst: Math.max(0, ...mechanisms.map(({ headline }) => WORST[headline.verdict])),
     };
     if (depth === 'alone' || mechanisms.length === 0) return alone;
-    const robot = wholeRobot(read.plan);
-    return { ...alone, robot, worst: WORST[robot.verdict] };
+    const whole = atOnce(judgeWholeRobot(read.plan, mechanisms));
+    return { ...alone, robot: { verdict: whole.verdict, ...robotSentence(whole) }, worst: WORST[whole.verdict] };
   } catch (problem) {
     // One odd document must not take the list down with it, whatever is odd about it.
     return unjudged((problem as Error).message);
-  }
-}
-
-function wholeRobot(plan: Plan): NonNullable<Judged['robot']> {
-  const judging = judgeWholeRobot(plan);
-  for (;;) {
-    const step = judging.next();
-    if (step.done) return { verdict: step.value.verdict, ...robotSentence(step.value) };
   }
 }
 

@@ -1,11 +1,4 @@
-import {
-  mechanismFinding,
-  rollUp,
-  type MechanismResult,
-  type Plan,
-  type RobotRung,
-  type RobotVerdict,
-} from '@rough-gear/core';
+import { wholeOf, type MechanismResult, type Plan, type RobotRung, type RobotVerdict } from '@rough-gear/core';
 import { useTimeoutFn } from '@vueuse/core';
 import { computed, inject, provide, shallowRef, toRaw, watch, type InjectionKey, type Ref } from 'vue';
 import { usePlan } from '../stores/plan.js';
@@ -32,7 +25,7 @@ export function provideRobotVerdict(results: Readonly<Ref<ReadonlyMap<string, Me
   const whole = computed((): RobotVerdict | undefined => {
     const alone = store.document?.mechanisms.flatMap(({ id }) => results.value.get(id) ?? []) ?? [];
     if (!together.value || alone.length === 0 || alone.length < store.document!.mechanisms.length) return undefined;
-    return rollUp([...alone.map(mechanismFinding), ...together.value.findings]);
+    return wholeOf(alone, together.value);
   });
   const known = { together, whole };
   provide(KEY, known);

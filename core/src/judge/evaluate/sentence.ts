@@ -58,20 +58,18 @@ const IDLE: Readonly<Record<Idle, string>> = {
   'held by ratchet': 'The ratchet holds it: the motor may rest.',
 };
 
-/** The word a verdict begins its sentence with. */
-export const LEAD: Readonly<Record<Verdict, string>> = {
-  enough: 'Enough.',
-  tight: 'Tight.',
-  'gives way': 'Gives way.',
-  'not known': 'Not known.',
-};
+/** A verdict, and how many figures are missing beside it. */
+interface Said {
+  readonly verdict: Verdict;
+  readonly notKnown?: number;
+}
 
 /**
  * A verdict with what is not known beside it: where figures are missing that do not lead, *enough* is not all there is to say.
  *
  * @example verdictText({ verdict: 'enough', notKnown: 2 }) //=> 'enough, 2 not known'
  */
-export const verdictText = ({ verdict, notKnown }: { readonly verdict: Verdict; readonly notKnown: number }): string =>
+export const verdictText = ({ verdict, notKnown = 0 }: Said): string =>
   verdict === 'enough' && notKnown > 0 ? `enough, ${notKnown} not known` : verdict;
 
 /**
@@ -79,12 +77,11 @@ export const verdictText = ({ verdict, notKnown }: { readonly verdict: Verdict; 
  *
  * @example leadOf({ verdict: 'enough', notKnown: 2 }) //=> 'Enough, 2 not known.'
  */
-export const leadOf = (said: { readonly verdict: Verdict; readonly notKnown: number }): string =>
-  `${capitalised(verdictText(said))}.`;
+export const leadOf = (said: Said): string => `${capitalised(verdictText(said))}.`;
 
 /** The answer of one situation in a sentence or two: the verdict first. */
 export function ladderSentence(ladder: Ladder): { readonly lead: string; readonly rest: string } {
-  if (ladder.idle) return { lead: LEAD.enough, rest: IDLE[ladder.idle] };
+  if (ladder.idle) return { lead: leadOf({ verdict: 'enough' }), rest: IDLE[ladder.idle] };
   const { first, verdict } = ladder;
   const lead = leadOf({ verdict, notKnown: ladder.rungs.filter((rung) => rung.verdict === 'not known').length });
   if (ladder.lacks.length > 0 || !first) {
@@ -92,7 +89,7 @@ export function ladderSentence(ladder: Ladder): { readonly lead: string; readonl
     const least = ladder.rungs.find(({ outOfReach, multiple }) => !outOfReach && multiple !== undefined);
     const known = least ? ` What is known gives at ${showMultiple(least.multiple!)}: ${least.name}.` : '';
     const missing = names.length === 1 ? `${capitalised(names[0]!)} is missing.` : `Missing: ${names.join(', ')}.`;
-    return { lead: LEAD[ladder.verdict], rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
+    return { lead: leadOf({ verdict }), rest: `${names.length > 0 ? missing : 'No figure to judge by.'}${known}` };
   }
   return {
     lead,
@@ -132,7 +129,7 @@ export function headlineText({ verdict, name, multiple, shortfall, where }: Head
  * @example timesText({ multiple: 0.634, shortfall: { kind: 'too slow', speed: 0.3 } }) //=> '0.634× the speed'
  */
 export const timesText = ({ multiple, shortfall }: Pick<Rung, 'shortfall'> & { readonly multiple: number }): string =>
-  `${showMultiple(multiple)}${shortfall ? ` ${SHARE_OF[shortfall.kind]}` : ''}`;
+  `${showMultiple(multiple)}${shortfall ? ` ${SHORT[shortfall.kind].of}` : ''}`;
 
 /** What there is of one limit, what is asked, and the margin. `unit` is that of the load's coordinate. */
 export function rungSentence(rung: Rung, { demand = NaN, speed = NaN, ceiling }: Ladder, unit: 'm' | 'rad'): Words {
@@ -156,7 +153,7 @@ export function rungSentence(rung: Rung, { demand = NaN, speed = NaN, ceiling }:
 function comment(first: Rung): string {
   const { multiple = 0, wants, goodFirst, shortfall } = first;
   if (multiple < 1 && LOSES[first.id]) return LOSES[first.id]!;
-  if (shortfall) return shortfallText(shortfall, multiple);
+  if (shortfall) return `${SHORT[shortfall.kind].does}: ${percent(multiple)} of ${SHORT[shortfall.kind].of}`;
   if (multiple < 1)
     return multiple === 0
       ? 'it gives nothing here'
@@ -168,17 +165,12 @@ function comment(first: Rung): string {
 /** Rounded towards the worse, and never all of it. */
 const percent = (share: number): string => `${Math.floor(share * 100 + 1e-9)} %`;
 
-const SHORT: Readonly<Record<Shortfall['kind'], (share: string) => string>> = {
-  stalls: (share) => `it does not move: ${share} of the force that the job takes`,
-  'too slow': (share) => `it moves, but too slowly: ${share} of the speed`,
-  'starts slowly': (share) => `it starts, but too slowly: ${share} of the acceleration`,
+/** What a shortfall looks like, and what its multiple is a share of. */
+const SHORT: Readonly<Record<Shortfall['kind'], { readonly does: string; readonly of: string }>> = {
+  stalls: { does: 'it does not move', of: 'the force' },
+  'too slow': { does: 'it moves, but too slowly', of: 'the speed' },
+  'starts slowly': { does: 'it starts, but too slowly', of: 'the acceleration' },
 };
-const SHARE_OF: Readonly<Record<Shortfall['kind'], string>> = {
-  stalls: 'the force',
-  'too slow': 'the speed',
-  'starts slowly': 'the acceleration',
-};
-const shortfallText = ({ kind }: Shortfall, multiple: number): string => SHORT[kind](percent(multiple));
 
 /** A rung behind the first that is worse off by its own margin. */
 function besides(ladder: Ladder, first: Rung): string {

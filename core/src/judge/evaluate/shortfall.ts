@@ -1,7 +1,7 @@
 import { bisect } from '../../models/numbers/bisect.js';
-import { motorSpeed, worstStartingPlace, type PowerPath } from '../../path/powerpath/path.js';
+import { motorSpeed, type PowerPath } from '../../path/powerpath/path.js';
 import type { Limit } from '../limits/limit.js';
-import type { Situation } from '../limits/situation.js';
+import { startingDemand, type Situation } from '../limits/situation.js';
 
 /**
  * How what drives falls short of a job: it stalls, with so much force at rest; it moves, at so much speed, where what it
@@ -58,11 +58,9 @@ function startingShort<P extends PowerPath>(
 ): Short | undefined {
   const wanted = situation.acceleration;
   if (!(wanted > 0)) return undefined;
+  const takes = (acceleration: number): number => startingDemand(path, acceleration);
   const gives = (acceleration: number): number =>
     Math.max(0, limit.capacity(path, { ...situation, acceleration, demand: takes(acceleration) }));
-  const place = worstStartingPlace(path);
-  const takes = (acceleration: number): number =>
-    path.asked.shock * (path.load.force(place, 0) + path.load.inertia(place) * acceleration);
   const [atRest, least] = [gives(0), takes(0)];
   // Nothing goes into the motor itself: what is lacking is force.
   if (!(atRest > capacity * (1 + 1e-9))) return undefined;

@@ -55,16 +55,25 @@ export function situationOf(path: PowerPath, id: SituationId): Situation {
   return (situationsOf(path)[id] ??= workedOut(path, id));
 }
 
+/**
+ * D of starting at an acceleration, where starting as it is asked is hardest: shock·(F(q, 0) + M(q)·a).
+ *
+ * @example startingDemand(path, 0) < startingDemand(path, 1) //=> true
+ */
+export function startingDemand(path: PowerPath, acceleration: number): number {
+  const place = worstStartingPlace(path);
+  return path.asked.shock * (path.load.force(place, 0) + path.load.inertia(place) * acceleration);
+}
+
 function workedOut(path: PowerPath, id: SituationId): Situation {
   const { load, asked } = path;
   switch (id) {
     case 'starting': {
-      const place = worstStartingPlace(path);
       const { acceleration } = asked;
       const seconds = acceleration > 0 ? asked.speed / acceleration : asked.time;
-      const pushes = load.force(place, 0) + load.inertia(place) * acceleration;
+      const demand = startingDemand(path, acceleration);
       const at = { id, speed: 0, motorSpeed: 0, seconds };
-      if (pushes > 0) return { ...at, demand: asked.shock * pushes, acceleration, back: false };
+      if (demand > 0) return { ...at, demand, acceleration, back: false };
       // Let go, the load runs off by itself: starting it takes holding it.
       const drives = Math.max(0, -load.force(worstDrivenPlace(path), 0));
       return { ...at, demand: asked.shock * drives, acceleration: 0, back: drives > 0 };

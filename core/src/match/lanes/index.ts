@@ -6,3 +6,4 @@ export * from './propose.js';
 export * from './result.js';
 export { duesOf } from './schedule.js';
 export { playedGoes, type PlayedGo } from './playedGoes.js';
+export * from './atOnce.js';

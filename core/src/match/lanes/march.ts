@@ -1,3 +1,4 @@
+import { atOnce } from './atOnce.js';
 import { settleShared, type SettledPack } from '../../models/controller/sharedPack.js';
 import { lengthOf, type MatchScript } from '../../plan/document/script.js';
 import { GoesNow } from './goesNow.js';
@@ -157,11 +158,7 @@ export function* marchMatch(
 
 /** The whole match at once. */
 export function simulateMatch(robot: RobotOnPack, script: MatchScript, options: MatchOptions = {}): MatchResult {
-  const march = marchMatch(robot, script, options);
-  for (;;) {
-    const next = march.next();
-    if (next.done) return next.value;
-  }
+  return atOnce(marchMatch(robot, script, options));
 }
 
 const startOf = (start: MatchStart | undefined, i: number) => ({

@@ -1,4 +1,4 @@
-import { LEAD } from '../../judge/evaluate/sentence.js';
+import { leadOf } from '../../judge/evaluate/sentence.js';
 import { worstVerdict, type Verdict } from '../../judge/evaluate/verdict.js';
 import { marchMatch, type MatchOptions } from '../lanes/march.js';
 import { withPackAs, type PackState } from '../lanes/packState.js';
@@ -60,7 +60,7 @@ export function matchSentence({ rungs, verdict }: Pick<JudgedMatch, 'rungs' | 'v
   readonly lead: string;
   readonly rest: Words;
 } {
-  return { lead: LEAD[verdict], rest: matchRest(rungs) };
+  return { lead: leadOf({ verdict }), rest: matchRest(rungs) };
 }
 
 /** What gives first of some limits that are sorted, and why. */

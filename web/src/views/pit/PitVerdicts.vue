@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { compareVerdicts, evaluate, headlineText, type Plan, verdictText } from '@rough-gear/core';
+import { compareVerdicts, headlineText, type Plan, verdictText } from '@rough-gear/core';
 import { computed } from 'vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
 import WholeRobotSaid from '../../components/verdict/WholeRobotSaid.vue';
@@ -8,15 +8,16 @@ import { provideRobotVerdict } from '../../composables/useRobotVerdict.js';
 
 /** What gives first on the robot and on each mechanism, the worst in front. */
 const { plan } = defineProps<{ plan: Plan; planId: string }>();
-provideRobotVerdict(useResults());
+const results = useResults();
+provideRobotVerdict(results);
 const mechanisms = computed(() =>
-  [...evaluate(plan).mechanisms].sort((a, b) => compareVerdicts(b.headline.verdict, a.headline.verdict)),
+  [...results.value.values()].sort((a, b) => compareVerdicts(b.headline.verdict, a.headline.verdict)),
 );
 </script>
 
 <template>
   <section class="mt-4" aria-label="What gives first">
-    <WholeRobotSaid v-if="mechanisms.length > 0" class="border-b border-ink pb-2" />
+    <WholeRobotSaid v-if="plan.mechanisms.length > 0" class="border-b border-ink pb-2" />
     <ul>
       <li v-for="{ id, name, headline } in mechanisms" :key="id" class="border-b border-hair">
         <RouterLink
@@ -31,6 +32,6 @@ const mechanisms = computed(() =>
         </RouterLink>
       </li>
     </ul>
-    <p v-if="mechanisms.length === 0" class="text-second">There is no mechanism yet.</p>
+    <p v-if="plan.mechanisms.length === 0" class="text-second">There is no mechanism yet.</p>
   </section>
 </template>

@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  compareVerdicts,
-  evaluate,
-  headlineSentence,
-  ledgerOf,
-  packPartOf,
-  type Plan,
-  verdictText,
-} from '@rough-gear/core';
+import { compareVerdicts, headlineSentence, ledgerOf, packPartOf, type Plan, verdictText } from '@rough-gear/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import { usePhoneAddress } from '../../../../components/paper/phoneAddress.js';
@@ -23,10 +15,11 @@ import { usePlan } from '../../../../stores/plan.js';
 const { plan, planId } = defineProps<{ plan: Plan; planId: string }>();
 const { show, say } = useDisplay();
 const store = usePlan();
-provideRobotVerdict(useResults());
+const results = useResults();
+provideRobotVerdict(results);
 const { addressOf } = usePhoneAddress();
 const mechanisms = computed(() =>
-  [...evaluate(plan).mechanisms].sort((a, b) => compareVerdicts(b.headline.verdict, a.headline.verdict)),
+  [...results.value.values()].sort((a, b) => compareVerdicts(b.headline.verdict, a.headline.verdict)),
 );
 const ledger = computed(() => ledgerOf(plan));
 const facts = computed(() => [
@@ -60,7 +53,7 @@ const today = format(new Date(), 'd MMMM yyyy');
       </div>
     </dl>
     <h2 class="mt-6 text-lg">What gives first</h2>
-    <WholeRobotSaid v-if="mechanisms.length > 0" class="mt-1 border-b border-ink pb-1.5 text-sm" />
+    <WholeRobotSaid v-if="plan.mechanisms.length > 0" class="mt-1 border-b border-ink pb-1.5 text-sm" />
     <ul class="mt-1">
       <li
         v-for="{ id, name, headline, jobs } in mechanisms"
@@ -74,7 +67,7 @@ const today = format(new Date(), 'd MMMM yyyy');
         </p>
       </li>
     </ul>
-    <p v-if="mechanisms.length === 0" class="mt-2 text-sm">There is no mechanism yet.</p>
+    <p v-if="plan.mechanisms.length === 0" class="mt-2 text-sm">There is no mechanism yet.</p>
     <p class="mt-6 border-l-4 border-ink pl-2 text-sm">
       Power off before hands go in. What is lifted falls when the power goes: prop it. The pack is unplugged while wires
       are touched, and never left alone on its charger. Event rules, local codes and whoever answers for safety come
