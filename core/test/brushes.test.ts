@@ -26,7 +26,7 @@ import {
   type MotorPart,
   type Plan,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, said, typed, withChange } from './demo.js';
+import { demoPlan, mechanismOf, said, through, typed, withChange } from './demo.js';
 
 const RPM = Math.PI / 30;
 /** 1000 rpm/V, 50 mΩ, 2 A free, carbon brushes. */
@@ -208,7 +208,9 @@ describe('where it works', () => {
 
   it('is what dirt and water score by', () => {
     const score = (plan: Plan) =>
-      scoreCard(plan, 'lift', mechanismOf(plan, 'lift').jobs[0]!.id, candidatesFor(plan, 'lift', 'raise', []))[0]!;
+      through(
+        scoreCard(plan, 'lift', mechanismOf(plan, 'lift').jobs[0]!.id, candidatesFor(plan, 'lift', 'raise', [])),
+      )[0]!;
     const dry = score(heron);
     expect(dry.scores.dirt).toBe(0.3);
     expect(score(wet({ wet: 'under water' }, 'under water', 'under water')).scores.dirt).toBe(1);

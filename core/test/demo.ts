@@ -39,6 +39,13 @@ export function withChange(plan: Plan, at: readonly (string | number)[], to: unk
   return applyChanges(plan, [{ at, to }]);
 }
 
+/** What a computation that yields between its steps comes to. */
+export function through<T>(steps: Generator<unknown, T>): T {
+  let next = steps.next();
+  while (!next.done) next = steps.next();
+  return next.value;
+}
+
 /** Every number in a result that is NaN, by its place. */
 export function nansIn(value: unknown, at = 'result'): readonly string[] {
   if (typeof value === 'number') return Number.isNaN(value) ? [at] : [];

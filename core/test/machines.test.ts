@@ -9,7 +9,9 @@ import {
   MACHINE_KINDS,
   marginOf,
   MOST,
-  proposeChoice,
+  anotherMachine,
+  partIdsOf,
+  putInForce,
   ratioMarks,
   reachOf,
   resolvePath,
@@ -36,7 +38,7 @@ import {
   type StepPath,
   type WishMachine,
 } from '../src/index.js';
-import { demoPlan, mechanismOf, plainPlan, typed, withChange, said } from './demo.js';
+import { demoPlan, mechanismOf, plainPlan, typed, withChange, said, through } from './demo.js';
 import { allMachinesPlan } from './kinds.js';
 
 const heron = demoPlan('heron');
@@ -337,22 +339,44 @@ describe('side by side', () => {
     expect(evaluateMechanism(taken, mechanismOf(taken, 'turntable')).headline.verdict).toBe(high.headline.verdict);
   });
 
-  it.each<WishMachine>(['dc', 'step', 'step-servo', 'servo'])('tries %s on a mechanism that is there', (machine) => {
-    const changes = proposeChoice(heron, 'turntable', machine, shelf);
-    const changed = applyChanges(heron, changes);
-    const mechanism: Mechanism = mechanismOf(changed, 'turntable');
-    expect(mechanism.choices).toHaveLength(3);
-    expect(mechanism.choices.slice(0, 2)).toEqual(mechanismOf(heron, 'turntable').choices);
-    expect(mechanism.current).toBe('c');
-    expect(currentChoice(mechanism).drive.kind).toBe(machine === 'step-servo' ? 'step' : machine);
-    expect(evaluateMechanism(changed, mechanism).headline.verdict).toMatch(/enough|tight|gives way/);
+  it.each<WishMachine>(['dc', 'step', 'step-servo', 'servo'])(
+    'tries %s beside a mechanism that is there',
+    (machine) => {
+      const { changes, name, headline, none } = through(anotherMachine(heron, 'turntable', machine, shelf));
+      const changed = applyChanges(heron, changes);
+      const mechanism: Mechanism = mechanismOf(changed, 'turntable');
+      expect(mechanism.choices).toHaveLength(3);
+      expect(mechanism.choices.slice(0, 2)).toEqual(mechanismOf(heron, 'turntable').choices);
+      // Nothing is put in force by trying it.
+      expect(mechanism.current).toBe(mechanismOf(heron, 'turntable').current);
+      const beside = mechanism.choices[2]!;
+      expect(beside.drive.kind).toBe(machine === 'step-servo' ? 'step' : machine);
+      expect(beside.name).toBe(name);
+      expect(name).not.toContain('first idea');
+      const inForce = applyChanges(changed, putInForce(changed, 'turntable', beside.id));
+      expect(evaluateMechanism(inForce, mechanismOf(inForce, 'turntable')).headline).toEqual(headline);
+      // What is proposed passes, or none of the shelf does.
+      expect(headline.verdict === 'gives way').toBe(none !== undefined);
+      for (const id of partIdsOf(beside.drive)) expect(changed.parts[id]).toBeDefined();
+    },
+  );
+
+  it('says that none passes where none does, and shows the best with what fails', () => {
+    const lift = heron.mechanisms.findIndex(({ id }) => id === 'lift');
+    const heavy = withChange(heron, ['mechanisms', lift, 'jobs', 0, 'mass'], typed(400));
+    const { headline, none } = through(anotherMachine(heavy, 'lift', 'servo', shelf));
+    expect(headline.verdict).toBe('gives way');
+    expect(none).toBeGreaterThan(1);
   });
 
-  it('keeps no more than four', () => {
+  it('keeps no more than four, and calls no two alike', () => {
     let plan = heron;
-    for (let i = 2; i < MOST.choices; i++) plan = applyChanges(plan, proposeChoice(plan, 'turntable', 'dc', shelf));
-    expect(() => proposeChoice(plan, 'turntable', 'dc', shelf)).toThrow(/kept side by side/);
-    expect(() => proposeChoice(plan, 'nothing', 'dc', shelf)).toThrow(/no mechanism/);
+    for (let i = 2; i < MOST.choices; i++)
+      plan = applyChanges(plan, through(anotherMachine(plan, 'turntable', 'dc', shelf)).changes);
+    const names = mechanismOf(plan, 'turntable').choices.map(({ name }) => name);
+    expect(new Set(names).size).toBe(4);
+    expect(() => through(anotherMachine(plan, 'turntable', 'dc', shelf))).toThrow(/kept side by side/);
+    expect(() => through(anotherMachine(plan, 'nothing', 'dc', shelf))).toThrow(/no mechanism/);
   });
 });
 

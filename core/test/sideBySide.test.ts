@@ -8,11 +8,12 @@ import {
   currentChoice,
   evaluateMechanism,
   readyComparisons,
+  readyMade,
   type Plan,
   type Shelved,
 } from '../src/index.js';
 import { readPlan } from '../../contract/src/plan/read.js';
-import { demoPlan, mechanismOf, withChange } from './demo.js';
+import { demoPlan, mechanismOf, through, withChange } from './demo.js';
 
 const heron = demoPlan('heron');
 const shelf = (
@@ -75,10 +76,12 @@ describe('Ready comparisons', () => {
     ['turntable', 'turn', ['step']],
     ['grip', 'hold', []],
   ] as const)('of the %s are questions that make sense there', (id, jobId, ids) => {
-    const made = readyComparisons(heron, id, jobId, shelf);
+    const made = readyComparisons(heron, id, jobId);
     for (const wanted of ids) expect(made.map((one) => one.id)).toContain(wanted);
-    for (const { changes, asks } of made) {
+    for (const { id: question, asks } of made) {
       expect(asks).toMatch(/\?$/);
+      const changes = through(readyMade(heron, id, jobId, shelf, question))!;
+      expect(changes, asks).toBeDefined();
       const plan = applyChanges(heron, changes);
       const read = readPlan(plan);
       expect(read.ok ? [] : read.problems).toEqual([]);
@@ -96,7 +99,7 @@ describe('Ready comparisons', () => {
     expect(withRun.length).toBeGreaterThan(0);
     for (const mechanism of withRun) {
       if (mechanism.choices.length >= 4) continue;
-      const found = readyComparisons(heron, mechanism.id, mechanism.jobs[0]!.id, shelf).find(
+      const found = readyComparisons(heron, mechanism.id, mechanism.jobs[0]!.id).find(
         ({ id }) => id === 'chain-or-belt',
       );
       expect(found, mechanism.id).toBeDefined();
@@ -107,6 +110,6 @@ describe('Ready comparisons', () => {
     let plan = heron;
     while (mechanismOf(plan, 'lift').choices.length < 4)
       plan = applyChanges(plan, besideChanges(plan, 'lift', [], 'more'));
-    expect(readyComparisons(plan, 'lift', 'raise', shelf)).toEqual([]);
+    expect(readyComparisons(plan, 'lift', 'raise')).toEqual([]);
   });
 });

@@ -15,12 +15,13 @@ import {
   mendsWithin,
   MOST,
   orderStages,
-  proposeChoice,
+  proposeBeside,
   proposeMechanism,
   putInForce,
   putPart,
   quantityOf,
   readyComparisons,
+  readyMade,
   removeChoice,
   removeJob,
   removeMechanism,
@@ -40,6 +41,7 @@ import {
 import fc from 'fast-check';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { through } from '../../core/test/demo.js';
 import { usePlan } from '../src/stores/plan.js';
 import { freshBrowser } from './browser.js';
 
@@ -194,13 +196,14 @@ const EDITS: Readonly<Record<string, (plan: Plan, pick: number) => readonly Chan
     const machine = some(MACHINES, Math.floor(pick / 11))!;
     return proposeMechanism(plan, { kind, name: WISHES[kind].name, values: hinted(kind), machine }, shelf).changes;
   },
-  'try another machine': on((plan, { id }, pick) => proposeChoice(plan, id, some(MACHINES, pick)!, shelf)),
+  'try another machine': on((plan, { id }, pick) => proposeBeside(plan, id, some(MACHINES, pick)!, shelf)),
   'put beside': on((plan, mechanism, pick) => {
     const { id, current, jobs } = mechanism;
-    const ready = some(readyComparisons(plan, id, jobs[0]!.id, shelf), pick);
-    if (!ready) return [];
-    expect(applyChanges(plan, ready.changes).mechanisms.find((one) => one.id === id)!.current).toBe(current);
-    return ready.changes;
+    const ready = some(readyComparisons(plan, id, jobs[0]!.id), pick);
+    const changes = ready && through(readyMade(plan, id, jobs[0]!.id, shelf, ready.id));
+    if (!changes) return [];
+    expect(applyChanges(plan, changes).mechanisms.find((one) => one.id === id)!.current).toBe(current);
+    return changes;
   }),
   'keep a copy beside': on((plan, { id }) => besideChanges(plan, id, [], 'as it is')),
   'put in force': on((plan, { id, choices }, pick) => putInForce(plan, id, some(choices, pick)!.id)),

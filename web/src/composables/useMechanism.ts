@@ -22,7 +22,7 @@ import {
   type Plan,
   type SituationId,
 } from '@rough-gear/core';
-import { computed, inject, provide, type ComputedRef, type InjectionKey, type WritableComputedRef } from 'vue';
+import { computed, inject, provide, ref, type ComputedRef, type InjectionKey, type WritableComputedRef } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { usePlan } from '../stores/plan.js';
 
@@ -113,6 +113,28 @@ export function provideMechanism(mechanismId: () => string): MechanismContext {
 export function useMechanism(): MechanismContext {
   const context = inject(KEY);
   if (!context) throw new Error('no mechanism is open above this component');
+  return context;
+}
+
+/**
+ * The same with a job of its own for everything below: the one that is chosen there, and until then the one that makes the
+ * verdict, whichever is open on the page.
+ */
+export function provideJob(): MechanismContext {
+  const above = useMechanism();
+  const chosen = ref<string>();
+  const { plan, mechanism, result } = above;
+  const jobId = computed({
+    get: () => mechanism.value.jobs.find(({ id }) => id === chosen.value)?.id ?? result.value.headline.jobId,
+    set: (id) => (chosen.value = id),
+  });
+  const context: MechanismContext = {
+    ...above,
+    jobId,
+    job: computed(() => result.value.jobs.find((candidate) => candidate.jobId === jobId.value)!),
+    path: computed(() => resolvePath(plan.value, mechanism.value, jobId.value)),
+  };
+  provide(KEY, context);
   return context;
 }
 

@@ -1,4 +1,6 @@
 import {
+  anotherMachine,
+  candidatesFor,
   chooseForAll,
   compareVariant,
   evaluate,
@@ -18,9 +20,11 @@ import {
   ratioMarks,
   resolveDcPath,
   resolvePath,
+  readyMade,
   robotOptions,
   rulerSpan,
   sameSpeedVariants,
+  scoreCard,
   searchShortlist,
   searchTrains,
   spreadBuilds,
@@ -28,9 +32,11 @@ import {
   sweepMechanism,
   sweepRatios,
   usesPart,
+  type CandidateScore,
   type GearedFor,
   type JudgedMatch,
   type JudgedTwice,
+  type Like,
   type MatchScript,
   type MechanismResult,
   type Mend,
@@ -195,6 +201,17 @@ function* gearedFor(
   return { geared, rows, pairs };
 }
 
+/** Pairs of motor and controller, measured one after the other, and scored against each other. */
+function* scores(
+  plan: Plan,
+  mechanismId: string,
+  jobId: string,
+  shelf: readonly Shelved[],
+  like: Like,
+): Generator<readonly CandidateScore[], readonly CandidateScore[]> {
+  return yield* scoreCard(plan, mechanismId, jobId, candidatesFor(plan, mechanismId, jobId, shelf, like));
+}
+
 /** Trains off the shelf; the ones at the front are judged on the mechanism as they would stand in it. */
 function* trains(
   plan: Plan,
@@ -272,6 +289,9 @@ export const QUESTIONS = {
   },
   spread: { steps: spread },
   compare: { steps: compare },
+  scores: { steps: scores },
+  readyMade: { steps: readyMade },
+  anotherMachine: { steps: anotherMachine },
   gearFor: { steps: gearedFor },
   trains: { steps: trains },
   ratioSweep: { steps: ratioSweep },

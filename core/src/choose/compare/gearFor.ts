@@ -103,6 +103,6 @@ export function* sameSpeedVariants(
     const note = missed
       ? `wants ${digits(geared.total, 3)}:1: the stage that moves ends at ${digits(total, 3)}:1`
       : undefined;
-    yield { id: `series-${series}`, label, changes, note };
+    yield { id: `series-${series}`, label, changes, note, asAsked: true };
   }
 }

@@ -3,7 +3,7 @@ import type { Headline } from '../../judge/evaluate/mechanism.js';
 import { freshId } from '../../plan/document/freshId.js';
 import { leastOutputSpeed } from '../../judge/limits/checks/slowControl.js';
 import { situationOf, SITUATION_NEEDS } from '../../judge/limits/situation.js';
-import { motorConstant, type MotorConstants } from '../../models/motor/constants.js';
+import { motorConstant } from '../../models/motor/constants.js';
 import { freeSpeedAt } from '../../models/motor/peaks.js';
 import { applyChanges, type Change } from '../../plan/document/change.js';
 import type { ControllerPart, MotorPart } from '../../plan/document/part.js';
@@ -13,15 +13,17 @@ import { lacksOf, type DcPath } from '../../path/powerpath/path.js';
 import { resolveDcPath } from '../../path/resolve/resolvePath.js';
 import { constantsOf } from '../../judge/sizing/constantsOf.js';
 import type { Shelved } from '../../judge/sizing/propose.js';
-import { tuneTotal } from '../../judge/sizing/tuneTotal.js';
 import { brushesLast } from '../../judge/duty/brushes.js';
 import { runTimeOf } from '../../judge/duty/day.js';
 import { standsSurroundings } from '../../judge/limits/checks/surroundings.js';
 import type { Run } from '../../judge/motion/run.js';
 import { judgedOver } from '../../judge/evaluate/judgedOver.js';
-import { alike, totalForSpeed, unloadedOutput, type Like } from '../wants/likeForLike.js';
+import { alike, likeInSpeed, totalForSpeed, unloadedOutput, type Like } from '../wants/likeForLike.js';
+import { gaveWayLast } from '../wants/gaveWayLast.js';
+import { limitsKept } from '../shortlist/limitsKept.js';
 import { stillToPay } from '../../plan/document/stockOf.js';
-import { designOf } from './place.js';
+import { designOf, type Design } from './place.js';
+import { withGear, type Gear } from './gearOverJobs.js';
 
 /** What machines are weighed by; the first six decide, the rest is folded. */
 export const SCORE_FACTORS = [
@@ -107,6 +109,8 @@ export interface Candidate {
   readonly motor: MotorPart;
   readonly controller: ControllerPart;
   readonly changes: readonly Change[];
+  /** Geared over all jobs, or to a total; absent for the one that is there. */
+  readonly gear?: Gear;
 }
 
 /** What a candidate measures on this job, and its scores 0…1; a score is absent where a figure is missing. */
@@ -118,6 +122,8 @@ export interface CandidateScore {
   /** Over all jobs. */
   readonly headline: Headline;
   readonly total: number;
+  /** Said beside it. */
+  readonly note?: string;
   readonly numbers: {
     readonly price?: number;
     readonly leastSpeed?: number;
@@ -132,7 +138,6 @@ export interface CandidateScore {
   readonly scores: Readonly<Partial<Record<ScoreFactor, number>>>;
 }
 
-const HAPPY = 0.65;
 /** A least speed of 2 % of the job's halves the score. */
 const SLOW_SCALE = 50;
 /** Brushes that last so many hours score half. */
@@ -140,7 +145,7 @@ const HALF_WORN = 20;
 
 /**
  * The design's own pair, and shelf motors of both kinds with a motor constant near its own, each with a controller to suit.
- * Alike in the job, each comes to a fast share of its speed on it; alike in speed, each turns the output as fast as today
+ * Alike in the job, each gets the total that suits it over all jobs; alike in speed, each turns the output as fast as today
  * with nothing to move; alike in the can or in mass, only motors as wide or as heavy as today's are taken.
  */
 export function candidatesFor(
@@ -155,18 +160,12 @@ export function candidatesFor(
   const drive = dcDriveOf(design.choice);
   const own = { motor: plan.parts[drive.motor]?.part, controller: plan.parts[drive.controller]?.part };
   const path = resolveDcPath(plan, design.mechanism, jobId);
-  const volts = path.drive.restVoltage;
   const ownConstants = own.motor && constantsOf(own.motor);
   const wanted = ownConstants ? motorConstant(ownConstants) : 0;
-  const ids = { motor: freshId(plan, 'motor'), controller: freshId(plan, 'controller') };
   const found: Candidate[] = [];
   if (own.motor?.kind === 'motor' && own.controller?.kind === 'controller')
     found.push({ id: 'own', motor: own.motor, controller: own.controller, changes: [] });
-  const today = like === 'speed' ? unloadedOutput(path) : undefined;
-  const totalOf = (constants: MotorConstants) =>
-    today === undefined
-      ? (HAPPY * freeSpeedAt(constants, volts) * path.radius) / path.asked.speed
-      : totalForSpeed(constants, volts, today);
+  const today = likeInSpeed(like) ? unloadedOutput(path) : undefined;
   const near = shelf
     .flatMap(({ part }) => {
       const constants = part.kind === 'motor' ? constantsOf(part) : undefined;
@@ -180,20 +179,27 @@ export function candidatesFor(
     for (const { part, constants } of near.filter(({ part: one }) => one.type === type).slice(0, Math.ceil(most / 2))) {
       const controller = controllerFor(part, shelf, path.pack.full);
       if (!controller) continue;
-      const changes: Change[] = [
-        { at: ['parts', ids.motor], to: { part } },
-        { at: ['parts', ids.controller], to: { part: controller } },
-        { at: [...design.choiceAt, 'drive', 'motor'], to: ids.motor },
-        { at: [...design.choiceAt, 'drive', 'controller'], to: ids.controller },
-      ];
-      const total = totalOf(constants);
-      const changed = applyChanges(plan, changes);
-      const mechanism = mechanismById(changed, mechanismId);
-      const tuned = Number.isFinite(total) ? tuneTotal(changed, mechanism, path, total) : undefined;
-      found.push({ id: part.name, motor: part, controller, changes: tuned ? [...changes, tuned] : changes });
+      const changes = swappedTo(design, part, controller);
+      const total = today === undefined ? undefined : totalForSpeed(constants, path.drive.restVoltage, today);
+      found.push({ id: part.name, motor: part, controller, changes, gear: total ?? 'over all jobs' });
     }
   }
   return found.slice(0, most + 1);
+}
+
+/** Another motor with another controller. What was set of the old one, and the new one's sheet does not allow, is not kept. */
+function swappedTo(
+  { plan, choice, choiceAt }: Design,
+  motor: MotorPart,
+  controller: ControllerPart,
+): readonly Change[] {
+  const ids = { motor: freshId(plan, 'motor'), controller: freshId(plan, 'controller') };
+  const drive = { ...limitsKept(dcDriveOf(choice), controller), ...ids };
+  return [
+    { at: ['parts', ids.motor], to: { part: motor } },
+    { at: ['parts', ids.controller], to: { part: controller } },
+    { at: [...choiceAt, 'drive'], to: drive },
+  ];
 }
 
 /** The cheapest controller that drives a motor at these volts, with sensors where the motor has them. */
@@ -210,27 +216,47 @@ function controllerFor(motor: MotorPart, shelf: readonly Shelved[], full: number
   return sensing ?? able.find(({ supplyLimit }) => (supplyLimit?.si ?? 0) >= 30) ?? able[0];
 }
 
-/** Measures every candidate on the job and scores them against each other. */
-export function scoreCard(
+/** Measures every candidate on the job, geared as it is to be, and scores them against each other. Yields between two. */
+export function* scoreCard(
   plan: Plan,
   mechanismId: string,
   jobId: string,
   candidates: readonly Candidate[],
-): readonly CandidateScore[] {
-  const measured = candidates.map((candidate) => {
-    const changed = applyChanges(plan, candidate.changes);
-    const { headline, path, result } = judgedOver(changed, mechanismById(changed, mechanismId), jobId);
-    if (path.machine !== 'dc') throw new Error(`${candidate.motor.name} is no plain motor`);
-    return { candidate, path, headline, numbers: numbersOf(candidate, path, result.run) };
-  });
-  const best = (of: (one: (typeof measured)[number]['numbers']) => number | undefined, least = false) => {
+): Generator<readonly CandidateScore[], readonly CandidateScore[]> {
+  const measured: MeasuredPair[] = [];
+  for (const candidate of candidates) {
+    measured.push(measuredPair(plan, mechanismId, jobId, candidate));
+    yield scored(measured);
+  }
+  return scored(measured);
+}
+
+interface MeasuredPair {
+  readonly candidate: Candidate;
+  readonly changes: readonly Change[];
+  readonly path: DcPath;
+  readonly headline: Headline;
+  readonly note?: string;
+  readonly numbers: CandidateScore['numbers'];
+}
+
+function measuredPair(plan: Plan, mechanismId: string, jobId: string, candidate: Candidate): MeasuredPair {
+  const { changes, note } = withGear(plan, mechanismId, candidate);
+  const changed = applyChanges(plan, changes);
+  const { headline, path, result } = judgedOver(changed, mechanismById(changed, mechanismId), jobId);
+  if (path.machine !== 'dc') throw new Error(`${candidate.motor.name} is no plain motor`);
+  return { candidate, changes, path, headline, note, numbers: numbersOf(candidate, path, result.run) };
+}
+
+function scored(measured: readonly MeasuredPair[]): readonly CandidateScore[] {
+  const best = (of: (one: MeasuredPair['numbers']) => number | undefined, least = false) => {
     const known = measured.flatMap(({ numbers }) => of(numbers) ?? []);
     return least ? Math.min(...known) : Math.max(...known);
   };
   const cheapest = best(({ price }) => price, true);
   const densest = best(({ torquePerMass }) => torquePerMass);
   const fastest = best(({ freeSpeed }) => freeSpeed);
-  return measured.map(({ candidate, path, headline, numbers }) => {
+  return measured.map(({ candidate, changes, path, headline, note, numbers }) => {
     const { motor } = candidate;
     const { price, leastSpeed, efficiency, brushHours, torquePerMass, freeSpeed } = numbers;
     const scores: Partial<Record<ScoreFactor, number>> = {
@@ -250,8 +276,9 @@ export function scoreCard(
       id: candidate.id,
       name: `${motor.name} + ${candidate.controller.name}`,
       type: motor.type,
-      changes: candidate.changes,
+      changes,
       headline,
+      note,
       total: path.train.total,
       numbers,
       scores,
@@ -315,3 +342,14 @@ export function weighted(score: CandidateScore, weights: Weights): number {
   }
   return all > 0 ? sum / all : 0;
 }
+
+/** Scores with their weighted mean. */
+export interface RankedScore extends CandidateScore {
+  readonly weighted: number;
+}
+
+/** The best first; one that gives way never stands before one that does the job, whatever the weights. */
+export const rankScores = (scores: readonly CandidateScore[], weights: Weights): readonly RankedScore[] =>
+  scores
+    .map((score) => ({ ...score, weighted: weighted(score, weights) }))
+    .sort((a, b) => gaveWayLast(a, b) || b.weighted - a.weighted);

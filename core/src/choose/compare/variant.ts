@@ -1,26 +1,34 @@
-import { mechanismById } from '../../plan/document/place.js';
+import { mechanismAt, mechanismById } from '../../plan/document/place.js';
 import { drivePoint } from '../../models/controller/drivePoint.js';
 import { brakePoint } from '../../models/controller/brakePoint.js';
 import { ifFinite } from '../../plan/figures/ifFinite.js';
 import { controllerHeat } from '../../models/controller/heat.js';
 import { dayOf, runTimeOf } from '../../judge/duty/day.js';
-import type { Headline, Judgement } from '../../judge/evaluate/mechanism.js';
+import { runOf, type Headline } from '../../judge/evaluate/mechanism.js';
+import { stockFigures } from '../../judge/evaluate/measure.js';
+import type { Run } from '../../judge/motion/run.js';
 import { forceOf } from '../../judge/limits/electric/electricLimit.js';
 import { situationOf, SITUATION_NEEDS } from '../../judge/limits/situation.js';
 import { applyChanges, type Change } from '../../plan/document/change.js';
-import { countOf, currentChoice, partIdsOf, type Plan } from '../../plan/document/plan.js';
+import type { Mechanism, Plan } from '../../plan/document/plan.js';
+import { resolvePath } from '../../path/resolve/resolvePath.js';
 import { operatingAt } from '../../path/powerpath/operating.js';
 import { lacksOf, motorSpeed } from '../../path/powerpath/path.js';
 import type { AnyPath } from '../../path/powerpath/anyPath.js';
 import { creepSpeedOf, topSpeedOf } from '../../judge/evaluate/endSpeeds.js';
 import { judgedOver } from '../../judge/evaluate/judgedOver.js';
-import { stillToPay } from '../../plan/document/stockOf.js';
+import { usedElsewhere } from '../../plan/document/stockOf.js';
+import { withGear, type Gear } from './gearOverJobs.js';
 
 /** One way to change a design, to be compared with others. */
 export interface Variant {
   readonly id: string;
   readonly label: string;
   readonly changes: readonly Change[];
+  /** How it is geared where its changes do not say. */
+  readonly gear?: Gear;
+  /** Its go is the one that is asked, at the speed and the acceleration of the job: the same work as others, not flat out. */
+  readonly asAsked?: true;
   /** Said beside it. */
   readonly note?: string;
   /** Nothing turns it any more: it has no numbers. */
@@ -56,28 +64,40 @@ export interface VariantResult {
   readonly hottest?: number;
   /** Motors, controllers and breakers to buy, wire and keep spares of. */
   readonly parts: number;
-  /** Motors and controllers together, kg, and what is still to be paid for them. */
+  /** Motors, controllers, wheels and what runs between them, kg, and what is still to be paid for them. */
   readonly mass?: number;
   readonly price?: number;
 }
 
 /** Judges a variant over all jobs of the mechanism; the numbers are those of one job. */
 export function compareVariant(plan: Plan, mechanismId: string, jobId: string, variant: Variant): VariantResult {
-  const changed = applyChanges(plan, variant.changes);
+  const { changes, note } = withGear(plan, mechanismId, variant);
+  const changed = applyChanges(plan, changes);
   const mechanism = mechanismById(changed, mechanismId);
   const { headline, path, result } = judgedOver(changed, mechanism, jobId);
-  if (variant.dead) return deadResult(variant, jobId, path, costOf(changed, mechanism.id));
+  const cost = costOf(changed, mechanism);
+  if (variant.dead) return deadResult(variant, jobId, path, cost);
   return {
     id: variant.id,
     label: variant.label,
-    changes: variant.changes,
-    note: variant.note,
+    changes,
+    note: [variant.note, note].filter(Boolean).join('; ') || undefined,
     headline,
     total: path.train.total,
     parts: partsOf(path),
-    ...numbersOf(path, result),
-    ...costOf(changed, mechanism.id),
+    ...numbersOf(path, variant.asAsked ? runAsAsked(changed, mechanism, path) : result.run),
+    ...cost,
   };
+}
+
+/** The go of a job as it is asked; what goes on and on has none, and runs as it does. */
+function runAsAsked(plan: Plan, mechanism: Mechanism, path: AnyPath): Run | undefined {
+  if (path.asked.travel === undefined) return runOf(path);
+  const job = mechanism.jobs.findIndex(({ id }) => id === path.job.id);
+  const asked = applyChanges(plan, [
+    { at: [...mechanismAt(plan, mechanism.id), 'jobs', job, 'profile'], to: 'trapezoid' },
+  ]);
+  return runOf(resolvePath(asked, mechanismById(asked, mechanism.id), path.job.id));
 }
 
 /** What has no motor left that turns: it gives way, costs what it did, and does nothing. */
@@ -97,8 +117,8 @@ const deadResult = (
   ...cost,
 });
 
-function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
-  if (path.machine !== 'dc') return timeOf(result);
+function numbersOf(path: AnyPath, run: Run | undefined): Partial<VariantResult> {
+  if (path.machine !== 'dc') return timeOf(run);
   const needs = [...SITUATION_NEEDS.working, 'motor', 'rotor', 'pack', 'wiring', 'controller', 'train'] as const;
   if (lacksOf(path, needs).length > 0) return {};
   const { drive } = path;
@@ -106,9 +126,9 @@ function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
   const flow = operatingAt(path, working.demand, working.speed);
   const lever = path.train.total / path.radius;
   const brake = brakePoint(drive, motorSpeed(path, path.asked.speed));
-  const heat = result.run && !path.lacks.heat ? dayOf(path, result.run).heat?.peak : undefined;
+  const heat = run && !path.lacks.heat ? dayOf(path, run).heat?.peak : undefined;
   return {
-    ...timeOf(result),
+    ...timeOf(run),
     top: topSpeedOf(path),
     creep: creepSpeedOf(path),
     pull: carried(
@@ -131,7 +151,7 @@ function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
     motorHeat: drive.motors * flow.motorCurrent ** 2 * drive.motor.resistance,
     controllerHeat: drive.motors * controllerHeat(path.controller, path.restVoltage, flow.motorCurrent),
     hottest: heat,
-    runTime: result.run && lacksOf(path, ['charge', 'throw']).length === 0 ? runTimeOf(path, result.run) : undefined,
+    runTime: run && lacksOf(path, ['charge', 'throw']).length === 0 ? runTimeOf(path, run) : undefined,
   };
 }
 
@@ -139,25 +159,15 @@ function numbersOf(path: AnyPath, result: Judgement): Partial<VariantResult> {
 const carried = ({ load: { traction = Infinity } }: AnyPath, force: number): number | undefined =>
   ifFinite(Math.min(force, traction));
 
-const timeOf = ({ run }: Judgement): Pick<VariantResult, 'time'> =>
+const timeOf = (run: Run | undefined): Pick<VariantResult, 'time'> =>
   run?.outcome === 'arrived' ? { time: run.time } : {};
 
 /** One controller or driver to a motor, none to a servo; and one breaker unless the branch holds all together. */
 const partsOf = ({ machine, motors, branch }: AnyPath): number =>
   (machine === 'servo' ? 1 : 2) * motors + (branch.breaker ? (branch.together ? 1 : motors) : 0);
 
-/** What n motors and their controllers weigh and still cost: what is owned already costs nothing more. */
-function costOf(plan: Plan, mechanismId: string): Pick<VariantResult, 'mass' | 'price'> {
-  const mechanism = mechanismById(plan, mechanismId);
-  const { drive } = currentChoice(mechanism);
-  const motors = countOf(drive);
-  const parts = partIdsOf(drive).map((id) => plan.parts[id]?.part);
-  const masses = parts.map((part) => part?.mass?.si);
-  const prices = parts.map((part) => part && stillToPay(part, motors));
-  const sum = (values: readonly (number | undefined)[]) =>
-    values.every((value) => value !== undefined) ? values.reduce<number>((all, value) => all + value, 0) : undefined;
-  // A controller rarely says its mass; the motor's alone still tells them apart.
-  const mass = masses[0] === undefined ? undefined : motors * (masses[0] + (masses[1] ?? 0));
-  const price = sum(prices);
+/** What motors, controllers and trains weigh and still cost: what is owned already and unused costs nothing more. */
+function costOf(plan: Plan, mechanism: Mechanism): Pick<VariantResult, 'mass' | 'price'> {
+  const { mass, price } = stockFigures(plan, mechanism, new Set(), usedElsewhere(plan, mechanism.id));
   return { mass, price };
 }

@@ -1,13 +1,15 @@
-import { digits } from '../../plan/words/show.js';
-import type { Change } from '../../plan/document/change.js';
-import { applyChanges } from '../../plan/document/change.js';
+import { constantsOf } from '../../judge/sizing/constantsOf.js';
 import { fullVoltage } from '../../models/pack/pack.js';
-import { packIdOf, packPartOf } from '../../plan/document/packPart.js';
-import { quantityOf } from '../../plan/document/quantityOf.js';
-import type { Plan } from '../../plan/document/plan.js';
+import type { DcPath } from '../../path/powerpath/path.js';
 import { resolveDcPath } from '../../path/resolve/resolvePath.js';
-import { tuneTotal } from '../../judge/sizing/tuneTotal.js';
+import type { Change } from '../../plan/document/change.js';
+import { packIdOf, packPartOf } from '../../plan/document/packPart.js';
+import { dcDriveOf, type Plan } from '../../plan/document/plan.js';
+import { quantityOf } from '../../plan/document/quantityOf.js';
+import { digits } from '../../plan/words/show.js';
+import { motorChanges } from './motorChanges.js';
 import { designOf } from './place.js';
+import { rewoundPart } from './rewoundPart.js';
 import type { Variant } from './variant.js';
 
 /** Share of its free speed a motor turns at while it works, typical. */
@@ -29,52 +31,85 @@ export function windingFor(happySpeed: number, volts: number, outputSpeed: numbe
   return { kv: happySpeed / (WORKING_SPEED_SHARE * volts), total: happySpeed / outputSpeed };
 }
 
-const STEPS = [1, 1.5, 2, 3] as const;
+/** Cells around those of a pack: fewer and more, up to twice as many. */
+const CELLS = [
+  (n: number) => n / 2,
+  (n: number) => n - 1,
+  (n: number) => n,
+  (n: number) => n + 1,
+  (n: number) => 1.5 * n,
+  (n: number) => 2 * n,
+];
+/** Times the volts that a supply is set to. */
+const SET_TO = [0.5, 0.75, 1, 1.5, 2, 3] as const;
 
 /**
- * The same job on more volts with more reduction: fewer amperes for the same watts. A note says where the
- * controller's volts or the motor's speed end it. `fastest` is the greatest motor speed, rad/s.
+ * The same work at the same output on fewer volts and on more: each count of cells about the plan's, or a supply set
+ * otherwise, once with the reduction and once with the winding in step, so that the output runs as fast. A note says where the
+ * controller's volts or the motor's speed end it. Times and heat are of the go that is asked.
+ *
+ * @param fastest the greatest motor speed, rad/s
  */
 export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fastest?: number): readonly Variant[] {
-  const { mechanism } = designOf(plan, mechanismId);
+  const design = designOf(plan, mechanismId);
   const [id, pack] = [packIdOf(plan), packPartOf(plan)];
   if (id === undefined || !pack) return [];
-  const bench = pack.chemistry === 'bench';
-  const path = resolveDcPath(plan, mechanism, jobId);
-  const seen = new Set<number>();
-  return STEPS.flatMap((step): Variant[] => {
-    const now = path.pack.figures.series;
-    const series = bench ? now * step : Math.round(now * step);
-    if (seen.has(series)) return [];
-    seen.add(series);
+  const path = resolveDcPath(plan, design.mechanism, jobId);
+  const part = plan.parts[dcDriveOf(design.choice).motor]?.part;
+  const constants = part?.kind === 'motor' ? constantsOf(part) : undefined;
+  const now = path.pack.figures.series;
+  return countsAbout(now, pack.chemistry === 'bench').flatMap((series): readonly Variant[] => {
+    const bench = pack.chemistry === 'bench';
     const ratio = series / now;
-    const changes: Change[] = [];
-    if (ratio !== 1)
-      changes.push(
-        bench
-          ? { at: ['parts', id, 'part', 'voltage'], to: quantityOf(series, `${digits(series)} V`) }
-          : { at: ['parts', id, 'part', 'series'], to: series },
-      );
-    const changed = applyChanges(plan, changes);
-    const tuned = ratio === 1 ? undefined : tuneTotal(changed, mechanism, path, path.train.total * ratio);
-    if (tuned) changes.push(tuned);
     const full = fullVoltage({ ...path.pack.figures, series });
-    const working = (path.asked.speed * path.train.total * ratio) / path.radius;
-    const notes = [
-      full > path.controller.highestVoltage
-        ? `ends here: the controller takes ${digits(path.controller.highestVoltage)} V, this pack gives ${digits(full)} V full`
-        : '',
-      fastest !== undefined && working > fastest
-        ? `ends here: the motor would turn at ${digits((working * 30) / Math.PI)} rpm`
-        : '',
-    ].filter((note) => note !== '');
-    return [
-      {
-        id: `series-${series}`,
-        label: bench ? `set to ${digits(full)} V` : `${series} cells, ${digits(full)} V full`,
-        changes,
-        note: notes.length > 0 ? notes.join('; ') : undefined,
-      },
-    ];
+    const volts = bench
+      ? `set to ${digits(full)} V`
+      : `${series} ${series === 1 ? 'cell' : 'cells'}, ${digits(full)} V full`;
+    const asAsked = true as const;
+    if (ratio === 1) return [{ id: 'now', label: `as it is, ${volts}`, changes: [], asAsked }];
+    const cells: Change = bench
+      ? { at: ['parts', id, 'part', 'voltage'], to: quantityOf(series, `${digits(series)} V`) }
+      : { at: ['parts', id, 'part', 'series'], to: series };
+    const ended = endedBy(path, full);
+    const deeper: Variant = {
+      id: `geared-${series}`,
+      label: `${volts}, geared ${ratio > 1 ? 'deeper' : 'shallower'}`,
+      changes: [cells],
+      gear: path.train.total * ratio,
+      asAsked,
+      note: joined(ended, tooFast(path, ratio, fastest)),
+    };
+    if (part?.kind !== 'motor' || !constants) return [deeper];
+    const turns = `${digits(ratio, 3)} × the turns`;
+    const winding: Variant = {
+      id: `wound-${series}`,
+      label: `${volts}, ${turns}`,
+      changes: [cells, ...motorChanges(design, rewoundPart(part, constants, ratio, turns))],
+      asAsked,
+      note: ended,
+    };
+    return [deeper, winding];
   });
+}
+
+function countsAbout(now: number, bench: boolean): readonly number[] {
+  const counts = bench ? SET_TO.map((step) => now * step) : CELLS.map((of) => Math.round(of(now)));
+  return [...new Set(counts)].filter((count) => count > 0).sort((a, b) => a - b);
+}
+
+const joined = (...notes: readonly (string | undefined)[]): string | undefined =>
+  notes.filter((note) => note !== undefined).join('; ') || undefined;
+
+function endedBy({ controller }: DcPath, full: number): string | undefined {
+  const { highestVoltage } = controller;
+  return full > highestVoltage
+    ? `ends here: the controller takes ${digits(highestVoltage)} V, this pack gives ${digits(full)} V full`
+    : undefined;
+}
+
+function tooFast(path: DcPath, ratio: number, fastest: number | undefined): string | undefined {
+  const working = (path.asked.speed * path.train.total * ratio) / path.radius;
+  return fastest !== undefined && working > fastest
+    ? `ends here: the motor would turn at ${digits((working * 30) / Math.PI)} rpm`
+    : undefined;
 }

@@ -3,7 +3,7 @@ import { robotOnPack } from '../../match/lanes/onPack.js';
 import { simulateMatch } from '../../match/lanes/march.js';
 import { applyChanges } from '../../plan/document/change.js';
 import { mechanismById } from '../../plan/document/place.js';
-import { currentChoice, partIdsOf, type Mechanism, type Plan } from '../../plan/document/plan.js';
+import { currentChoice, partIdsOf, trainsOf, type Mechanism, type Plan } from '../../plan/document/plan.js';
 import type { MatchScript, StandingDraw } from '../../plan/document/script.js';
 import type { Verdict } from '../../judge/evaluate/verdict.js';
 import { massOf } from '../../judge/ledger/massOf.js';
@@ -14,7 +14,6 @@ import { through } from '../../match/robot/through.js';
 import { slotsOf } from '../../judge/ledger/supplyLedger.js';
 import { foundWords } from '../shortlist/adopt.js';
 import type { Found } from '../shortlist/found.js';
-import { trainsOf } from '../../judge/evaluate/measure.js';
 import { piecesOf, sameKey } from '../../plan/document/stockOf.js';
 import { MARGIN_ENOUGH } from '../wants/wants.js';
 

@@ -18,11 +18,11 @@ import {
   type Plan,
   type StepDrive,
 } from '../../plan/document/plan.js';
-import type { Quantity } from '../../plan/document/quantity.js';
 import type { Shelved } from '../../judge/sizing/proposal.js';
 import { copyOf } from '../../judge/sizing/proposal.js';
 import { alike } from '../wants/likeForLike.js';
 import { sameKey, toBuy, usedElsewhere } from '../../plan/document/stockOf.js';
+import { limitsKept } from './limitsKept.js';
 import { meetsMust } from './musts.js';
 import type { ShortlistQuery } from './query.js';
 
@@ -121,19 +121,11 @@ function motorsAlike({ plan, query, shelf }: Bench, drive: DcDrive): readonly Of
   );
 }
 
-/** What is set for this mechanism stays set; a limit that the controller does not reach, or does not have, is its own. */
-function dcDrive(bench: Bench, drive: DcDrive, motors: number, { part }: Of<ControllerPart>): DcDrive {
-  const { statorLimit, supplyLimit, ...kept } = drive;
-  const within = (set: Quantity | undefined, own: Quantity | undefined) => set && own && set.si <= own.si;
-  return {
-    ...kept,
-    statorLimit: statorLimit && within(statorLimit, part.statorLimit) ? statorLimit : undefined,
-    supplyLimit: supplyLimit && within(supplyLimit, part.supplyLimit) ? supplyLimit : undefined,
-    motor: bench.ids.motor,
-    motors,
-    controller: bench.ids.controller,
-  };
-}
+const dcDrive = (bench: Bench, drive: DcDrive, motors: number, { part }: Of<ControllerPart>): DcDrive => ({
+  ...limitsKept(drive, part),
+  ...bench.ids,
+  motors,
+});
 
 /** Micro-steps go to the nearest that the driver's switches have; what was set for another driver is not kept. */
 function stepDrive(bench: Bench, drive: StepDrive, motors: number, motor: Shelved, driver: Of<DriverPart>): StepDrive {

@@ -1,6 +1,6 @@
 import type { Plan } from '../../plan/document/plan.js';
 import type { Shelved } from '../../judge/sizing/proposal.js';
-import { outputSpeedNow, totalForSpeed } from '../wants/likeForLike.js';
+import { likeInSpeed, outputSpeedNow, totalForSpeed } from '../wants/likeForLike.js';
 import { stockFigures } from '../../judge/evaluate/measure.js';
 import { commonOn, usedElsewhere } from '../../plan/document/stockOf.js';
 import type { Figures } from '../../plan/document/want.js';
@@ -104,7 +104,7 @@ export function* searchShortlist(
     const [over] = event(option).passed;
     return over === undefined ? undefined : `the event’s ${over}`;
   };
-  const today = query.like === 'speed' ? outputSpeedNow(plan, mechanism) : undefined;
+  const today = likeInSpeed(query.like) ? outputSpeedNow(plan, mechanism) : undefined;
   /** The one total at which a drive is as fast as today, where that is asked. */
   const alikeTotal = ({ jobs }: Trial): readonly number[] | undefined => {
     const { path } = jobs[0]!;

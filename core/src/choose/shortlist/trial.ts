@@ -12,6 +12,7 @@ import type { Quantity } from '../../plan/document/quantity.js';
 import { currentChoice, type Mechanism, type Plan } from '../../plan/document/plan.js';
 import { quantityOf } from '../../plan/document/quantityOf.js';
 import type { Stage } from '../../plan/document/stage.js';
+import { estimatedStageMass } from '../../judge/ledger/stageMass.js';
 import { lacksOf, withTotal } from '../../path/powerpath/path.js';
 import { resolvePath } from '../../path/resolve/resolvePath.js';
 import type { AnyPath } from '../../path/powerpath/anyPath.js';
@@ -75,15 +76,33 @@ function openEfficiency(mechanism: Mechanism): Quantity {
   return { ...quantityOf(value, `${digits(100 * value)} %`, 'estimated'), from };
 }
 
-/** The changes that give an open train this total; its losses are those of the train that is there. */
-export function totalChanges(plan: Plan, mechanism: Mechanism, ratio: number, efficiency: Quantity): readonly Change[] {
+/** What an open ratio weighs: as much as the wheels whose place it takes; where there are none it is guessed as any stage is. */
+function openMass(mechanism: Mechanism): Quantity | undefined {
+  const masses = currentChoice(mechanism)
+    .stages.filter((stage) => !stays(stage))
+    .map((stage) => stage.mass?.si ?? estimatedStageMass(stage) ?? 0);
+  const mass = masses.reduce((sum, one) => sum + one, 0);
+  return mass > 0
+    ? { ...quantityOf(mass, `${digits(mass)} kg`, 'estimated'), from: 'as the stages that were there' }
+    : undefined;
+}
+
+/** The changes that give an open train this total; its losses and its mass are those of the train that is there. */
+export function totalChanges(
+  plan: Plan,
+  mechanism: Mechanism,
+  ratio: number,
+  efficiency: Quantity = openEfficiency(mechanism),
+): readonly Change[] {
   const choice = currentChoice(mechanism);
   const at = choiceAt(plan, mechanism);
+  const mass = openMass(mechanism);
   const open: Stage = {
     id: OPEN,
     kind: 'ratio',
     ratio: quantityOf(ratio, `${digits(ratio, 4)}:1`, 'estimated'),
     efficiency,
+    ...(mass ? { mass } : {}),
   };
   const kept = choice.stages.filter(stays).map((stage) => (stage.id === OPEN ? { ...stage, id: 'kept' } : stage));
   return [

@@ -1,2 +1,3 @@
+export * from './gaveWayLast.js';
 export * from './wants.js';
 export * from './likeForLike.js';

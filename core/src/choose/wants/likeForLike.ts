@@ -23,6 +23,11 @@ export const LIKES = [
     says: 'only motors whose can is as wide as today’s within a tenth, so that it goes in the same hole',
   },
   {
+    id: 'can and speed',
+    name: 'the same can and wheel speed',
+    says: 'both at once: what goes in the same hole, geared so that the output, unloaded, is as fast as today',
+  },
+  {
     id: 'mass',
     name: 'the same mass',
     says: 'only motors as heavy as today’s within a seventh: what the same grams give',
@@ -64,10 +69,16 @@ export function sameMass(
   return least! >= (1 - SAME_MASS) * most!;
 }
 
+/** Whether the output is to be as fast as today: the total follows from the motor then. */
+export const likeInSpeed = (like: Like | undefined): boolean => like === 'speed' || like === 'can and speed';
+
+/** Whether only motors with the can of the one that is there are taken. */
+export const likeInCan = (like: Like | undefined): boolean => like === 'can' || like === 'can and speed';
+
 /** Whether a motor may stand beside another where they are to be alike; unknown is not alike. */
 export function alike(like: Like, own: MotorPart | undefined, other: MotorPart): boolean {
-  if (like !== 'can' && like !== 'mass') return true;
-  return own !== undefined && (like === 'can' ? sameCan(own, other) : sameMass(own, other)) === true;
+  if (likeInCan(like)) return own !== undefined && sameCan(own, other) === true;
+  return like !== 'mass' || (own !== undefined && sameMass(own, other) === true);
 }
 
 /** Speed of the output with nothing to move, rad/s of the last shaft; `undefined` where the drive is not known. */

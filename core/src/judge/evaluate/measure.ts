@@ -6,8 +6,8 @@ import { leastOutputSpeed } from '../limits/checks/slowControl.js';
 import { pulseAtOutput } from '../limits/checks/step/resolves.js';
 import { deadbandAngle } from '../../models/servo/precision.js';
 import { SITUATIONS } from '../limits/situation.js';
-import { currentChoice, type MachineDrive, type Mechanism, type Plan } from '../../plan/document/plan.js';
-import type { Stage } from '../../plan/document/stage.js';
+import { currentChoice, trainsOf, type Mechanism, type Plan } from '../../plan/document/plan.js';
+import { massOf } from '../ledger/massOf.js';
 import type { AnyPath } from '../../path/powerpath/anyPath.js';
 import { lacksOf } from '../../path/powerpath/path.js';
 import { piecesOf, sameKey, stillToPay, type CommonHere, toBuy, usedElsewhere } from '../../plan/document/stockOf.js';
@@ -91,38 +91,25 @@ export function stockFigures(
   used: ReadonlyMap<string, number>,
 ): Figures {
   const choice = currentChoice(mechanism);
-  let [mass, price, bought, common]: [number | undefined, number | undefined, number, number] = [0, 0, 0, 0];
-  piecesOf(choice.drive).forEach(([id, pieces], i) => {
+  let [price, bought, common]: [number | undefined, number, number] = [0, 0, 0];
+  for (const [id, pieces] of piecesOf(choice.drive)) {
     const copy = plan.parts[id];
-    if (!copy) return;
+    if (!copy) continue;
     const key = sameKey(copy);
     const missing = toBuy(pieces, copy.part.owned, used.get(key));
     bought += missing;
     if (used.has(key) || commonHere.has(key)) common++;
-    // A controller rarely says its mass; without the motor's there is none to tell.
-    const each = copy.part.mass?.si ?? (i === 0 ? undefined : 0);
-    mass = mass === undefined || each === undefined ? undefined : mass + pieces * each;
     price = plus(price, stillToPay(copy.part, pieces, used.get(key)));
-  });
-  const stages = wheelsOf(choice.stages);
-  mass = plus(mass, trainsOf(choice.drive) * stages.mass);
-  price = plus(price, trainsOf(choice.drive) * stages.price);
+  }
+  const { motors, controllers, train } = massOf(plan, mechanism);
+  // Stages that were bought say what they cost; others are not counted.
+  const stages = choice.stages.reduce((sum, stage) => sum + (stage.price?.si ?? 0), 0);
   return {
-    mass,
-    price,
+    mass: motors.missing.length > 0 ? undefined : motors.mass + controllers.mass + train.mass,
+    price: plus(price, trainsOf(choice.drive) * stages),
     bought,
     common,
   };
 }
 
 const plus = (a: number | undefined, b: number | undefined) => (a === undefined || b === undefined ? undefined : a + b);
-
-/** How many trains there are: one for all motors, or one each where they drive apart. */
-export const trainsOf = (drive: MachineDrive): number =>
-  drive.kind !== 'servo' && drive.apart === true ? drive.motors : 1;
-
-/** Wheels bought with a train say what they weigh and cost; others are not counted. */
-const wheelsOf = (stages: readonly Stage[]): { readonly mass: number; readonly price: number } => ({
-  mass: stages.reduce((sum, { mass }) => sum + (mass?.si ?? 0), 0),
-  price: stages.reduce((sum, { price }) => sum + (price?.si ?? 0), 0),
-});

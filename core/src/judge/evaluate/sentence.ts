@@ -137,6 +137,10 @@ export function rungSentence(rung: Rung, { demand = NaN, speed = NaN, ceiling }:
   if (rung.outOfReach) return `${subject} is out of reach: ${ceiling}.`;
   if (capacity === undefined) return `${subject}: not known, ${lackWords(rung.lacks)}.`;
   const dimension = unit === 'm' ? 'force' : 'torque';
+  if (rung.shortfall?.kind === 'off') {
+    const { volts, least } = rung.shortfall;
+    return say`${subject} has ${amount(volts, 'voltage')} with nothing drawn, ${showMultiple(rung.multiple!)} the ${amount(least, 'voltage')} it takes to stay on. Wanted is ${showMultiple(wants)} the ${amount(demand, dimension)} the job takes.`;
+  }
   if (rung.shortfall?.kind === 'stalls')
     return say`${subject} gives ${amount(rung.shortfall.atRest, dimension)} at rest, ${showMultiple(rung.multiple!)} the ${amount(rung.shortfall.atRest / rung.multiple!, dimension)} the job takes: nothing moves. Wanted is ${showMultiple(wants)} as it goes.`;
   if (rung.shortfall?.kind === 'starts slowly') {
@@ -167,6 +171,7 @@ const percent = (share: number): string => `${Math.floor(share * 100 + 1e-9)} %`
 
 /** What a shortfall looks like, and what its multiple is a share of. */
 const SHORT: Readonly<Record<Shortfall['kind'], { readonly does: string; readonly of: string }>> = {
+  off: { does: 'it is off even at rest', of: 'the volts' },
   stalls: { does: 'it does not move', of: 'the force' },
   'too slow': { does: 'it moves, but too slowly', of: 'the speed' },
   'starts slowly': { does: 'it starts, but too slowly', of: 'the acceleration' },

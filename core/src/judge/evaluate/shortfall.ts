@@ -4,10 +4,11 @@ import type { Limit } from '../limits/limit.js';
 import { startingDemand, type Situation } from '../limits/situation.js';
 
 /**
- * How what drives falls short of a job: it stalls, with so much force at rest; it moves, at so much speed, where what it
+ * How what drives falls short of a job: it is off, for want of volts even at rest; it stalls, with so much force at rest; it moves, at so much speed, where what it
  * gives is what is wanted; or it starts, with so much acceleration.
  */
 export type Shortfall =
+  | { readonly kind: 'off'; readonly volts: number; readonly least: number }
   | { readonly kind: 'stalls'; readonly atRest: number }
   | { readonly kind: 'too slow'; readonly speed: number }
   | { readonly kind: 'starts slowly'; readonly acceleration: number };
@@ -19,7 +20,7 @@ export interface Short {
 }
 
 /**
- * The shortfall of a limit, and its multiple: force at rest over force wanted where nothing moves; speed reached over speed
+ * The shortfall of a limit, and its multiple: volts at rest over the least that are needed where it is off; force at rest over force wanted where nothing moves; speed reached over speed
  * wanted, of one that ends how fast the output moves; acceleration over acceleration wanted, where a part of what is there
  * goes into the motor itself. `undefined` of any other limit, and where the job is done. A shortfall meets the multiple of a
  * job that is done at 1, without a step.
@@ -33,6 +34,8 @@ export function shortfallOf<P extends PowerPath>(
   capacity: number,
 ): Short | undefined {
   if (!(capacity < situation.demand)) return undefined;
+  const off = limit.off?.(path);
+  if (off) return { shortfall: { kind: 'off', volts: off.there, least: off.least }, multiple: off.there / off.least };
   if (situation.id === 'starting') return startingShort(path, limit, situation, capacity);
   return limit.slows && situation.id === 'working' && situation.speed > 0
     ? workingShort(path, limit, situation)
@@ -70,7 +73,7 @@ function startingShort<P extends PowerPath>(
 }
 
 /**
- * Where a rung stands among others, the worse the less: what stalls is under half, what is too slow is between that and 1, and
+ * Where a rung stands among others, the worse the less: what is off is under nothing, what stalls is under half, what is too slow is between that and 1, and
  * whatever does the job at its multiple.
  *
  * @example standingOf({ multiple: 0.8, shortfall: { kind: 'too slow', speed: 0.4 } }) //=> 0.9
@@ -83,5 +86,6 @@ export function standingOf({
   readonly shortfall?: Shortfall;
 }): number | undefined {
   if (multiple === undefined || !shortfall) return multiple;
+  if (shortfall.kind === 'off') return multiple - 1;
   return shortfall.kind === 'stalls' ? multiple / 2 : (1 + multiple) / 2;
 }

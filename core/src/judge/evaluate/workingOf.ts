@@ -26,6 +26,11 @@ import {
 function shortWorking(path: AnyPath, id: SituationId, { shortfall, multiple }: Short): Expression {
   const by = 'by halving, where what it gives is what the job takes';
   const along = path.load.unit === 'm';
+  if (shortfall.kind === 'off') {
+    const there = found('V_0', 'volts with nothing drawn', 'voltage', shortfall.volts, 'at rest');
+    const least = found('V_{low}', 'least volts', 'voltage', shortfall.least, 'of what gives up first');
+    return named('x', 'share of the volts', 'number', div(there, least));
+  }
   if (shortfall.kind === 'stalls') {
     const atRest = found('C_0', 'what it gives at rest', along ? 'force' : 'torque', shortfall.atRest, 'at no speed');
     const takes = found('F', 'what the load takes', along ? 'force' : 'torque', shortfall.atRest / multiple, 'at rest');

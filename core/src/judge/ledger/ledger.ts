@@ -1,6 +1,5 @@
 import { packPartOf } from '../../plan/document/packPart.js';
-import { countOf, currentChoice, partIdsOf, piecesIn, type Plan } from '../../plan/document/plan.js';
-import { trainsOf } from '../evaluate/measure.js';
+import { countOf, currentChoice, partIdsOf, piecesIn, trainsOf, type Plan } from '../../plan/document/plan.js';
 import { piecesOf, sameKey, stillToPay } from '../../plan/document/stockOf.js';
 import { massOf, NOTHING, together, weighed, type MechanismMass, type SpreadMass } from './massOf.js';
 import { slotsOf } from './supplyLedger.js';

@@ -1,7 +1,6 @@
 import type { PartCopy } from '../../plan/document/part.js';
-import { currentChoice, type Mechanism, type Plan } from '../../plan/document/plan.js';
+import { currentChoice, trainsOf, type Mechanism, type Plan } from '../../plan/document/plan.js';
 import type { Quantity, Source } from '../../plan/document/quantity.js';
-import { trainsOf } from '../evaluate/measure.js';
 import { piecesOf } from '../../plan/document/stockOf.js';
 import { estimatedStageMass } from './stageMass.js';
 

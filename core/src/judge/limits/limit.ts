@@ -63,6 +63,8 @@ export interface Limit<P extends PowerPath = PowerPath> {
   readonly electric: boolean;
   /** It ends how fast the output moves: where it is passed the output stalls, or moves too slowly. */
   readonly slows?: true;
+  /** Volts that are there and the least that are needed, where those are not there even with nothing drawn. */
+  off?(path: P): { readonly there: number; readonly least: number } | undefined;
   readonly situations: readonly SituationId[];
   needs(situation: SituationId): readonly Need[];
   /** Whether the path has such a limit at all. */

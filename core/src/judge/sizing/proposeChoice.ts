@@ -1,5 +1,5 @@
 import { mechanismById } from '../../plan/document/place.js';
-import { besideChoice, freshLetter, putInForce } from '../../path/edits/choices.js';
+import { besideChoice } from '../../path/edits/choices.js';
 import { situationOf } from '../limits/situation.js';
 import { applyChanges, type Change } from '../../plan/document/change.js';
 import { MOST } from '../../plan/document/most.js';
@@ -11,23 +11,8 @@ import type { Shelved } from './proposal.js';
 import { proposeFor } from './propose.js';
 
 /**
- * Another way to turn a mechanism that is there, tried at once: put beside the others, and in force.
- *
- * @throws where there are as many as are kept, or the shelf has nothing
- */
-export function proposeChoice(
-  plan: Plan,
-  mechanismId: string,
-  machine: WishMachine,
-  shelf: readonly Shelved[],
-): readonly Change[] {
-  const tried = freshLetter(mechanismById(plan, mechanismId));
-  return [...proposeBeside(plan, mechanismId, machine, shelf), ...putInForce(plan, mechanismId, tried)];
-}
-
-/**
- * The same put beside the choice in force, which stays in force: its jobs and output stay, the drive and its stages are
- * proposed.
+ * Another way to turn a mechanism put beside the choice in force, which stays in force: its jobs and output stay, the drive
+ * and its stages are proposed.
  *
  * @throws where there are as many as are kept, or the shelf has nothing
  */

@@ -1,4 +1,5 @@
 export * from './coils.js';
+export * from './driven.js';
 export * from './servoGears.js';
 export * from './changedBetween.js';
 export * from './choices.js';

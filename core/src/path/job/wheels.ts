@@ -63,11 +63,31 @@ export function readWheels(
   };
 }
 
-/** Driven wheels over all of them, each carrying alike; nothing where their number is not said. */
-function drivenOf({ wheels, driven }: WheelsOutput, apart: number | undefined): Estimate | undefined {
-  if (wheels === undefined) return undefined;
-  const turned = Math.min(wheels, apart ?? driven ?? wheels);
-  return { value: turned / wheels, why: `${turned} of ${wheels} wheels driven, all carrying alike` };
+/** Wheels that a robot stands on where that is not said. */
+export const USUAL_WHEELS = 4;
+
+/**
+ * Of how many wheels how many are driven: as is said, or one a motor where each turns its own; `undefined` where neither is,
+ * so that all are.
+ *
+ * @param apart motors that turn a wheel of their own
+ * @example drivenWheels({ kind: 'wheels', driven: 2 }, undefined) //=> { driven: 2, wheels: 4 }
+ */
+export function drivenWheels(
+  { wheels, driven }: WheelsOutput,
+  apart: number | undefined,
+): { readonly driven: number; readonly wheels: number } | undefined {
+  if (wheels === undefined && driven === undefined && apart === undefined) return undefined;
+  const all = wheels ?? Math.max(USUAL_WHEELS, apart ?? 0);
+  return { driven: Math.min(all, apart ?? driven ?? all), wheels: all };
+}
+
+/** Driven wheels over all of them, each carrying alike. */
+function drivenOf(output: WheelsOutput, apart: number | undefined): Estimate | undefined {
+  const counted = drivenWheels(output, apart);
+  if (!counted) return undefined;
+  const { driven, wheels } = counted;
+  return { value: driven / wheels, why: `${driven} of ${wheels} wheels driven, all carrying alike` };
 }
 
 const uphill = (path: PowerPath): Expression => mul(weightOf(path, 'output.mass'), sin(figureOf(path, 'job.slope')));

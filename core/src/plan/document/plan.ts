@@ -264,6 +264,10 @@ export const piecesIn = (drive: MachineDrive): number =>
 export const apartOf = (drive: MachineDrive): number | undefined =>
   drive.kind !== 'servo' && drive.apart && drive.motors > 1 ? drive.motors : undefined;
 
+/** How many trains there are: one for all motors, or one each where they drive apart. */
+export const trainsOf = (drive: MachineDrive): number =>
+  drive.kind !== 'servo' && drive.apart === true ? drive.motors : 1;
+
 /** The parts a drive is made of, by their ids: one of each to a motor, but one board for all. */
 export function partIdsOf(drive: MachineDrive): readonly string[] {
   if (drive.kind === 'servo') return [drive.servo];

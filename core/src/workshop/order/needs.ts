@@ -1,12 +1,11 @@
 import { mountScrews } from '../../path/drawing/holes.js';
 import type { Part, PartCopy } from '../../plan/document/part.js';
-import { currentChoice, type Mechanism, type Plan } from '../../plan/document/plan.js';
+import { currentChoice, trainsOf, type Mechanism, type Plan } from '../../plan/document/plan.js';
 import type { Stage } from '../../plan/document/stage.js';
 import type { StageParts } from '../../path/powerpath/stageParts.js';
 import { chainSizeOf } from '../../models/reduction/chainSizes.js';
 import { resolvePath } from '../../path/resolve/resolvePath.js';
 import { boardsOf, slotsOf, wiresOf } from '../../judge/ledger/supplyLedger.js';
-import { trainsOf } from '../../judge/evaluate/measure.js';
 import { piecesOf, sameKey } from '../../plan/document/stockOf.js';
 import { amount, say, type Words } from '../../plan/words/phrase.js';
 import type { OrderGroup, OrderNeed } from './line.js';

@@ -1,9 +1,8 @@
 import type { Plan } from '../../plan/document/plan.js';
-import { currentChoice } from '../../plan/document/plan.js';
+import { currentChoice, trainsOf } from '../../plan/document/plan.js';
 import { resolvePath } from '../../path/resolve/resolvePath.js';
 import { secondRatios, type SecondRatio } from '../../judge/sizing/trains/secondRatio.js';
 import type { Stock } from '../../judge/sizing/trains/wheelPair.js';
-import { trainsOf } from '../../judge/evaluate/measure.js';
 import type { OrderNeed } from './line.js';
 import { wheelNamed } from './needs.js';
 

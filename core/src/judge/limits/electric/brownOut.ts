@@ -105,6 +105,10 @@ export const brownOut = supplySideLimit({
   situations: SITUATIONS,
   levers: ['parallel', 'thicker-wire', 'deeper', 'lighter', 'longer', 'less-push'],
   applies: () => true,
+  off: (path) => {
+    const { rest: there, least } = firstToGiveUp(path);
+    return there < least ? { there, least } : undefined;
+  },
   supplyCurrent: (path) => currentOf(firstToGiveUp(path)),
   supplyWorking: (path) => {
     const { who } = firstToGiveUp(path);

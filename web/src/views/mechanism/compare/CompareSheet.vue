@@ -3,7 +3,8 @@ import { Tab, TabGroup, TabList, TabPanel, TabPanels } from '@headlessui/vue';
 import { currentChoice, screwAt, type MachineKind } from '@rough-gear/core';
 import { computed, type Component } from 'vue';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
-import { useMechanism } from '../../../composables/useMechanism.js';
+import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
+import { provideJob } from '../../../composables/useMechanism.js';
 import CoilWirings from './CoilWirings.vue';
 import MachineScores from './MachineScores.vue';
 import MixedMotors from './MixedMotors.vue';
@@ -18,7 +19,7 @@ import WindingTable from './WindingTable.vue';
 /** The questions about what turns it, each answered on this very mechanism. */
 defineProps<{ open: boolean }>();
 defineEmits<{ close: [] }>();
-const { plan, path, mechanism, job } = useMechanism();
+const { plan, path, mechanism, jobId } = provideJob();
 
 const TABS: Record<MachineKind, readonly { name: string; sheet: Component }[]> = {
   dc: [
@@ -52,9 +53,16 @@ const tabs = computed(() => [
 
 <template>
   <BaseDialog :open="open" title="Compare on this mechanism" widest @close="$emit('close')">
-    <p v-if="mechanism.jobs.length > 1" class="mb-2 text-sm text-second">
-      What gives first is over all jobs of {{ mechanism.name }}; every other number is of <b>{{ job.name }}</b>.
-    </p>
+    <div v-if="mechanism.jobs.length > 1" class="mb-2 flex flex-wrap items-baseline gap-x-4 text-sm">
+      <span>Compared on</span>
+      <ChoiceTabs
+        v-model="jobId"
+        :options="mechanism.jobs.map(({ id, name }) => ({ value: id, text: name }))"
+        label="The job that is compared"
+        class="flex-wrap gap-x-4"
+      />
+      <span class="text-xs text-second">What gives first is over all jobs; every other number is of this one.</span>
+    </div>
     <TabGroup>
       <TabList class="mb-3 flex flex-wrap gap-x-5 border-b border-ink">
         <Tab v-for="tab in tabs" :key="tab.name" v-slot="{ selected }" as="template">

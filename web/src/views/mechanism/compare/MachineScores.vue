@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import {
-  candidatesFor,
   DECIDING_FACTORS,
   digits,
+  likeInCan,
   LIKES,
+  rankScores,
   SCORE_FACTORS,
   SCORE_WORDS,
-  scoreCard,
   WEIGHT_SETS,
-  weighted,
   type CandidateScore,
   type Like,
+  type Quantity,
   type ScoreFactor,
 } from '@rough-gear/core';
 import { useStorage } from '@vueuse/core';
@@ -19,12 +19,14 @@ import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
+import WishField from '../adding/WishField.vue';
 import FirstToGive from './FirstToGive.vue';
+import { useScores } from './useScores.js';
 import { outputUnits } from '../../../components/charts/forceChart.js';
 
 /** Brushed or brushless on this job: scores from numbers, weights from the person, two schools ready with their reasons. */
 const emit = defineEmits<{ done: [] }>();
-const { plan, path, mechanism, jobId, commit } = useMechanism();
+const { path, commit } = useMechanism();
 const { show } = useDisplay();
 const motors = useShelf('motor');
 const controllers = useShelf('controller');
@@ -41,13 +43,17 @@ const school = computed(() =>
   WEIGHT_SETS.find((set) => SCORE_FACTORS.every((factor) => set.weights[factor] === weights.value[factor])),
 );
 
-const card = computed(() => {
-  const shelf = [...motors.shelf.value.parts, ...controllers.shelf.value.parts];
-  const candidates = candidatesFor(plan.value, mechanism.value.id, jobId.value, shelf, like.value);
-  return scoreCard(plan.value, mechanism.value.id, jobId.value, candidates)
-    .map((score) => ({ ...score, total: weighted(score, weights.value), reduction: score.total }))
-    .sort((a, b) => b.total - a.total);
-});
+/** Money for motors and controllers; what is not known is over it. */
+const most = ref<Quantity>();
+const measured = useScores(
+  computed(() => [...motors.shelf.value.parts, ...controllers.shelf.value.parts]),
+  like,
+);
+const ranked = computed(() => rankScores(measured.value, weights.value));
+const within = ({ changes, numbers: { price } }: CandidateScore): boolean =>
+  changes.length === 0 || most.value === undefined || (price !== undefined && price <= most.value.si);
+const card = computed(() => ranked.value.filter(within));
+const over = computed(() => ranked.value.length - card.value.length);
 const speedUnit = computed(() => outputUnits(path.value).speed);
 
 /** The number behind a score, where there is one. */
@@ -112,9 +118,15 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
     />
     <span class="text-xs text-second">{{ LIKES.find(({ id }) => id === like)!.says }}</span>
   </div>
-  <p v-if="card.length < 2" class="mb-2 text-sm text-tight">
+  <div class="mb-2 flex flex-wrap items-end gap-x-4">
+    <WishField v-model="most" label="at most to pay" dimension="number" hint="no limit" class="w-40" />
+    <p v-if="over > 0" class="text-sm" role="status">
+      {{ over === 1 ? 'One costs' : `${over} cost` }} more, or their price is not known: they are out.
+    </p>
+  </div>
+  <p v-if="ranked.length < 2" class="mb-2 text-sm text-tight">
     Nothing else on the shelf is alike in that{{
-      like === 'can'
+      likeInCan(like)
         ? ', or the width of this motor’s can is not known'
         : like === 'mass'
           ? ', or the mass of this motor is not known'
@@ -164,7 +176,7 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
         </tr>
         <tr class="font-semibold">
           <th scope="row" class="py-1 text-left">weighted</th>
-          <td v-for="score in card" :key="score.id" class="figures pl-3">{{ bar(score.total) }}</td>
+          <td v-for="score in card" :key="score.id" class="figures pl-3">{{ bar(score.weighted) }}</td>
         </tr>
         <tr class="border-b border-hair">
           <th
@@ -179,10 +191,11 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
           </td>
         </tr>
         <tr>
-          <th scope="row" class="text-left font-normal text-second">on this job</th>
+          <th scope="row" class="text-left font-normal text-second">over all jobs</th>
           <td v-for="score in card" :key="score.id" class="pl-3 align-top text-xs">
             <FirstToGive :headline="score.headline" />
-            <span class="figures block text-second">{{ show(score.reduction, 'ratio') }}</span>
+            <span class="figures block text-second">{{ show(score.total, 'ratio') }}</span>
+            <span v-if="score.note" class="block text-gives">{{ score.note }}</span>
             <button v-if="score.changes.length > 0" type="button" class="act min-h-6" @click="take(score)">
               Try it
             </button>

@@ -5,9 +5,9 @@ import { useDcMechanism } from '../../../composables/useMechanism.js';
 import { useVariants } from './useVariants.js';
 import VariantTable from './VariantTable.vue';
 
-/** One to four motors on this job, and what is left with one of them dead. */
+/** One motor and more on this job, and what is left with one of them dead. */
 const emit = defineEmits<{ done: [] }>();
-const { plan, mechanism, drive, commit } = useDcMechanism();
+const { plan, mechanism, commit } = useDcMechanism();
 
 const dead = ref(false);
 const shared = ref(false);
@@ -23,7 +23,8 @@ function take(row: VariantResult): void {
   <p class="mb-2 text-second">
     More motors share heat and pull, and cost price, mass, wires and a controller each. Behind one shared pack-side
     limit they get the same watts, and still pull harder at rest. On wheels a dead one is dragged along with its losses;
-    elsewhere it is taken as turning freely.
+    elsewhere it is taken as turning freely. Mass and price count motors, controllers, wheels, chains and belts; mounts
+    and wires come on top.
   </p>
   <p class="mb-2 flex flex-wrap gap-x-6">
     <label class="flex items-center gap-1.5"
@@ -37,6 +38,7 @@ function take(row: VariantResult): void {
     :rows="rows"
     :columns="[
       'time',
+      'top',
       'pull',
       'braking',
       'motorCurrent',
@@ -47,7 +49,7 @@ function take(row: VariantResult): void {
       'mass',
       'price',
     ]"
-    :current="dead ? '' : `count-${drive.motors}`"
+    current="now"
     @take="take"
   />
 </template>

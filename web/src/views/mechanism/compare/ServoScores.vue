@@ -7,9 +7,11 @@ import {
   SERVO_WORDS,
   servoScores,
   digits,
+  gaveWayLast,
   showMultiple,
   weightedServo,
   type MetalRank,
+  type Quantity,
   type ServoFactor,
   type ServoPart,
   type ServoScore,
@@ -21,6 +23,7 @@ import MeasureField from '../../../components/fields/MeasureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
+import WishField from '../adding/WishField.vue';
 import FirstToGive from './FirstToGive.vue';
 
 /** The shelf's servos on this job: scores from numbers, weights from the person, two schools ready with their reasons. */
@@ -46,6 +49,10 @@ const partOf = (score: ServoScore): ServoPart | undefined =>
     : (shelf.value.parts.find(({ id }) => id === score.id)?.part as ServoPart | undefined);
 
 const MOST = 7;
+/** Money for one; what is not known is over it. */
+const most = ref<Quantity>();
+const within = ({ id, numbers: { price } }: ServoScore): boolean =>
+  id === 'own' || most.value === undefined || (price !== undefined && price <= most.value.si);
 const card = computed(() =>
   servoScores(plan.value, mechanism.value.id, jobId.value, shelf.value.parts, rank.value)
     .map((score) => {
@@ -56,7 +63,8 @@ const card = computed(() =>
         refused: part !== undefined && (school.value?.refuses(part) ?? false),
       };
     })
-    .sort((a, b) => Number(a.refused) - Number(b.refused) || b.total - a.total)
+    .filter(within)
+    .sort((a, b) => gaveWayLast(a, b) || Number(a.refused) - Number(b.refused) || b.total - a.total)
     // The best few, and always the one that is there.
     .filter((score, i) => i < MOST || score.id === 'own'),
 );
@@ -120,6 +128,8 @@ function take(score: ServoScore): void {
       @change="rank = $event"
     />
     <p class="self-end text-sm text-second">{{ rankReasons }}</p>
+    <WishField v-model="most" label="at most to pay for one" dimension="number" hint="no limit" />
+    <p class="self-end text-sm text-second">What costs more, or does not say what it costs, is out.</p>
   </div>
   <div class="overflow-x-auto">
     <table class="w-full text-sm" data-testid="servo-scores">

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { freeSpeedAt, motorSpeed, voltVariants, windingFor, type Quantity, type VariantResult } from '@rough-gear/core';
+import {
+  freeSpeedAt,
+  motorSpeed,
+  resolveDcPath,
+  voltVariants,
+  windingFor,
+  type DcPath,
+  type Quantity,
+  type VariantResult,
+} from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useDcMechanism } from '../../../composables/useMechanism.js';
@@ -15,9 +24,19 @@ const { show } = useDisplay();
 const happy = ref<Quantity>();
 const fastest = ref<Quantity>();
 const volts = computed(() => path.value.drive.restVoltage);
-/** What it turns at now while working, unless a speed was given. */
-const speed = computed(() => happy.value?.si ?? motorSpeed(path.value, path.value.asked.speed));
-const found = computed(() => windingFor(speed.value, volts.value, path.value.asked.speed / path.value.radius));
+/** The job that turns the motor fastest: a winding must do that one too. */
+const fastestJob = computed(() =>
+  mechanism.value.jobs
+    .map(({ id }) => resolveDcPath(plan.value, mechanism.value, id))
+    .reduce((one, other) => (workingSpeed(other) > workingSpeed(one) ? other : one)),
+);
+const workingSpeed = (of: DcPath): number => motorSpeed(of, of.asked.speed);
+/** What it turns at now in that job, unless a speed was given. */
+const speed = computed(() => happy.value?.si ?? workingSpeed(fastestJob.value));
+const found = computed(() => {
+  const { asked, radius } = fastestJob.value;
+  return windingFor(speed.value, volts.value, asked.speed / radius);
+});
 const known = computed(() => Number.isFinite(found.value.kv) && Number.isFinite(found.value.total));
 const rows = useVariants(
   computed(() =>
@@ -39,7 +58,8 @@ function take(row: VariantResult): void {
 <template>
   <p class="mb-2 text-second">
     The pack sets the volts; volts and a speed the motor is happy at set the winding; the job’s speed sets the
-    reduction. More volts with more reduction do the same work with fewer amperes.
+    reduction. More volts with more reduction, or with more turns, do the same work with fewer amperes. Time, heat and
+    currents are of the same go in every row: at the speed and the acceleration the job asks, not flat out.
   </p>
   <div class="mb-3 grid gap-x-6 gap-y-1 sm:grid-cols-[1fr_1fr_2fr]">
     <WishField
@@ -51,14 +71,14 @@ function take(row: VariantResult): void {
     <WishField v-model="fastest" label="and never faster than" dimension="speed" hint="twice its free speed" />
     <p v-if="known" class="self-end" data-testid="volts-found">
       On {{ show(volts, 'voltage') }} look for <b class="figures">{{ show(found.kv, 'kv') }}</b>, geared
-      <b class="figures">{{ show(found.total, 'ratio') }}</b> for this job.
+      <b class="figures">{{ show(found.total, 'ratio') }}</b> for <i>{{ fastestJob.job.name }}</i>, the fastest job.
     </p>
     <p v-else class="self-end text-second">Not known: the job’s speed or the pack is missing.</p>
   </div>
   <VariantTable
     :rows="rows"
     :columns="['total', 'time', 'motorCurrent', 'supplyCurrent', 'motorHeat', 'controllerHeat', 'hottest']"
-    :current="`series-${path.pack.figures.series}`"
+    current="now"
     @take="take"
   />
   <p class="mt-2 text-xs text-second">

@@ -57,7 +57,7 @@ function take(row: VariantResult): void {
       </tbody>
     </table>
     <label class="mb-2 flex items-center gap-1.5"
-      ><input v-model="regear" type="checkbox" class="size-4" /> gear each anew, to the same share of its speed</label
+      ><input v-model="regear" type="checkbox" class="size-4" /> gear each anew, as suits it over all jobs</label
     >
     <VariantTable
       :rows="rows"

@@ -5,6 +5,7 @@ import {
   motorConstant,
   peakEfficiency,
   peakPower,
+  withDrivenShare,
   type MotorPart,
   type WorkingRef,
 } from '@rough-gear/core';
@@ -25,7 +26,7 @@ const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 
 const CompareSheet = lazily(() => import('../compare/CompareSheet.vue'));
 
-const { plan, path, drive, choiceAt, commit } = useDcMechanism();
+const { plan, mechanism, path, drive, choiceAt, commit } = useDcMechanism();
 const { show } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.motor]!.part as MotorPart);
@@ -36,6 +37,10 @@ const everCompared = useEver(() => comparing.value);
 const more = ref(false);
 const motors = computed(() => drive.value.motors);
 const known = computed(() => !path.value.lacks.motor);
+
+/** How many motors there are, and whether each turns a wheel of its own, decides how much of the weight drives. */
+const commitDrive = (key: 'motors' | 'apart', to: number | true | undefined) =>
+  commit(withDrivenShare(plan.value, mechanism.value.id, [{ at: [...choiceAt.value, 'drive', key], to }]));
 
 /** What the figures come to, at the pack's rest voltage. */
 const peaks = computed(() => {
@@ -106,21 +111,14 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
     </template>
     <FigureField v-if="form !== 'turns'" figure="motor.freeCurrent" allow="not negative" />
     <FigureField figure="motor.continuousCurrent" />
-    <CountField
-      :value="motors"
-      label="how many, in all"
-      :most="12"
-      @change="commit([{ at: [...choiceAt, 'drive', 'motors'], to: $event }])"
-    />
+    <CountField :value="motors" label="how many, in all" :most="12" @change="commitDrive('motors', $event)" />
   </div>
   <label v-if="motors > 1" class="mt-1 flex items-center gap-1.5 text-xs">
     <input
       type="checkbox"
       class="size-4"
       :checked="path.apart !== undefined"
-      @change="
-        commit([{ at: [...choiceAt, 'drive', 'apart'], to: ($event.target as HTMLInputElement).checked || undefined }])
-      "
+      @change="commitDrive('apart', ($event.target as HTMLInputElement).checked || undefined)"
     />
     each turns a train{{ path.load.traction === undefined ? '' : ' and a wheel' }} of its own: teeth, chain or belt
     carry that motor alone

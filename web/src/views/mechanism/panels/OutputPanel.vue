@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { USUAL_WHEELS, withDrivenShare } from '@rough-gear/core';
 import { computed } from 'vue';
 import CountField from '../../../components/fields/CountField.vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
@@ -9,10 +10,13 @@ import { OUTPUT_ALLOW, OUTPUT_FIELDS } from './loadFields.js';
 import PanelHead from './PanelHead.vue';
 
 /** What the last shaft turns, with its drawing. */
-const { path, choice, choiceAt, commit } = useMechanism();
+const { plan, mechanism, path, choice, choiceAt, commit } = useMechanism();
 const output = computed(() => choice.value.output);
 const shown = computed(() => OUTPUT_FIELDS[output.value.kind]);
 const fields = computed(() => [...shown.value.fields, ...(shown.value.ofJob?.[path.value.job.kind] ?? [])]);
+/** Which wheels drive decides how much of the weight does. */
+const drive = (key: 'wheels' | 'driven', count: number) =>
+  commit(withDrivenShare(plan.value, mechanism.value.id, [{ at: at(key), to: count }]));
 const at = (key: string) => [...choiceAt.value, 'output', key];
 const chosen = (key: string, first: string): string => {
   const value: unknown = Object.entries(output.value).find(([name]) => name === key)?.[1];
@@ -47,17 +51,17 @@ const UNCHOSEN: Readonly<Record<string, string>> = {
         />
         <template v-if="output.kind === 'wheels'">
           <CountField
-            :value="output.wheels ?? 4"
+            :value="output.wheels ?? USUAL_WHEELS"
             label="wheels it stands on"
             :most="40"
-            @change="commit([{ at: at('wheels'), to: $event }])"
+            @change="drive('wheels', $event)"
           />
           <CountField
             v-if="path.apart === undefined"
-            :value="output.driven ?? output.wheels ?? 4"
+            :value="output.driven ?? output.wheels ?? USUAL_WHEELS"
             label="of them driven"
-            :most="output.wheels ?? 4"
-            @change="commit([{ at: at('driven'), to: $event }])"
+            :most="output.wheels ?? USUAL_WHEELS"
+            @change="drive('driven', $event)"
           />
           <CountField
             v-if="path.machine === 'dc'"

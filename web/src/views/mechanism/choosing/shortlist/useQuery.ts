@@ -1,4 +1,6 @@
 import {
+  likeInCan,
+  likeInSpeed,
   outputSpeedNow,
   sameCan,
   totalIsOpen,
@@ -68,15 +70,15 @@ export function useQuery() {
   /** Whether drives may be alike in more than the job: plain motors, out of everything. */
   const comparable = computed(() => choice.value.drive.kind === 'dc' && asked.scope === 'everything');
   const like = computed(() => (comparable.value ? asked.like : 'job'));
-  const open = computed(() => like.value !== 'speed' && totalIsOpen(mechanism.value, asked));
+  const open = computed(() => !likeInSpeed(like.value) && totalIsOpen(mechanism.value, asked));
   const wants = computed(() => WANT_IDS.filter((want) => numbers[want] > 0));
   /** Why the drive that is there is nothing to be alike to. */
   const unlike = computed(() => {
-    if (like.value === 'speed' && outputSpeedNow(plan.value, mechanism.value) === undefined)
+    if (likeInSpeed(like.value) && outputSpeedNow(plan.value, mechanism.value) === undefined)
       return 'alike in wheel speed: today’s is not known, for a figure of the motor, the pack or the reduction is missing';
     const { drive } = choice.value;
     const motor = drive.kind === 'dc' ? plan.value.parts[drive.motor]?.part : undefined;
-    if (like.value === 'can' && !(motor?.kind === 'motor' && sameCan(motor, motor)))
+    if (likeInCan(like.value) && !(motor?.kind === 'motor' && sameCan(motor, motor)))
       return 'alike in the can: the width of today’s motor is not known; type it in the motor’s panel';
     return undefined;
   });

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { choiceDifferences, MOST, readyComparisons, type ReadyMade } from '@rough-gear/core';
-import { computed, onMounted } from 'vue';
+import { computed, onMounted, ref, toRaw } from 'vue';
 import { toast } from 'vue-sonner';
 import { useMechanism } from '../../../../composables/useMechanism.js';
 import { useWholeShelf } from '../../../../stores/shelf.js';
+import { coreWorker } from '../../../../workers/core.js';
 import ChoiceColumn from './ChoiceColumn.vue';
 import DifferenceTable from './DifferenceTable.vue';
 import OverlaidRuns from './OverlaidRuns.vue';
@@ -14,18 +15,36 @@ const shelf = useWholeShelf();
 onMounted(() => void shelf.load());
 
 const differences = computed(() => choiceDifferences(plan.value, mechanism.value, jobId.value));
-const ready = computed(() => readyComparisons(plan.value, mechanism.value.id, jobId.value, shelf.offered));
+const ready = computed(() => readyComparisons(plan.value, mechanism.value.id, jobId.value));
+const looking = ref('');
 
-function put({ changes, asks }: ReadyMade): void {
-  commit(changes);
-  toast(`${asks} The other side stands beside it now; the one in force stays in force.`);
+async function put({ id, asks }: ReadyMade): Promise<void> {
+  looking.value = id;
+  try {
+    const shelved = shelf.offered.map(toRaw);
+    const changes = await coreWorker().readyMade(toRaw(plan.value), mechanism.value.id, jobId.value, shelved, id);
+    if (!changes) return void toast(`${asks} There is nothing on the shelf to put beside it.`);
+    commit(changes);
+    toast(`${asks} The other side stands beside it now; the one in force stays in force.`);
+  } catch (problem) {
+    toast.error((problem as Error).message);
+  } finally {
+    looking.value = '';
+  }
 }
 </script>
 
 <template>
   <div class="flex flex-wrap items-baseline gap-x-4 gap-y-0.5 text-sm" role="group" aria-label="Put beside it">
     <span class="text-second">put beside it</span>
-    <button v-for="one in ready" :key="one.id" type="button" class="act min-h-6" @click="put(one)">
+    <button
+      v-for="one in ready"
+      :key="one.id"
+      type="button"
+      class="act min-h-6"
+      :disabled="looking !== ''"
+      @click="put(one)"
+    >
       {{ one.asks }}
     </button>
     <span v-if="ready.length === 0" class="text-xs text-second">
