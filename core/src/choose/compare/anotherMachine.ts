@@ -91,7 +91,13 @@ function nameOf(plan: Plan, mechanismId: string): string {
   const { id, drive } = currentChoice(mechanism);
   const [motor] = partIdsOf(drive).map((part) => plan.parts[part]?.part.name ?? part);
   const { total } = resolvePath(plan, mechanism, mechanism.jobs[0]!.id).train;
-  const words = foundWords({ motors: countOf(drive), motor: motor!, total }).slice(0, LONGEST_NAME - 4);
+  const motors = countOf(drive);
+  // A servo's gears are within it.
+  const whole =
+    drive.kind === 'servo'
+      ? `${motors === 1 ? '' : `${motors} × `}${motor}`
+      : foundWords({ motors, motor: motor!, total });
+  const words = whole.slice(0, LONGEST_NAME - 4);
   const taken = mechanism.choices.flatMap((choice) => (choice.id === id ? [] : [choice.name]));
   if (!taken.includes(words)) return words;
   return [2, 3, 4].map((n) => `${words} (${n})`).find((one) => !taken.includes(one))!;

@@ -14,7 +14,7 @@ import { resolveDcPath } from '../../path/resolve/resolvePath.js';
 import { constantsOf } from '../../judge/sizing/constantsOf.js';
 import type { Shelved } from '../../judge/sizing/propose.js';
 import { brushesLast } from '../../judge/duty/brushes.js';
-import { runTimeOf } from '../../judge/duty/day.js';
+import { lastsThrough, packLasts } from '../../judge/duty/lives.js';
 import { standsSurroundings } from '../../judge/limits/checks/surroundings.js';
 import type { Run } from '../../judge/motion/run.js';
 import { judgedOver } from '../../judge/evaluate/judgedOver.js';
@@ -308,7 +308,7 @@ function numbersOf({ motor, controller }: Candidate, path: DcPath, run: Run | un
     flow.supplyCurrent && flow.packVoltage ? drive.motors * flow.supplyCurrent * flow.packVoltage : undefined;
   const free = freeSpeedAt(drive.motor, drive.restVoltage);
   const lives =
-    run?.outcome === 'arrived' && lacksOf(path, ['charge', 'throw', 'continuous', 'heat']).length === 0
+    run && lacksOf(path, ['charge', 'throw', 'continuous', 'heat']).length === 0 && lastsThrough(path, run)
       ? run
       : undefined;
   return {
@@ -316,7 +316,7 @@ function numbersOf({ motor, controller }: Candidate, path: DcPath, run: Run | un
     leastSpeed: leastOutputSpeed(path) * path.asked.perCoordinate,
     ...(watts !== undefined && watts > 0 && out > 0 ? { efficiency: Math.min(1, out / watts) } : {}),
     brushHours: motor.type === 'brushless' ? Infinity : lives && brushesLast(path, lives).working / 3600,
-    runTime: lives && runTimeOf(path, lives),
+    runTime: lives && packLasts(path, lives),
     ...(motor.mass ? { torquePerMass: motorConstant(drive.motor) / motor.mass.si } : {}),
     freeSpeed: free,
   };

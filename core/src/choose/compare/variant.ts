@@ -3,7 +3,8 @@ import { drivePoint } from '../../models/controller/drivePoint.js';
 import { brakePoint } from '../../models/controller/brakePoint.js';
 import { ifFinite } from '../../plan/figures/ifFinite.js';
 import { controllerHeat } from '../../models/controller/heat.js';
-import { dayOf, runTimeOf } from '../../judge/duty/day.js';
+import { dayOf } from '../../judge/duty/day.js';
+import { packLasts } from '../../judge/duty/lives.js';
 import { runOf, type Headline } from '../../judge/evaluate/mechanism.js';
 import { stockFigures } from '../../judge/evaluate/measure.js';
 import type { Run } from '../../judge/motion/run.js';
@@ -58,10 +59,11 @@ export interface VariantResult {
   /** Copper heat while working, of all motors and all controllers, W. */
   readonly motorHeat?: number;
   readonly controllerHeat?: number;
-  /** How long the pack keeps the job going over and over, alone on it, s. */
+  /** How long the pack keeps the job going over and over, alone on it, s; ∞ beyond a day of matches. */
   readonly runTime?: number;
-  /** Hottest winding over the matches, °C. */
+  /** Hottest winding over the matches, °C; of one that burns out when instead, s of the duty. */
   readonly hottest?: number;
+  readonly burnsOutAfter?: number;
   /** Motors, controllers and breakers to buy, wire and keep spares of. */
   readonly parts: number;
   /** Motors, controllers, wheels and what runs between them, kg, and what is still to be paid for them. */
@@ -126,7 +128,7 @@ function numbersOf(path: AnyPath, run: Run | undefined): Partial<VariantResult> 
   const flow = operatingAt(path, working.demand, working.speed);
   const lever = path.train.total / path.radius;
   const brake = brakePoint(drive, motorSpeed(path, path.asked.speed));
-  const heat = run && !path.lacks.heat ? dayOf(path, run).heat?.peak : undefined;
+  const heat = run && !path.lacks.heat ? dayOf(path, run).heat : undefined;
   return {
     ...timeOf(run),
     top: topSpeedOf(path),
@@ -150,8 +152,9 @@ function numbersOf(path: AnyPath, run: Run | undefined): Partial<VariantResult> 
     supplyCurrent: flow.supplyCurrent === undefined ? undefined : drive.motors * flow.supplyCurrent,
     motorHeat: drive.motors * flow.motorCurrent ** 2 * drive.motor.resistance,
     controllerHeat: drive.motors * controllerHeat(path.controller, path.restVoltage, flow.motorCurrent),
-    hottest: heat,
-    runTime: run && lacksOf(path, ['charge', 'throw']).length === 0 ? runTimeOf(path, run) : undefined,
+    hottest: heat?.limitAt === undefined ? heat?.peak : undefined,
+    burnsOutAfter: heat?.limitAt,
+    runTime: run && lacksOf(path, ['charge', 'throw']).length === 0 ? packLasts(path, run) : undefined,
   };
 }
 

@@ -66,3 +66,21 @@ export function rankByOrder(front: readonly Found[], order: readonly WantId[]): 
 }
 
 const byKey = (a: Found, b: Found): number => (a.key < b.key ? -1 : 1);
+
+export type WantNumbers = Readonly<Record<WantId, number>>;
+
+/** The greatest weight that is offered. */
+const MOST_WEIGHT = 5;
+
+/**
+ * Weights as places and places as weights, so that what mattered most still does when a person ranks the other way: of
+ * weights the heaviest becomes the first place, and of places the first the heaviest weight. What is left out stays out.
+ *
+ * @example rankedOtherwise({ time: 5, mass: 2, price: 0, current: 0, margin: 3, slow: 0, common: 0, bought: 0 }, 'order').margin //=> 2
+ */
+export function rankedOtherwise(numbers: WantNumbers, to: 'weights' | 'order'): WantNumbers {
+  const wants = (Object.keys(numbers) as WantId[]).filter((want) => numbers[want] > 0);
+  const inOrder = wants.sort((a, b) => (to === 'order' ? numbers[b] - numbers[a] : numbers[a] - numbers[b]));
+  const ranked = inOrder.map((want, i) => [want, to === 'order' ? i + 1 : Math.max(1, MOST_WEIGHT - i)] as const);
+  return { ...numbers, ...Object.fromEntries(ranked) };
+}

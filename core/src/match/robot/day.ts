@@ -24,7 +24,7 @@ export interface DayMatch {
   readonly start: number;
   readonly end: number;
   readonly leastVolts: number;
-  readonly hottest?: { readonly name: string; readonly winding: number };
+  readonly hottest?: { readonly name: string; readonly winding: number; readonly limit: number };
   readonly verdict: Verdict;
   readonly first?: RobotRung;
 }
@@ -74,7 +74,7 @@ export function* judgeDay(
     const { rungs, verdict, result } = judged(robot, script, whole);
     taken = Math.max(taken, result.charge);
     const hottest = result.lanes
-      .flatMap(({ name, heat }) => (heat ? [{ name, winding: heat.peak }] : []))
+      .flatMap(({ name, heat }) => (heat ? [{ name, winding: heat.peak, limit: heat.limit }] : []))
       .sort((a, b) => b.winding - a.winding)[0];
     done.push({
       pack: borrowed ? undefined : pack,

@@ -130,7 +130,10 @@ function heatRungs({ lanes }: MatchResult): readonly RobotRung[] {
       mechanism,
       name: `${name}: winding`,
       multiple: Math.sqrt((heat.limit - heat.ambient) / (heat.peak - heat.ambient)),
-      sentence: say`Its winding comes to ${amount(heat.peak, 'temperature')} of the ${amount(heat.limit, 'temperature')} it stands.`,
+      sentence:
+        heat.peak > heat.limit
+          ? say`Its winding burns out: it stands ${amount(heat.limit, 'temperature')}.`
+          : say`Its winding comes to ${amount(heat.peak, 'temperature')} of the ${amount(heat.limit, 'temperature')} it stands.`,
     });
   });
 }

@@ -1,4 +1,5 @@
 import { brushesLast } from '../../judge/duty/brushes.js';
+import { lastsThrough } from '../../judge/duty/lives.js';
 import { daySamples } from '../../judge/duty/day.js';
 import { runOf } from '../../judge/evaluate/mechanism.js';
 import { lumpsFrom } from '../../models/motor/heat.js';
@@ -119,7 +120,7 @@ function motorChecks(paths: readonly AnyPath[], work: MatchWork): readonly Asked
     });
   if (first.motor.brushLife !== undefined) {
     const run = runOf(first);
-    const life = run && !first.lacks.train ? brushesLast(first, run).working : Infinity;
+    const life = run && !first.lacks.train && lastsThrough(first, run) ? brushesLast(first, run).working : Infinity;
     found.push({
       id: `brushes ${first.mechanismId}`,
       when: 'after',

@@ -102,9 +102,13 @@ const summary = computed(() => {
   const data = endurance.value;
   if (!data?.day.heat) return 'Not known: a figure is missing.';
   const { day, stalled, holding } = data;
-  const ends = data.day.heat.afterMatch.map((value) => show(value, 'temperature', 3)).join(', ');
+  const { afterMatch, limitAt } = data.day.heat;
+  const ends =
+    limitAt === undefined
+      ? `winding after each: ${afterMatch.map((value) => show(value, 'temperature', 3)).join(', ')}`
+      : `the winding burns out after ${show(limitAt, 'time')}`;
   const held = holding === undefined ? '' : ` · may hold ${until(holding)}`;
-  return `${day.goes} goes a match; winding after each: ${ends}, limit ${show(limit.value, 'temperature')} · stalled it lasts ${until(stalled)}${held}`;
+  return `${day.goes} goes a match; ${ends}, limit ${show(limit.value, 'temperature')} · stalled it lasts ${until(stalled)}${held}`;
 });
 const table = computed(() => ({
   head: ['time, min', `winding, ${split(1, 'temperature').unit}`, `case, ${split(1, 'temperature').unit}`],

@@ -187,11 +187,21 @@ const atRail = computed(() => {
   const rail = run.value?.rail;
   return rail ? `, ${show(rail.energy, 'energy')} and ${show(rail.leastVoltage, 'voltage')} at the rail` : '';
 });
+/** What its winding stands, °C. */
+const windingLimit = computed(() => {
+  const there = path.value;
+  if (there.machine === 'dc') return there.motor.thermal.windingLimit;
+  return there.machine === 'step' ? there.step.thermal.windingLimit : there.servo.thermal.windingLimit;
+});
 const caption = computed(() => {
   const data = run.value;
   if (!data) return '';
   const heat =
-    data.windingTemperature === undefined ? '' : ` · winding ${show(data.windingTemperature, 'temperature')} after it`;
+    data.windingTemperature === undefined
+      ? ''
+      : data.windingTemperature > windingLimit.value
+        ? ' · the winding burns out in it'
+        : ` · winding ${show(data.windingTemperature, 'temperature')} after it`;
   return `${how.value} · ${show(data.packEnergy, 'energy')} from the pack${atRail.value} · ${show(data.rmsMotorCurrent, 'current')} rms in each motor${heat}`;
 });
 </script>

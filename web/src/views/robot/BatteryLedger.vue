@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, type JudgedMatch } from '@rough-gear/core';
+import { digits, windingWords, type JudgedMatch } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useChartInk } from '../../composables/useChartInk.js';
 import { useDisplay } from '../../composables/useDisplay.js';
@@ -7,7 +7,7 @@ import { byEnergy, shadeOf } from './laneColours.js';
 
 /** Who takes the battery’s energy: share, peak and heat by mechanism, as bars and as numbers. */
 const { match } = defineProps<{ match: JudgedMatch }>();
-const { show } = useDisplay();
+const { show, say } = useDisplay();
 const ink = useChartInk();
 
 interface Row {
@@ -16,7 +16,7 @@ interface Row {
   readonly energy: number;
   readonly shade: string;
   readonly peak?: number | undefined;
-  readonly winding?: number | undefined;
+  readonly heat?: { readonly peak: number; readonly limit: number } | undefined;
   readonly lacking?: string | undefined;
 }
 const rows = computed((): readonly Row[] => {
@@ -35,7 +35,7 @@ const rows = computed((): readonly Row[] => {
       share: share(taken),
       energy: taken,
       peak,
-      winding: heat?.peak,
+      heat,
       shade,
       lacking,
     })),
@@ -86,7 +86,7 @@ const percent = (share: number) => `${Math.round(100 * share)}%`;
                 {{ row.peak !== undefined ? show(row.peak, 'current') : '' }}
               </td>
               <td class="figures text-right whitespace-nowrap">
-                {{ row.winding !== undefined ? show(row.winding, 'temperature') : '–' }}
+                {{ row.heat ? say(windingWords(row.heat.peak, row.heat.limit)) : '–' }}
               </td>
             </template>
           </tr>

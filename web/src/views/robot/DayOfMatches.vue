@@ -2,6 +2,7 @@
 import {
   showMultiple,
   USUAL_DAY,
+  windingWords,
   type DayPlan,
   type JudgedDay,
   type MatchScript,
@@ -20,7 +21,7 @@ import { coreWorker } from '../../workers/core.js';
 
 /** A day of matches with packs that take turns: which match fails first, what is still warm, how many packs it takes. */
 const { plan, script, state } = defineProps<{ plan: Plan; script: MatchScript; state: PackState }>();
-const { show } = useDisplay();
+const { show, say } = useDisplay();
 
 const store = usePlan();
 /** How the day goes is kept with the robot. */
@@ -138,7 +139,7 @@ watch([() => plan, () => script, () => state], () => {
               <td class="figures">{{ show(match.leastVolts, 'voltage') }}</td>
               <td>
                 <template v-if="match.hottest"
-                  ><span class="figures">{{ show(match.hottest.winding, 'temperature') }}</span>
+                  ><span class="figures">{{ say(windingWords(match.hottest.winding, match.hottest.limit)) }}</span>
                   <span class="ml-1.5 text-xs text-second">{{ match.hottest.name }}</span></template
                 >
               </td>

@@ -1,10 +1,11 @@
 import { BRUSH_SPREAD } from '../../../models/motor/brushes.js';
 import { brushesLast } from '../../duty/brushes.js';
 import { dayOf } from '../../duty/day.js';
+import { burnsOutAfter, lastsThrough, windingWords } from '../../duty/lives.js';
 import { RUN_NEEDS } from '../../motion/needs.js';
 import type { DcPath } from '../../../path/powerpath/path.js';
 import { SEASON_MATCHES } from '../../duty/season.js';
-import { say } from '../../../plan/words/phrase.js';
+import { amount, say } from '../../../plan/words/phrase.js';
 import { counted, digits } from '../../../plan/words/show.js';
 import type { CheckRule } from '../check.js';
 
@@ -27,6 +28,18 @@ export const brushWear: CheckRule<DcPath> = {
         there: 'does not turn',
         sentence: 'The motor does not turn here: nothing wears its brushes, and standing under current burns them.',
       };
+    if (!lastsThrough(path, run!)) {
+      const burns = burnsOutAfter(path, run!) ?? Infinity;
+      return {
+        outcome: { note: true },
+        asked: counted(goes, 'go', 'goes'),
+        there: burns === Infinity ? 'does not arrive' : windingWords(Infinity, 0, burns),
+        sentence:
+          burns === Infinity
+            ? 'The job is not done: how long its brushes would last at it means nothing.'
+            : say`The winding burns out after ${amount(burns, 'time')} of this duty, long before its brushes are worn.`,
+      };
+    }
     const matches = last.goes / goes;
     const work = last.working / 3600;
     const { source } = path.figures['motor.brushLife']!;

@@ -1,5 +1,6 @@
 import { amount, say, joined } from '../../../plan/words/phrase.js';
 import { dayOf, type Day } from '../../duty/day.js';
+import { windingWords } from '../../duty/lives.js';
 import { div, found, mul, named, num, sqrt, sub } from '../../../path/worked/expression.js';
 import { figureOf } from '../../../path/terms/pathTerms.js';
 import type { DcPath } from '../../../path/powerpath/path.js';
@@ -37,12 +38,12 @@ export const matchHeat: CheckRule<DcPath> = {
     );
     return {
       outcome: { multiple: (windingLimit - ambient) / Math.max(peak - ambient, 1e-3) },
-      asked: { value: peak, dimension: 'temperature' },
+      asked: windingWords(peak, windingLimit, limitAt),
       there: { value: windingLimit, dimension: 'temperature' },
       sentence:
         limitAt === undefined
           ? say`${goes} goes a match: the winding ends the matches at ${at}, its limit is ${amount(windingLimit, 'temperature')}.`
-          : say`The winding reaches its limit of ${amount(windingLimit, 'temperature')} after ${amount(limitAt, 'time')} of this duty.`,
+          : say`The winding burns out: it is at its limit of ${amount(windingLimit, 'temperature')} after ${amount(limitAt, 'time')} of this duty.`,
       working: () =>
         named(
           'x',

@@ -20,6 +20,7 @@ import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
 import WishField from '../adding/WishField.vue';
+import { lastsText } from './lastsText.js';
 import FirstToGive from './FirstToGive.vue';
 import { useScores } from './useScores.js';
 import { outputUnits } from '../../../components/charts/forceChart.js';
@@ -79,7 +80,7 @@ function number(score: CandidateScore, factor: ScoreFactor): string {
 
 /** Minutes on this pack, today's beside the rival's. */
 const runsFor = ({ numbers: { runTime } }: CandidateScore): string =>
-  runTime === undefined ? '—' : `${digits(runTime / 60, 2)} min`;
+  runTime === undefined ? '—' : lastsText(runTime);
 
 function take(score: CandidateScore): void {
   commit(score.changes);
@@ -145,6 +146,17 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
         </tr>
       </thead>
       <tbody>
+        <tr class="border-b border-hair">
+          <th scope="row" class="py-1 text-left align-top font-normal">over all jobs</th>
+          <td v-for="score in card" :key="score.id" class="pl-3 align-top text-xs">
+            <FirstToGive :headline="score.headline" />
+            <span class="figures block text-second">{{ show(score.total, 'ratio') }}</span>
+            <span v-if="score.note" class="block text-gives">{{ score.note }}</span>
+            <button v-if="score.changes.length > 0" type="button" class="act min-h-6" @click="take(score)">
+              Try it
+            </button>
+          </td>
+        </tr>
         <tr v-for="factor in factors" :key="factor" class="border-b border-hair">
           <th scope="row" class="py-1 text-left font-normal" :title="SCORE_WORDS[factor].says">
             <label class="flex items-center gap-2">
@@ -188,17 +200,6 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
           </th>
           <td v-for="score in card" :key="score.id" class="figures pl-3 text-xs" data-testid="runs-for">
             {{ runsFor(score) }}
-          </td>
-        </tr>
-        <tr>
-          <th scope="row" class="text-left font-normal text-second">over all jobs</th>
-          <td v-for="score in card" :key="score.id" class="pl-3 align-top text-xs">
-            <FirstToGive :headline="score.headline" />
-            <span class="figures block text-second">{{ show(score.total, 'ratio') }}</span>
-            <span v-if="score.note" class="block text-gives">{{ score.note }}</span>
-            <button v-if="score.changes.length > 0" type="button" class="act min-h-6" @click="take(score)">
-              Try it
-            </button>
           </td>
         </tr>
       </tbody>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { digits, type Dimension, type VariantResult } from '@rough-gear/core';
+import { type Dimension, type VariantResult } from '@rough-gear/core';
 import { computed } from 'vue';
 import FirstToGive from './FirstToGive.vue';
 import { outputUnits } from '../../../components/charts/forceChart.js';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
+import { lastsText } from './lastsText.js';
 
 /** Variants as rows, what they do as columns; the one in force is marked, the others are one click away. */
 const { rows, columns, current } = defineProps<{
@@ -54,6 +55,8 @@ const HEADS: Readonly<Record<VariantColumn, string>> = {
 };
 
 function cell(row: VariantResult, column: VariantColumn): string {
+  if (column === 'hottest' && row.burnsOutAfter !== undefined)
+    return `burns out, ${show(row.burnsOutAfter, 'time', 2)}`;
   const value = row[column];
   if (value === undefined) return '—';
   const dimensions: Readonly<Record<VariantColumn, Dimension>> = {
@@ -73,8 +76,7 @@ function cell(row: VariantResult, column: VariantColumn): string {
     mass: 'mass',
     price: 'number',
   };
-  // Nobody counts a pack in seconds.
-  if (column === 'runTime') return `${digits(value / 60, 3)} min`;
+  if (column === 'runTime') return lastsText(value);
   return show(value, dimensions[column], 3);
 }
 </script>

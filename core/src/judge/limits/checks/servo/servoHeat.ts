@@ -1,4 +1,5 @@
 import { SERVO_RUN_NEEDS } from '../../../motion/needs.js';
+import { windingWords } from '../../../duty/lives.js';
 import { servoWarmthOf } from '../../../duty/servoWarmth.js';
 import type { ServoPath } from '../../../../path/powerpath/servoPath.js';
 import { figureOf } from '../../../../path/terms/pathTerms.js';
@@ -31,8 +32,8 @@ export const servoHeat: CheckRule<ServoPath> = {
     return {
       outcome: unsure ? { note: true } : { multiple },
       asked: { value: thermal.windingLimit, dimension: 'temperature' },
-      there: { value: winding, dimension: 'temperature' },
-      sentence: say`${amount(moveWatts, 'power', 2)} stay inside while it moves${holds}: through the matches its motor comes to ${amount(winding, 'temperature')} and its case to ${amount(shell, 'temperature')}; ${amount(thermal.windingLimit, 'temperature')} are allowed. ${stalled}${unsure ? ' That is estimated from its mass, and may be half: touch it, or measure.' : ''}`,
+      there: windingWords(winding, thermal.windingLimit),
+      sentence: say`${amount(moveWatts, 'power', 2)} stay inside while it moves${holds}: ${winding > thermal.windingLimit ? say`through the matches its motor burns out: ${amount(thermal.windingLimit, 'temperature')} are allowed.` : say`through the matches its motor comes to ${amount(winding, 'temperature')} and its case to ${amount(shell, 'temperature')}; ${amount(thermal.windingLimit, 'temperature')} are allowed.`} ${stalled}${unsure ? ' That is estimated from its mass, and may be half: touch it, or measure.' : ''}`,
       hint: 'Let it rest, hold with a spring, a ratchet or a stop, or a servo with more torque: the same load is a smaller share of it.',
       working: () =>
         named(

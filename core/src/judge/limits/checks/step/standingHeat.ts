@@ -1,3 +1,4 @@
+import { windingWords } from '../../../duty/lives.js';
 import { amount, say } from '../../../../plan/words/phrase.js';
 import { resistanceAt } from '../../../../models/motor/heat.js';
 import { heldForce } from '../../../../path/powerpath/path.js';
@@ -54,8 +55,8 @@ export const standingHeat: CheckRule<StepPath> = {
     return {
       outcome: { multiple: (thermal.windingLimit - thermal.ambient) / Math.max(there - thermal.ambient, 1e-9) },
       asked: { value: thermal.windingLimit, dimension: 'temperature' },
-      there: { value: there, dimension: 'temperature' },
-      sentence: say`At ${Math.round(100 * idleShare)} % of its current between goes it settles at ${amount(there, 'temperature')}; ${amount(thermal.windingLimit, 'temperature')} are allowed.${cut}`,
+      there: windingWords(there, thermal.windingLimit),
+      sentence: say`At ${Math.round(100 * idleShare)} % of its current between goes it ${there > thermal.windingLimit ? 'burns out' : say`settles at ${amount(there, 'temperature')}`}; ${amount(thermal.windingLimit, 'temperature')} are allowed.${cut}`,
       hint: 'Cut the idle current, set less, or screw it to a metal plate.',
       working: () =>
         named(

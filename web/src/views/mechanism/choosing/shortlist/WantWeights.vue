@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { WANT_IDS, WANTS } from '@rough-gear/core';
+import { rankedOtherwise, WANT_IDS, WANTS } from '@rough-gear/core';
 import { useId } from 'vue';
 import ChoiceTabs from '../../../../components/widgets/ChoiceTabs.vue';
 import type { RankBy, WantNumbers } from './useQuery.js';
@@ -8,6 +8,12 @@ import type { RankBy, WantNumbers } from './useQuery.js';
 const numbers = defineModel<WantNumbers>({ required: true });
 const rankBy = defineModel<RankBy>('rankBy', { required: true });
 const id = useId();
+/** What mattered most still does when it is ranked the other way. */
+function rank(by: RankBy): void {
+  if (by === rankBy.value) return;
+  Object.assign(numbers.value, rankedOtherwise(numbers.value, by));
+  rankBy.value = by;
+}
 const MODES = [
   { value: 'weights' as const, text: 'by weight' },
   { value: 'order' as const, text: 'by order' },
@@ -19,7 +25,13 @@ const choices = { weights: [0, 1, 2, 3, 4, 5], order: [0, 1, 2, 3, 4, 5, 6, 7, 8
   <fieldset class="flex flex-wrap items-baseline gap-x-4 gap-y-0.5 border-y border-hair py-1.5 text-sm">
     <legend class="sr-only">What is wanted</legend>
     <span class="text-second">wanted</span>
-    <ChoiceTabs v-model="rankBy" :options="MODES" label="How the wants are ranked" class="text-xs" />
+    <ChoiceTabs
+      :model-value="rankBy"
+      :options="MODES"
+      label="How the wants are ranked"
+      class="text-xs"
+      @update:model-value="rank"
+    />
     <span v-for="want in WANT_IDS" :key="want" class="flex items-baseline gap-1 whitespace-nowrap">
       <label :for="`${id}-${want}`" :class="numbers[want] > 0 ? '' : 'text-second'" :title="WANTS[want].says">{{
         WANTS[want].name

@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { digits, headlineText, measureChoice, WANTS, type Choice, type WantId, verdictText } from '@rough-gear/core';
+import { headlineText, measureChoice, WANTS, type Choice, type WantId, verdictText } from '@rough-gear/core';
 import { computed } from 'vue';
 import LimitGauge from '../../../../components/gauge/LimitGauge.vue';
 import VerdictRing from '../../../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useMechanism } from '../../../../composables/useMechanism.js';
+import { lastsText } from '../../compare/lastsText.js';
 import { wantShown } from '../shortlist/wantDisplay.js';
 import WhyDialog from '../reasons/WhyDialog.vue';
-import { jobOf, LETTERS, runTimeFor } from './useColumns.js';
+import { outputUnits } from '../../../../components/charts/forceChart.js';
+import { jobOf, LETTERS, runTimeFor, topSpeedFor } from './useColumns.js';
 
 /** One choice: its verdict, its gauge in the situation that is open, what it measures; one click puts it in force. */
 const { choice, index } = defineProps<{ choice: Choice; index: number }>();
@@ -21,6 +23,7 @@ const ladder = computed(() => job.value.ladders[situation.value]);
 const measured = computed(() => measureChoice(plan.value, mechanism.value, choice.id, jobId.value));
 /** How long this pack keeps the job going: today's and the rival's beside each other. */
 const runTime = computed(() => runTimeFor(plan.value, mechanism.value, choice, jobId.value));
+const top = computed(() => topSpeedFor(plan.value, mechanism.value, choice, jobId.value));
 const turning = computed(() => path.value.load.unit === 'rad');
 </script>
 
@@ -47,14 +50,20 @@ const turning = computed(() => path.value.load.unit === 'rad');
         <dt class="text-second">{{ WANTS[want].name }}</dt>
         <dd class="figures text-right">{{ wantShown(want, measured.figures, path, show) }}</dd>
       </template>
+      <template v-if="top !== undefined">
+        <dt class="text-second">top speed</dt>
+        <dd class="figures text-right" title="at full effort, under the load of this job">
+          {{ show(top, outputUnits(path).speed, 3) }}
+        </dd>
+      </template>
       <template v-if="runTime !== undefined">
         <dt class="text-second">pack lasts</dt>
         <dd class="figures text-right" title="this job over and over, alone on the pack">
-          {{ digits(runTime / 60, 3) }} min
+          {{ lastsText(runTime) }}
         </dd>
       </template>
     </dl>
     <p v-if="inForce" class="mt-1 min-h-6 text-sm font-semibold">in force</p>
-    <WhyDialog v-else :choice="choice" />
+    <WhyDialog v-else :choice="choice" class="not-printed" />
   </section>
 </template>

@@ -17,6 +17,7 @@ onMounted(() => void shelf.load());
 const differences = computed(() => choiceDifferences(plan.value, mechanism.value, jobId.value));
 const ready = computed(() => readyComparisons(plan.value, mechanism.value.id, jobId.value));
 const looking = ref('');
+const print = () => window.print();
 
 async function put({ id, asks }: ReadyMade): Promise<void> {
   looking.value = id;
@@ -35,7 +36,12 @@ async function put({ id, asks }: ReadyMade): Promise<void> {
 </script>
 
 <template>
-  <div class="flex flex-wrap items-baseline gap-x-4 gap-y-0.5 text-sm" role="group" aria-label="Put beside it">
+  <h1 class="hidden text-xl print:block">{{ plan.name }}, {{ mechanism.name }}: ideas side by side</h1>
+  <div
+    class="not-printed flex flex-wrap items-baseline gap-x-4 gap-y-0.5 text-sm"
+    role="group"
+    aria-label="Put beside it"
+  >
     <span class="text-second">put beside it</span>
     <button
       v-for="one in ready"
@@ -54,12 +60,13 @@ async function put({ id, asks }: ReadyMade): Promise<void> {
           : 'nothing ready made here'
       }}
     </span>
+    <button v-if="mechanism.choices.length > 1" type="button" class="act ml-auto min-h-6" @click="print">Print</button>
   </div>
   <p v-if="mechanism.choices.length === 1" class="squared grid min-h-24 place-items-center p-4 text-center text-second">
     There is one choice only. Put another beside it, keep one of the shortlist beside it, or try another machine.
   </p>
   <div
-    class="grid gap-3"
+    class="grid gap-3 print:grid! print:grid-cols-4"
     :class="
       { 1: 'sm:grid-cols-2', 2: 'sm:grid-cols-2', 3: 'sm:grid-cols-3', 4: 'sm:grid-cols-2 xl:grid-cols-4' }[
         mechanism.choices.length

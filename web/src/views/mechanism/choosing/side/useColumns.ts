@@ -2,7 +2,8 @@ import {
   evaluateMechanism,
   lacksOf,
   resolvePath,
-  runTimeOf,
+  packLasts,
+  topSpeedOf,
   withChoice,
   type Choice,
   type JobResult,
@@ -22,7 +23,14 @@ export function runTimeFor(plan: Plan, mechanism: Mechanism, choice: Choice, job
   const path = resolvePath(there.plan, there.mechanism, jobId);
   const { run } = jobOf(plan, mechanism, choice, jobId);
   if (path.machine !== 'dc' || !run || lacksOf(path, ['charge', 'throw']).length > 0) return undefined;
-  return runTimeOf(path, run);
+  return packLasts(path, run);
+}
+
+/** The fastest the open job of a choice runs under its load, of the load, m/s or rad/s; of plain motors only. */
+export function topSpeedFor(plan: Plan, mechanism: Mechanism, choice: Choice, jobId: string): number | undefined {
+  const there = withChoice(plan, mechanism, choice.id);
+  const path = resolvePath(there.plan, there.mechanism, jobId);
+  return path.machine === 'dc' ? topSpeedOf(path) : undefined;
 }
 
 /** Each choice has a dash and a letter of its own, so that no meaning hangs on colour. */

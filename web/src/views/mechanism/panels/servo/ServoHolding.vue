@@ -82,8 +82,12 @@ const usual = computed(() => {
   <div class="mt-1 max-w-4xl space-y-0.5 text-sm" data-testid="servo-holding">
     <p>{{ holding }}</p>
     <p v-if="warmth">
-      Through the matches its motor comes to <b class="figures">{{ show(warmth.winding, 'temperature') }}</b>, its case
-      to <b class="figures">{{ show(warmth.shell, 'temperature') }}</b>;
+      Through the matches its motor
+      <template v-if="warmth.winding > path.servo.thermal.windingLimit"><b>burns out</b>;</template>
+      <template v-else
+        >comes to <b class="figures">{{ show(warmth.winding, 'temperature') }}</b>, its case to
+        <b class="figures">{{ show(warmth.shell, 'temperature') }}</b>;</template
+      >
       <template v-if="Number.isFinite(warmth.stalledFor)"
         >stalled from cold it is at its limit in
         <b class="figures">{{ show(warmth.stalledFor, 'time', 2) }}</b></template

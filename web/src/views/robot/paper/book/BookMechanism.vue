@@ -8,6 +8,7 @@ import { useDisplay } from '../../../../composables/useDisplay.js';
 import { provideMechanism } from '../../../../composables/useMechanism.js';
 import { provideSpread } from '../../../../composables/useSpread.js';
 import VerdictSaid from '../../../mechanism/answer/VerdictSaid.vue';
+import BookIdeas from './BookIdeas.vue';
 import BookPath from './BookPath.vue';
 
 /** One mechanism on its page: the answer, its path, its gauge, one go, and what else is not enough. */
@@ -43,6 +44,7 @@ const lacking = computed(() => job.value.checks.filter(({ verdict }) => verdict 
       <RunChart v-if="job.run" class="h-80" />
       <p v-else class="text-sm text-second">No run: a figure that it needs is missing.</p>
     </div>
+    <BookIdeas v-if="mechanism.choices.length > 1" class="mt-4" />
     <template v-if="lacking.length > 0">
       <h3 class="mt-4 text-sm">Checks that are not enough</h3>
       <ul class="text-sm">
