@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import Ajv2019 from 'ajv/dist/2019.js';
 import {
   applyChanges,
-  proposeChoice,
+  proposeBeside,
   proposeMechanism,
   quantityOf,
   SERVO_USES,
@@ -34,7 +34,7 @@ describe('a plan with another machine', () => {
   it.each<WishMachine>(['dc', 'step', 'step-servo', 'servo'])(
     'proposed as a choice (%s) is of the schema',
     (machine) => {
-      accepted(applyChanges(heron, proposeChoice(heron, 'turntable', machine, shelf)));
+      accepted(applyChanges(heron, proposeBeside(heron, 'turntable', machine, shelf)));
     },
   );
 

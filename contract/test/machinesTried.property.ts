@@ -6,7 +6,7 @@ import {
   mechanismById,
   MOST,
   choiceAt,
-  proposeChoice,
+  proposeBeside,
   withChoice,
   type Plan,
   type Shelved,
@@ -48,7 +48,9 @@ function taken(plan: Plan, { mechanism: id, ...does }: Step): Plan {
   }
   if (there.choices.length >= MOST.choices) return plan;
   try {
-    return applyChanges(plan, proposeChoice(plan, id, does.machine, shelf));
+    const made = applyChanges(plan, proposeBeside(plan, id, does.machine, shelf));
+    const tried = mechanismById(made, id);
+    return withChoice(made, tried, tried.choices.at(-1)!.id).plan;
   } catch (problem) {
     expect((problem as Error).message).toMatch(/shelf/);
     return plan;

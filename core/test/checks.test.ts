@@ -10,6 +10,7 @@ import {
   resolveDcPath,
   type Check,
   type Plan,
+  type ControllerPart,
 } from '../src/index.js';
 import { plainPlan, mechanismOf, typed, withChange, said } from './demo.js';
 import { allKindsPlan } from './kinds.js';
@@ -219,9 +220,22 @@ describe('a check', () => {
     },
   );
 
+  it('asks about a limit that is set above its controller’s sheet, and takes it as it is set', () => {
+    const lift = mechanismOf(heron, 'lift');
+    const sheet = (heron.parts['controller-1']!.part as ControllerPart).statorLimit!.si;
+    const set = (amps: number) =>
+      checksOf(change(heron, 'lift', 'choices.0.drive.statorLimit', typed(amps)), 'lift').get('over-sheet');
+    expect(checksOf(heron, lift.id).has('over-sheet')).toBe(false);
+    expect(set(sheet)).toBeUndefined();
+    const asked = set(sheet + 15)!;
+    expect(asked.verdict).toBe('enough');
+    expect(asked.note).toBe(true);
+    expect(said(asked.sentence)).toMatch(/^Is the motor-side limit of 75 A right\? .*says 60 A/);
+  });
+
   it('is tried here in every kind', () => {
-    // Brushes wear out, and that is worth knowing; it fails nothing.
-    const judging = CHECKS.filter(({ id }) => id !== 'brush-wear');
+    // Brushes wear out, and a limit may be set above its sheet: that is worth knowing, and fails nothing.
+    const judging = CHECKS.filter(({ id }) => id !== 'brush-wear' && id !== 'over-sheet');
     expect(new Set(failing.map(([, , , id]) => id))).toEqual(new Set(judging.map(({ id }) => id)));
   });
 

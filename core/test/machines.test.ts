@@ -180,7 +180,7 @@ describe('a stepper', () => {
       'standing-heat',
       drive(part(heron, 'stepper-1', 'mass', typed(0.1)), 'turntable', 'idleShare', typed(1)),
       'turntable',
-      /settles at/,
+      /burns out/,
     ],
     ['set-current', drive(unswitched, 'turntable', 'setCurrent', typed(2.95)), 'turntable', /rated for 2.8 A/],
     ['driver-current', drive(unswitched, 'turntable', 'setCurrent', typed(3.4)), 'turntable', /gives up to 3 A/],

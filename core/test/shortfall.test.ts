@@ -3,8 +3,11 @@ import {
   evaluateMechanism,
   headlineText,
   inMetric,
+  resolvePath,
   rungSentence,
   standingOf,
+  valueOf,
+  workingOf,
   worded,
   type Ladder,
   type Plan,
@@ -44,6 +47,32 @@ describe('what drives and falls short of its job', () => {
         expect(verdict === 'gives way', id).toBe(shortfall !== undefined);
       }
     }
+  });
+
+  it('is off where the pack has less than the least volts with nothing drawn, and reads by how much, not 0×', () => {
+    const half = withChange(heron, ['parts', 'pack-1', 'part', 'series'], 3);
+    const ladder = working(half);
+    const rung = rungIn(ladder, 'brown-out');
+    expect(rung.shortfall).toMatchObject({ kind: 'off', least: 7 });
+    expect(rung.verdict).toBe('gives way');
+    const volts = rung.shortfall?.kind === 'off' ? rung.shortfall.volts : NaN;
+    expect(rung.multiple).toBeCloseTo(volts / 7, 12);
+    expect(standingOf(rung)!).toBeLessThan(0);
+    // Nothing gives sooner than what is not even on.
+    expect(ladder.first!.id).toBe('brown-out');
+    expect(headlineText(resultOf(half, 'lift').headline)).toMatch(/^brown-out 0\.9\d+× the volts/);
+    expect(worded(rungSentence(rung, ladder, 'm'), inMetric)).toMatch(
+      /with nothing drawn, 0\.9\d+× the 7 V it takes to stay on/,
+    );
+    expect(
+      valueOf(
+        workingOf(resolvePath(half, mechanismOf(half, 'lift'), 'raise'), {
+          of: 'rung',
+          rung: 'brown-out',
+          situation: 'working',
+        })!,
+      ),
+    ).toBeCloseTo(rung.multiple!, 9);
   });
 
   it('says what share of the force or of the speed there is, in the list, the sentence and beside the rung', () => {

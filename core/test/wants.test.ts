@@ -1,3 +1,4 @@
+import { estimatedStageMass } from '../src/judge/ledger/stageMass.js';
 import { describe, expect, it } from 'vitest';
 import {
   applyChanges,
@@ -124,15 +125,19 @@ describe('Mass, money and what lies on the shelf', () => {
   it('adds motors, controllers that say their mass, and wheels off the shelf', () => {
     const before = figuresOf(heron);
     const each = heron.parts[motor]!.part.mass!.si;
-    expect(before.mass).toBeCloseTo(each, 12);
+    // What stands in teeth, chain and belt weighs what it is drawn as, unless its mass is typed.
+    const drawn = lift.choices[0]!.stages.map((stage) => estimatedStageMass(stage) ?? 0);
+    const train = drawn.reduce((sum, one) => sum + one, 0);
+    expect(train).toBeGreaterThan(0.1);
+    expect(before.mass).toBeCloseTo(each + train, 12);
     const heavy = withChange(heron, ['parts', controller, 'part', 'mass'], typed(0.3));
-    expect(figuresOf(heavy).mass).toBeCloseTo(each + 0.3, 12);
+    expect(figuresOf(heavy).mass).toBeCloseTo(each + train + 0.3, 12);
     const at = ['mechanisms', heron.mechanisms.indexOf(lift), 'choices', 0, 'stages', 0];
     const wheels = applyChanges(heron, [
       { at: [...at, 'mass'], to: typed(0.25) },
       { at: [...at, 'price'], to: typed(12) },
     ]);
-    expect(figuresOf(wheels).mass).toBeCloseTo(each + 0.25, 12);
+    expect(figuresOf(wheels).mass).toBeCloseTo(each + train - drawn[0]! + 0.25, 12);
     expect(figuresOf(wheels).price).toBeCloseTo(before.price! + 12, 12);
     expect(figuresOf(withChange(heron, ['parts', motor, 'part', 'mass'], undefined)).mass).toBeUndefined();
     const owned = withChange(heron, ['parts', motor, 'part', 'owned'], 99);
@@ -149,7 +154,8 @@ describe('Mass, money and what lies on the shelf', () => {
     ]);
     const apart = withChange(weighed, [...at, 'drive', 'apart'], true);
     const [one, each] = [weighed, apart].map((plan) => measure(plan, plan.mechanisms[0]!, 'sprint').figures);
-    expect(each!.mass! - one!.mass!).toBeCloseTo(3 * 0.4, 6);
+    const other = estimatedStageMass(currentChoice(heron.mechanisms[0]!).stages[1]!)!;
+    expect(each!.mass! - one!.mass!).toBeCloseTo(3 * (0.4 + other), 6);
     expect(each!.price! - one!.price!).toBeCloseTo(3 * 11, 6);
   });
 });

@@ -464,6 +464,8 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
       )
     );
   },
+  // Asked about and believed: no verdict.
+  'over-sheet': dc(({ controller }) => (controller.overSheet.length > 0 ? true : undefined)),
   // A note says something and judges nothing: it is there wherever there are brushes.
   'brush-wear': dc(({ motor }) => (motor.type === 'brushed' ? true : undefined)),
   creep: dc((path) => path.asked.creep && (path.asked.creep * lever(path)) / slowest(path)),
@@ -751,7 +753,7 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
   'rail-stalled': servo((path) => {
     const extra = path.rail.servos.map(({ stalled, moving }) => stalled - moving);
     const one = sum(path, 'moving') + Math.max(...extra);
-    return one > path.rail.burst ? path.rail.burst / one : Math.max(1, path.rail.burst / sum(path, 'stalled'));
+    return path.rail.burst / one;
   }),
   'rail-source': servo(({ rail }) => rail.source !== 'board'),
   'rail-ground': servo(({ rail }) => !rail.apart),

@@ -280,7 +280,7 @@ const PLAIN = plan('plain motors', 'pack', [
       }),
     ],
     {
-      drive: dc('brushed'),
+      drive: dc('brushed', { statorLimit: q(61) }),
       stages: [
         { id: 's1', kind: 'ratio', ratio: q(12), efficiency: q(0.85), ratedTorque: q(12) },
         {

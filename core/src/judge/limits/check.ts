@@ -14,6 +14,7 @@ export type CheckId =
   | 'held-back'
   | 'creep'
   | 'starts-loaded'
+  | 'over-sheet'
   | 'holds-still'
   | 'jam'
   | 'resolves'

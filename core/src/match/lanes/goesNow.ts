@@ -52,7 +52,9 @@ export class GoesNow {
     this.lanes.forEach((lane, i) => {
       const done = lane.timed && time >= lane.timed.since + lane.timed.run.time - 1e-9;
       if (!done && time < lane.until - 1e-9) return;
-      if (done || (lane.due && byTime(lane))) this.end(i, 'arrived', time);
+      // The end of a run is no arrival: a servo that stalls stands where it was when its time is over.
+      if (done) this.end(i, lane.timed!.run.outcome === 'arrived' ? 'arrived' : 'stalled', time);
+      else if (lane.due && byTime(lane)) this.end(i, 'arrived', time);
       else this.end(i, 'stalled', time);
       lane.rest(time);
       switched = true;
@@ -119,7 +121,7 @@ export class GoesNow {
     if (go.cruise) cruise(lane, go.cruise, time);
     else if (job?.kind === 'timed') {
       lane.timed = { run: job.run, since: time, at: 0 };
-      lane.told = { job: go.job, wanted: job.wanted, alone: job.run.time };
+      lane.told = { job: go.job, wanted: job.wanted, alone: job.run.outcome === 'arrived' ? job.run.time : undefined };
     } else if (job?.kind === 'moved') move(lane, job, spun, time);
     this.wake(go, 'with', time);
   }

@@ -68,7 +68,7 @@ export interface MovedJob {
 /** Pulses and servos: what they take over time is known beforehand, as power. */
 export interface TimedJob {
   readonly kind: 'timed';
-  readonly run: Pick<Run, 'time' | 'samples'>;
+  readonly run: Pick<Run, 'time' | 'samples' | 'outcome'>;
   /** Seconds it may take; absent where pulses command it to take just that long. */
   readonly wanted?: number;
 }

@@ -7,12 +7,9 @@ import { figureOf, weightOf } from '../worked/leaf.js';
 import { readAsked } from './asked.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
-import { carriedByTyres, readWheels } from './wheels.js';
+import { carriedByTyres, readWheels, USUAL_WHEELS } from './wheels.js';
 
 /** A drive base that turns on the spot: its treads scrub sideways while they drive. */
-
-/** A robot's wheels where their number is not said. */
-const USUAL_WHEELS = 4;
 
 /**
  * Axles a robot stands on, two wheels to each.

@@ -132,6 +132,8 @@ export interface DcPath extends PowerPath {
     readonly switching: number;
     /** Of one motor, A; absent where its sheet does not say. */
     readonly continuousCurrent: number | undefined;
+    /** Limits that are set for this mechanism above what the controller's sheet gives, A. */
+    readonly overSheet: readonly { readonly limit: string; readonly set: number; readonly sheet: number }[];
   };
   /** What is set in the controller for this mechanism. */
   readonly control: {

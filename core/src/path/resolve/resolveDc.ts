@@ -157,6 +157,7 @@ function resolveController(
     collect.takeOptional(`controller.${key}`, part[key], [...at, key]);
   return {
     resistance: collect.take('controller.resistance', part.resistance, [...at, 'resistance']),
+    overSheet: overSheetOf(drive, part),
     statorLimit: limit('statorLimit'),
     supplyLimit: limit('supplyLimit'),
     brakeLimit: limit('brakeLimit'),
@@ -190,3 +191,14 @@ const START_WORDS: Readonly<Record<StartStyle, string>> = {
   forced: 'it is stepped blindly up to speed',
   bump: 'it is bumped until it catches',
 };
+
+/** Limits that are set above those of the controller's sheet. */
+const overSheetOf = (drive: DcDrive, part: ControllerPart): DcPath['controller']['overSheet'] =>
+  (
+    [
+      ['motor-side limit', drive.statorLimit, part.statorLimit],
+      ['pack-side limit', drive.supplyLimit, part.supplyLimit],
+    ] as const
+  ).flatMap(([limit, set, sheet]) =>
+    set && sheet && set.si > sheet.si ? [{ limit, set: set.si, sheet: sheet.si }] : [],
+  );

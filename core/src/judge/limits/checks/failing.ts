@@ -9,6 +9,7 @@ export const FAILING: Readonly<Record<CheckId, string>> = {
   'held-back': 'runs away on the way down',
   creep: 'does not creep steadily',
   'starts-loaded': 'does not start under load',
+  'over-sheet': 'set above the controller’s sheet',
   'holds-still': 'does not hold still',
   jam: 'a jam burns it',
   resolves: 'does not stop within the window',

@@ -1,3 +1,4 @@
+import { overSheet } from './overSheet.js';
 import { all, machineLists, turning, type ByMachine } from '../byMachine.js';
 import type { DcPath } from '../../../path/powerpath/path.js';
 import type { ServoPath } from '../../../path/powerpath/servoPath.js';
@@ -67,6 +68,7 @@ const OF_MACHINES: Readonly<Record<CheckId, ByMachine<CheckRule<DcPath>, CheckRu
     'held-back': { dc: heldBack },
     creep: { dc: creep },
     'starts-loaded': { dc: startsLoaded },
+    'over-sheet': { dc: overSheet },
     'holds-still': { dc: holdsStill },
     jam: { dc: jam },
     'starts-at-once': { step: startsAtOnce },

@@ -72,7 +72,7 @@ export const ripple: CheckRule = {
     const by = speedRipple(teeth);
     return {
       outcome: by > NOTED && by <= MUCH ? { note: true } : { multiple: ROUGH / by, wants: ROUGH / MUCH },
-      asked: amount(MUCH, 'share'),
+      asked: say`${amount(ROUGH, 'share')} at most, ${amount(MUCH, 'share')} wanted`,
       there: amount(by, 'share'),
       sentence: say`On ${teeth} teeth the chain’s speed swings by ${amount(by, 'share')} at every tooth${by > NOTED ? ': it is felt and heard, and wears the chain' : ''}.`,
       working: () =>

@@ -143,15 +143,11 @@ export const railStalled: CheckRule<ServoPath> = {
       : budget.stallsAllowed === 0
         ? say`Not one of them may stall while the others move: the burst is ${amount(burst, 'current')}.`
         : say`All stalled would take ${amount(budget.stalled, 'current')}. Within the burst of ${amount(burst, 'current')} these may stall together while the others move: ${counted}. Turning round at full speed takes twice the stall current for a moment.`;
+    const one = oneStalled(path);
     return {
       // One stalled servo must be borne; all of them is the comfortable answer.
-      outcome: {
-        multiple:
-          budget.stallsAllowed === 0
-            ? burst / Math.max(oneStalled(path), 1e-9)
-            : Math.max(1, burst / Math.max(budget.stalled, 1e-9)),
-      },
-      asked: { value: budget.stalled, dimension: 'current' },
+      outcome: { multiple: burst / Math.max(one, 1e-9) },
+      asked: { value: one, dimension: 'current' },
       there: { value: burst, dimension: 'current' },
       sentence,
       hint: 'A greater burst, or end stops and soft limits so that servos do not stall.',
@@ -160,21 +156,10 @@ export const railStalled: CheckRule<ServoPath> = {
           'x',
           'burst over what one stalled and the others moving take',
           'number',
-          budget.stallsAllowed === 0
-            ? div(
-                figureOf(path, 'rail.burst'),
-                found('I', 'one stalled, the others moving', 'current', oneStalled(path), 'the greediest of them'),
-              )
-            : {
-                op: 'max',
-                args: [
-                  { op: 'number', value: 1 },
-                  div(
-                    figureOf(path, 'rail.burst'),
-                    found('I_{stall}', 'all stalled', 'current', budget.stalled, 'servo by servo'),
-                  ),
-                ],
-              },
+          div(
+            figureOf(path, 'rail.burst'),
+            found('I', 'one stalled, the others moving', 'current', one, 'the greediest of them'),
+          ),
         ),
     };
   },

@@ -28,7 +28,10 @@ const warmth = computed(() =>
 
 const holding = computed(() => {
   if (!warmth.value) return '';
-  const { share, pushedOff, holdCurrent } = warmth.value;
+  const { held, share, pushedOff, holdCurrent } = warmth.value;
+  const { stallTorque } = path.value.servo.rating;
+  if (held > stallTorque)
+    return `It does not hold: that takes ${Math.ceil((100 * held) / stallTorque)} % of its stall torque. It is pushed away, at ${show(holdCurrent, 'current', 2)}.`;
   if (share === 0) return 'Nothing pulls on it while it holds.';
   const percent = `${Math.round(100 * share)} % of its stall torque`;
   const off = joint.value
