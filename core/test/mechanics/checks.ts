@@ -548,7 +548,15 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
   'volts-full': (path) => {
     if (path.machine === 'dc') return path.controller.highestVoltage / path.pack.full;
     if (path.machine === 'step') return path.driver.highestVoltage / path.pack.full;
-    return Math.min(...path.rail.servos.map(({ highestVoltage }) => highestVoltage)) / path.rail.full;
+    const { full, servos: all } = path.rail;
+    // Made for two cells and on two cells, with a sheet that does not say more: asked about, not judged.
+    const asks = all.filter(
+      (one) => one.guessed && one.highestVoltage >= 7 && full <= 8.5 && one.highestVoltage < full,
+    );
+    const sure = all.filter((one) => !asks.includes(one)).map(({ highestVoltage }) => highestVoltage / full);
+    return asks.length > 0 && !sure.some((share) => share < 1)
+      ? true
+      : Math.min(...all.map(({ highestVoltage }) => highestVoltage)) / full;
   },
   'volts-least': (path) => {
     if (path.machine === 'servo')

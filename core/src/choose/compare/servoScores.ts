@@ -5,6 +5,7 @@ import type { ServoCase, ServoGears, ServoPart } from '../../plan/document/part.
 import type { Plan } from '../../plan/document/plan.js';
 import type { ServoPath } from '../../path/powerpath/servoPath.js';
 import { freshId } from '../../plan/document/freshId.js';
+import { askedAbout } from '../../models/servo/rail.js';
 import { deadbandAngle } from '../../models/servo/precision.js';
 import type { Shelved } from '../../judge/sizing/proposal.js';
 import { judgedOver, type JudgedOver } from '../../judge/evaluate/judgedOver.js';
@@ -295,9 +296,11 @@ function torquePerMass(part: ServoPart, path: ServoPath): number | undefined {
   return mass && Number.isFinite(torque) ? torque / mass : undefined;
 }
 
-/** 1 within its ratings, less below them, 0 above what it stands. */
+/** 1 within its ratings, less below them, half where only the sheet knows, 0 above what it stands. */
 function voltageFit({ servo, rail }: ServoPath): number {
-  if (rail.full > servo.highestVoltage) return 0;
+  const { highestVoltage, part } = servo;
+  if (askedAbout({ highestVoltage, guessed: part.highestVoltage === undefined }, rail.full)) return 0.5;
+  if (rail.full > highestVoltage) return 0;
   return servo.rating.below ? Math.max(0, servo.voltage / servo.lowestPoint) ** 2 : 1;
 }
 

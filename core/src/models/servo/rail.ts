@@ -4,8 +4,9 @@ export interface RailServo {
   readonly idle: number;
   readonly moving: number;
   readonly stalled: number;
-  /** Highest volts it stands. */
+  /** Highest volts it stands; guessed from the highest it is rated at where its sheet does not say. */
   readonly highestVoltage: number;
+  readonly guessed?: boolean;
 }
 
 /** A rail: its volts without load, what lies in front of it, and what it gives. Absent limits are not known. */
@@ -31,6 +32,21 @@ export interface RailBudget {
   /** The least of the servos' highest volts, and whose it is. */
   readonly weakest?: { readonly name: string; readonly highestVoltage: number };
 }
+
+/** What two full cells give at most, and what a servo that is made for them is rated at, V. */
+const TWO_CELLS_FULL = 8.5;
+const TWO_CELLS_RATED = 7;
+
+/**
+ * Whether a servo is asked about and not judged: rated at what two cells give, without highest volts in its sheet, on no more
+ * than two full cells. Such servos are run straight on them, and only the sheet knows whether this one stands it.
+ *
+ * @example askedAbout({ highestVoltage: 7.4, guessed: true }, 8.4) //=> true
+ */
+export const askedAbout = (
+  { highestVoltage, guessed }: Pick<RailServo, 'highestVoltage' | 'guessed'>,
+  full: number,
+): boolean => guessed === true && highestVoltage < full && highestVoltage >= TWO_CELLS_RATED && full <= TWO_CELLS_FULL;
 
 /**
  * All servos of a rail on one budget. Which may stall together is asked in the worst order: the ones that draw

@@ -355,6 +355,7 @@ function railServoOf(plan: Plan, mechanism: Mechanism, drive: ServoDrive, voltag
     moving: Number.isFinite(moving) ? moving : figures.runningCurrent,
     stalled: rating.stallCurrent,
     highestVoltage: figures.highestVoltage,
+    guessed: part.highestVoltage === undefined,
   };
   remembered.set(mechanism, { part, voltage, servo });
   return servo;

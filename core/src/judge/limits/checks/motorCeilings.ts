@@ -1,3 +1,5 @@
+import { freeSpeedAt } from '../../../models/motor/peaks.js';
+import { ifFinite } from '../../../plan/figures/ifFinite.js';
 import { amount, say } from '../../../plan/words/phrase.js';
 import { CELLS } from '../../../models/pack/cells.js';
 import { motorSpeed, type DcPath } from '../../../path/powerpath/path.js';
@@ -45,7 +47,7 @@ export const motorVolts: CheckRule<DcPath> = {
   },
 };
 
-/** The fastest the job and its run turn the motor, against what its rotor stands. */
+/** The fastest the job and its run turn the motor, and how fast it is with nothing on it, against what its rotor stands. */
 export const motorTopSpeed: CheckRule<DcPath> = {
   id: 'motor-speed',
   name: 'motor stands its speed',
@@ -65,11 +67,17 @@ export const motorTopSpeed: CheckRule<DcPath> = {
         there: 'not known',
         sentence: say`The motor turns at up to ${amount(reached, 'speed')} here. How fast its rotor may turn is not known: its sheet says, or its maker.`,
       };
+    const free = freeSpeedAt(path.drive.motor, path.drive.greatestDuty * path.pack.full);
+    const loose =
+      free > there
+        ? say` With nothing on it, it comes to ${amount(free, 'speed')} on a full pack: a load that lets go is enough.`
+        : '';
     return {
-      outcome: { multiple: there / reached },
+      // What it must bear at work, and with margin what it comes to when its load lets go.
+      outcome: { multiple: there / reached, wants: Math.max(1, ifFinite(free / reached) ?? 1) },
       asked,
       there: { value: there, dimension: 'speed' },
-      sentence: say`The motor turns at up to ${amount(reached, 'speed')} here; it may turn at ${amount(there, 'speed')}${path.figures['motor.highestSpeed']?.source === 'typical' ? ', as is usual of its kind' : ''}.`,
+      sentence: say`The motor turns at up to ${amount(reached, 'speed')} here; it may turn at ${amount(there, 'speed')}${path.figures['motor.highestSpeed']?.source === 'typical' ? ', as is usual of its kind' : ''}.${loose}`,
       hint: 'A shallower reduction, fewer volts, or a motor wound for fewer rpm a volt.',
       working: () =>
         named(

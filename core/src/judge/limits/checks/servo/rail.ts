@@ -2,6 +2,7 @@ import { amount, say } from '../../../../plan/words/phrase.js';
 import type { ServoPath } from '../../../../path/powerpath/servoPath.js';
 import { div, found, mul, named, num, type Expression } from '../../../../path/worked/expression.js';
 import { figureOf } from '../../../../path/terms/pathTerms.js';
+import { askedAbout, type RailServo } from '../../../../models/servo/rail.js';
 import type { CheckRule } from '../../check.js';
 
 /** What a rail must be for all the servos that hang on it. */
@@ -24,10 +25,20 @@ export const railVoltsFull: CheckRule<ServoPath> = {
   applies: () => true,
   answer: (path) => {
     const { rail, servo } = path;
-    const weakest = rail.budget.weakest!;
+    const asked = rail.servos.filter((one) => askedAbout(one, rail.full));
+    // One that fails for certain speaks before those that are only asked about.
+    const judged = rail.servos.filter((one) => !asked.includes(one));
+    const weakest = weakestOf(judged.some(({ highestVoltage }) => highestVoltage < rail.full) ? judged : rail.servos);
     const ratings = new Set(rail.servos.map(({ highestVoltage }) => highestVoltage));
     const mixed = ratings.size > 1 ? ' Servos of different ratings share it: the least of them counts.' : '';
     const above = servo.rating.above ? ' It is above this servo’s highest rating, which is never rated up.' : '';
+    if (askedAbout(weakest, rail.full))
+      return {
+        outcome: { note: true },
+        asked: { value: rail.full, dimension: 'voltage' },
+        there: say`rated up to ${amount(weakest.highestVoltage, 'voltage')}`,
+        sentence: say`The servos of ${weakest.name} are rated up to ${amount(weakest.highestVoltage, 'voltage')}, and what more they stand is not said; ${amount(rail.full, 'voltage')} of two full cells are usual for such servos. Look into the sheet, and type its highest volts.`,
+      };
     return {
       outcome: { multiple: weakest.highestVoltage / rail.full },
       asked: { value: rail.full, dimension: 'voltage' },
@@ -53,6 +64,9 @@ export const railVoltsFull: CheckRule<ServoPath> = {
     };
   },
 };
+
+const weakestOf = (servos: readonly RailServo[]): RailServo =>
+  servos.reduce((weakest, one) => (one.highestVoltage < weakest.highestVoltage ? one : weakest));
 
 /** Share of its lowest rating's volts below which a servo's controller gives up, typical. */
 const LETS_GO = 0.8;
