@@ -70,11 +70,22 @@ describe('windings', () => {
     );
   });
 
-  it('of the shelf’s turned cans share one motor constant', () => {
-    const cans = shelf.filter(({ part }) => part.kind === 'motor' && part.data.form === 'turns');
-    expect(cans.length).toBeGreaterThanOrEqual(4);
-    const constants = cans.map(({ part }) => motorConstant(constantsOf(part)!));
-    for (const one of constants) expect(one).toBeCloseTo(constants[0]!, 9);
+  it('of the shelf’s turned cans share one motor constant for each can', () => {
+    const cans = shelf.flatMap(({ part }) => (part.kind === 'motor' && part.data.form === 'turns' ? [part] : []));
+    const kindOf = ({ slots, length }: (typeof cans)[number]) => `${slots} slots, ${length!.si} m`;
+    const kinds = new Set(cans.map(kindOf));
+    expect(kinds.size).toBeGreaterThanOrEqual(3);
+    for (const kind of kinds) {
+      const alike = cans.filter((part) => kindOf(part) === kind);
+      expect(alike.length, kind).toBeGreaterThanOrEqual(2);
+      const constants = alike.map((part) => motorConstant(constantsOf(part)!));
+      for (const one of constants) expect(one, kind).toBeCloseTo(constants[0]!, 9);
+    }
+    // A can says one length, and what has brushes needs no sensors.
+    for (const { name, length, data, sensors } of cans) {
+      expect(data.form === 'turns' && data.canLength?.si, name).toBe(length!.si);
+      expect(sensors, name).toBeUndefined();
+    }
   });
 
   it('with the same reduction a slower winding is no stronger motor: the heat for this work stays', () => {

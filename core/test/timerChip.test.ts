@@ -71,9 +71,13 @@ describe('a timer chip', () => {
     expect(checkOf(heron)).toBeUndefined();
   });
 
-  it('makes no ramp, and says where its knob stands for the job', () => {
-    expect(checkOf(on('ramp')).verdict).toBe('gives way');
-    expect(said(checkOf(on('ramp')).sentence)).toContain('A ramp needs a program');
+  it('makes no ramp but that of a hand on its knob, and says where that stands for the job', () => {
+    const fixed = checkOf(on('ramp', { timerLowerMost: 2000 }));
+    expect(fixed.verdict).toBe('gives way');
+    expect(said(fixed.sentence)).toContain('A ramp needs a knob, or a program');
+    const turned = checkOf(on('ramp'));
+    expect(turned.verdict).toBe('enough');
+    expect(said(turned.sentence)).toContain('turned up by hand from the slow end, is the ramp: about 0.5 s');
     const once = checkOf(on('at once'));
     expect(once.verdict).toBe('enough');
     expect(said(once.sentence)).toMatch(/lower resistor is [\d.]+ Ω|beyond its fast end|under its slow end/);

@@ -393,7 +393,8 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
       return arrived ? path.asked.time / time : 0;
     }
     // A commanded motion takes its own time: three thirds of it where nothing else is typed.
-    return path.machine === 'step' ? 1 : undefined;
+    if (path.machine === 'step') return path.asked.endless ? undefined : 1;
+    return undefined;
   },
   recovers: dc((path) => path.thrown && path.figures['job.recover']!.value! / recoveryOf(path)),
   follows: dc((path) => {
@@ -482,7 +483,8 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     const through = drive.motors * lever(path) * train.efficiency;
     const spare =
       drive.motor.torqueConstant * Math.max(0, share * atRest - drive.motor.freeCurrent) -
-      Math.max(0, load.force(place, 0)) / through;
+      Math.max(0, load.force(place, 0)) / through -
+      path.motor.detent;
     const turning = drive.rotorInertia + load.inertia(place) / (through * lever(path));
     return (Math.max(0, spare) * 0.3) / (turning * slowest(path));
   }),
@@ -609,7 +611,8 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
   }),
   timer: step(({ board: { timer: chip }, driver, ramp }) => {
     if (!chip) return undefined;
-    if (ramp) return false;
+    // A hand on the knob is a ramp.
+    if (ramp && !(chip.lowerMost > chip.lower)) return false;
     // The capacitor from two thirds of the supply down to one, in small steps of its own current.
     let [volts, time] = [2 / 3, 0];
     const h = (chip.lower * chip.capacitor) / 20_000;
@@ -741,6 +744,7 @@ export const CHECK_MECHANICS: Readonly<Record<CheckId, Mechanics>> = {
     const moving = rail.servos.reduce((all, one) => all + one.moving, 0);
     return (
       (board.channels ?? Infinity) >= rail.servos.length &&
+      (board.slowest ?? 0) <= 333 &&
       (board.current ?? Infinity) >= moving &&
       (board.voltage ?? Infinity) >= rail.full
     );

@@ -7,6 +7,8 @@ import { quantityOf } from '../../plan/document/quantityOf.js';
 import { motorSpeed } from '../../path/powerpath/path.js';
 import { screwAt } from '../../path/powerpath/screw.js';
 import { mostRate, rateOf } from '../../judge/limits/checks/step/pulseRate.js';
+import { SCREW_LEADS } from '../../models/reduction/screwLeads.js';
+import { digits } from '../../plan/words/show.js';
 import { designOf } from './place.js';
 
 /** One lead of the screw on this carriage, at the speed that is wanted of it. */
@@ -29,8 +31,7 @@ export interface LeadRow {
   readonly stays: boolean;
 }
 
-/** Leads that screws are sold in, mm a turn; and threads per inch with their starts. */
-const METRIC = [1, 1.25, 1.5, 2, 3, 4, 5, 8, 10, 12, 16, 20] as const;
+/** Threads per inch that screws are sold in, with their starts. */
 const INCH = [
   { tpi: 20, starts: 1 },
   { tpi: 12, starts: 1 },
@@ -55,7 +56,7 @@ export function leadsFor(plan: Plan, mechanismId: string, jobId: string, speed: 
   };
   const own = stage.lead?.si;
   const leads = [
-    ...METRIC.map((mm) => ({ lead: mm * MM, text: `${mm} mm`, tpi: undefined, starts: 1 })),
+    ...SCREW_LEADS.map((lead) => ({ lead, text: `${digits(lead / MM)} mm`, tpi: undefined, starts: 1 })),
     ...INCH.map(({ tpi, starts }) => ({
       lead: (starts * IN) / tpi,
       text: starts === 1 ? `${tpi} tpi` : `${(starts * 25.4) / tpi} mm`,

@@ -261,7 +261,7 @@ function scored(measured: readonly MeasuredPair[]): readonly CandidateScore[] {
     const { price, leastSpeed, efficiency, brushHours, torquePerMass, freeSpeed } = numbers;
     const scores: Partial<Record<ScoreFactor, number>> = {
       ...(price === undefined ? {} : { cost: price === 0 ? 1 : Math.min(1, Math.max(cheapest, 1) / price) }),
-      owned: motor.owned || candidate.changes.length === 0 ? 1 : 0,
+      owned: Math.min(1, (motor.owned ?? 0) / path.motors),
       dirt: dirtScore(motor, path),
       ...(brushHours === undefined ? {} : { wear: 1 / (1 + HALF_WORN / brushHours) }),
       ...(leastSpeed === undefined

@@ -211,6 +211,8 @@ function candidatesOf(plan: Plan, mechanismId: string, shelf: readonly Shelved[]
               changes: [
                 { at: ['parts', id], to: { part: item.part, shelfId: item.id, shelfRevision: item.revision } },
                 { at: [...design.choiceAt, 'drive', 'servo'], to: id },
+                // The angles were measured on the other one.
+                { at: [...design.choiceAt, 'drive', 'calibration'], to: undefined },
               ],
             },
           ]

@@ -72,6 +72,8 @@ export function servoSisters(
   const instead = (part: ServoPart): readonly Change[] => [
     { at: ['parts', id], to: { part } },
     { at: [...choiceAt, 'drive', 'servo'], to: id },
+    // The angles were measured on the other one.
+    { at: [...choiceAt, 'drive', 'calibration'], to: undefined },
   ];
   const shelved = shelf.flatMap(({ id: shelfId, part }) => {
     const by = part.kind === 'servo' && part.name !== own.name ? sisterBy(own, part) : undefined;

@@ -107,7 +107,14 @@ function machines(bench: Bench, drive: MachineDrive): readonly DriveOption[] {
       return counts(bench).flatMap((servos) =>
         bench.shelf
           .filter(({ part }) => part.kind === 'servo' && part.motion === motion)
-          .map((servo) => optionOf(bench, servos, servo, undefined, { ...drive, servo: bench.ids.motor, servos })),
+          .map((servo) =>
+            optionOf(bench, servos, servo, undefined, {
+              ...drive,
+              servo: bench.ids.motor,
+              servos,
+              calibration: undefined,
+            }),
+          ),
       );
     }
   }

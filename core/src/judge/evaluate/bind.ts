@@ -32,7 +32,8 @@ export function bindOf(path: DcPath): Bind {
     .map((limit) => ({ name: limit.name, force: limit.capacity(path, situation) }))
     .sort((a, b) => a.force - b.force)[0];
   const bound = (current: number): Bound => {
-    const force = forceOf(path, situation, current);
+    // Tyres that slip spare everything behind them.
+    const force = Math.min(path.load.traction ?? Infinity, forceOf(path, situation, current));
     const lasts = path.lacks.heat ? null : timeToLimit(path.drive.motor.resistance, path.motor.thermal, current);
     return { force, current, breaks: weakest !== undefined && force > weakest.force, lasts };
   };

@@ -18,6 +18,8 @@ import type { Lever, LeverContext } from './lever.js';
 import type { LeverId } from '../limits/leverId.js';
 import { driveAt, figureLever, roundOutwards } from './leverTools.js';
 import { freshId } from '../../plan/document/freshId.js';
+import { nextLead } from '../../models/reduction/screwLeads.js';
+import { screwAt, travelPerTurn } from '../../path/powerpath/screw.js';
 import { SERVO_LEVERS } from './servoLevers.js';
 import { STAGE_LEVERS } from './stageLevers.js';
 import { STEP_LEVERS } from './stepLevers.js';
@@ -32,15 +34,30 @@ function ratioLever(id: 'deeper' | 'shallower', factor: number, words: string): 
   return {
     id,
     span: ({ path }) => ({ from: path.train.total, to: path.train.total * factor }),
-    set: ({ plan, mechanism, path }, value) => {
+    set: (context, value) => {
+      const { plan, mechanism, path } = context;
       const change = tuneTotal(plan, mechanism, path, value, factor > 1 ? 'up' : 'down');
-      if (!change) return undefined;
+      if (!change) return leadSetting(context, path.train.total / value, factor > 1 ? 'down' : 'up');
       const changed = applyChanges(plan, [change]);
-      const after = mechanismById(changed, mechanism.id);
-      const total = resolvePath(changed, after, path.job.id).train.total;
-      return { changes: [change], label: `${words} ${digits(total)}:1` };
+      const after = resolvePath(changed, mechanismById(changed, mechanism.id), path.job.id);
+      const travel = travelPerTurn(after);
+      const to =
+        travel === undefined ? `${digits(after.train.total)}:1` : `${show(travel, 'length', 3)} a turn of the motor`;
+      return { changes: [change], label: `${words} ${to}` };
     },
   };
+}
+
+/** A screw that the motor turns by itself is geared by its lead: the next one that is sold. */
+function leadSetting({ plan, mechanism, path }: LeverContext, times: number, side: 'up' | 'down') {
+  const index = screwAt(path);
+  const stage = currentChoice(mechanism).stages[index];
+  const now = stage?.kind === 'screw' ? stage.lead?.si : undefined;
+  const lead = now === undefined ? undefined : nextLead(now * times, side);
+  if (lead === undefined || lead === now) return undefined;
+  const said = `${digits(1000 * lead)} mm`;
+  const at = [...choiceAt(plan, mechanism), 'stages', index, 'lead'];
+  return { changes: [{ at, to: quantityOf(lead, said) }], label: `A screw of ${said} lead` };
 }
 
 const motors: Lever = {

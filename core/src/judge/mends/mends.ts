@@ -1,6 +1,7 @@
 import type { Words } from '../../plan/words/phrase.js';
 import { mechanismById } from '../../plan/document/place.js';
-import { judge as judgePath, type Judgement } from '../evaluate/mechanism.js';
+import { headlineOf, judge as judgePath, type Judgement } from '../evaluate/mechanism.js';
+import { headlineText } from '../evaluate/sentence.js';
 import { applyChanges, type Change } from '../../plan/document/change.js';
 import type { Mechanism, Plan } from '../../plan/document/plan.js';
 import { eventChecks, worsened } from '../ledger/eventRungs.js';
@@ -23,6 +24,8 @@ export interface Mend {
   readonly firstAfter?: string;
   /** Limits of the event that were passed before, and would be by more. */
   readonly more?: readonly string[];
+  /** What of the whole mechanism gives way still, once this is mended. */
+  readonly still?: string;
 }
 
 const GRID = 16;
@@ -140,6 +143,7 @@ function judge(
   const [was, is] = [before, after].map((jobs) => score(jobs, target));
   // What merely hands the first place to something lower down is no help either.
   if (was?.multiple !== undefined && is?.multiple !== undefined && is.multiple <= was.multiple) return undefined;
+  const left = headlineOf(after);
   return {
     lever,
     label: setting.label,
@@ -148,6 +152,7 @@ function judge(
     after: is?.multiple,
     firstAfter: is?.name,
     more: event.more.length > 0 ? event.more : undefined,
+    still: left.verdict === 'gives way' ? headlineText(left) : undefined,
   };
 }
 

@@ -21,7 +21,7 @@ export interface Commanded {
  * The commanded motion of a job. With a ramp: speed and acceleration typed, else a third of the time each for
  * speeding up, going and slowing down; never up to its speed where the way is too short. At once: the speed
  * typed, else travel over time. A job that ends at a speed is ramped up to it in its time; one that ends by time
- * goes at its speed.
+ * goes at its speed, and one that goes on and on keeps the speed it is brought to.
  */
 export function commandedMotion(asked: Asked, ramp: boolean): Commanded {
   const { travel, target, time } = asked;
@@ -29,6 +29,7 @@ export function commandedMotion(asked: Asked, ramp: boolean): Commanded {
     const acceleration = ramp ? (asked.typedAcceleration ?? target / time) : 0;
     return motion(target, acceleration, [...(acceleration > 0 ? [stretch(target / acceleration, 0, target)] : [])]);
   }
+  if (asked.endless) return onAndOn(asked, ramp);
   if (travel === undefined) return motion(asked.speed, 0, [stretch(time, asked.speed, asked.speed)]);
   const typical = ramp ? (1.5 * travel) / time : travel / time;
   const speed = asked.typedSpeed ?? typical;
@@ -42,6 +43,14 @@ export function commandedMotion(asked: Asked, ramp: boolean): Commanded {
     ...(middle > 0 ? [stretch(middle, top, top)] : []),
     stretch(slope, top, 0),
   ]);
+}
+
+/** Brought to its speed once, in a third of the time or as is typed, and kept there. */
+function onAndOn({ speed, time, typedAcceleration }: Asked, ramp: boolean): Commanded {
+  const along = stretch(time, speed, speed);
+  if (!ramp) return motion(speed, 0, [along]);
+  const acceleration = typedAcceleration ?? (3 * speed) / time;
+  return motion(speed, acceleration, [stretch(speed / acceleration, 0, speed), along]);
 }
 
 const stretch = (seconds: number, from: number, to: number): Stretch => ({

@@ -104,7 +104,7 @@ export const swing: JobKindSpec<SwingJob, ArmOutput> = {
   outputWord: 'torque',
   outputDetail: (path) => say`${figureText(path, 'output.armLength', 'length')} long`,
   detail: (path) =>
-    say`${figureText(path, 'output.armMass', 'mass')}, ${figureText(path, 'job.from', 'angle')} to ${figureText(path, 'job.to', 'angle')}`,
+    say`${figureText(path, 'output.armMass', 'mass')}${(path.figures['job.payload']?.value ?? 0) > 0 ? say` and ${figureText(path, 'job.payload', 'mass')} at its tip` : ''}, ${figureText(path, 'job.from', 'angle')} to ${figureText(path, 'job.to', 'angle')}`,
   terms: {
     radius: () => num(1),
     hold: (path, place) => {

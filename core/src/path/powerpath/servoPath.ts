@@ -37,6 +37,8 @@ export interface ServoBoard {
   readonly pulseStep: number | undefined;
   readonly current: number | undefined;
   readonly voltage: number | undefined;
+  /** Pulses a second at its slow end, of a timer chip. */
+  readonly slowest: number | undefined;
 }
 
 /** Of a case, or of the room for it, m. */

@@ -4,7 +4,7 @@ import { FigureCollector, type Estimate } from '../../plan/figures/collector.js'
 import type { FigureName } from '../../plan/figures/table.js';
 import { Memory } from '../../plan/figures/memory.js';
 import { supplyAt, type Place } from '../../plan/document/place.js';
-import type { ServoPart } from '../../plan/document/part.js';
+import type { BoardPart, ServoPart } from '../../plan/document/part.js';
 import {
   currentChoice,
   piecesIn,
@@ -14,6 +14,7 @@ import {
   type ServoDrive,
 } from '../../plan/document/plan.js';
 import type { RailNode } from '../../plan/document/supply.js';
+import { timerPulses } from '../../models/signal/timerChip.js';
 import { calibrate } from '../../models/servo/calibration.js';
 import { linkedAlong } from '../../models/servo/linked.js';
 import { rotorAtHorn } from '../../models/servo/moveTime.js';
@@ -130,7 +131,16 @@ function readServoBoard(plan: Plan, rail: string, collect: FigureCollector): Ser
     pulseStep: take('pulseStep'),
     current: take('servoCurrent'),
     voltage: take('servoVoltage'),
+    slowest: slowestOf(part),
   };
+}
+
+/** Pulses a second of a board that is a timer chip, at the slow end of its knob. */
+function slowestOf({ timerUpper, timerLower, timerLowerMost, timerCapacitor }: BoardPart): number | undefined {
+  const lower = timerLowerMost ?? timerLower;
+  return timerUpper && lower && timerCapacitor
+    ? timerPulses(timerUpper.si, lower.si, timerCapacitor.si).rate
+    : undefined;
 }
 
 function readRoom(drive: ServoDrive, at: Place, collect: FigureCollector): Sides {

@@ -38,7 +38,9 @@ export const inTime: CheckRule = {
     'spring',
     'brake-limit',
   ],
-  applies: (path) => path.asked.travel !== undefined || path.asked.target !== undefined,
+  // What pulses keep turning on and on is as fast as they say: it has nowhere to be in time.
+  applies: ({ asked }) =>
+    (asked.travel !== undefined || asked.target !== undefined) && !(asked.endless && asked.pulses !== undefined),
   answer: (path, run) => {
     const asked = { value: path.asked.time, dimension: 'time' as const };
     if (!run || run.outcome !== 'arrived') return { outcome: { holds: false }, asked, ...whyNot(path, run) };

@@ -111,7 +111,9 @@ export const startsLoaded: CheckRule<DcPath> = {
     const place = worstStartingPlace(path);
     const lever = train.total / radius;
     const atRest = drivePoint(drive, 0).motorCurrent;
-    const loadTorque = Math.max(0, load.force(place, 0)) / (drive.motors * lever * train.efficiency);
+    // Its magnets hold it in place until it is under way.
+    const loadTorque =
+      Math.max(0, load.force(place, 0)) / (drive.motors * lever * train.efficiency) + path.motor.detent;
     const spare = startTorque(drive.motor, atRest, style) - loadTorque;
     const inertia = drive.rotorInertia + load.inertia(place) / (drive.motors * lever ** 2 * train.efficiency);
     const asked = inertia * leastMotorSpeed(path);
@@ -125,7 +127,7 @@ export const startsLoaded: CheckRule<DcPath> = {
       sentence:
         spare > 0
           ? say`Without sensors ${amount(START_SHARE[style], 'share')} of the torque is there at the start; it is in step after ${amount(asked / spare, 'time')}, and must be within 0.3 s. In step, ${amount(whole, 'torque', 2)} come at once: gears and chain feel that knock, and again whenever it loses step and finds it.`
-          : say`Without sensors only ${amount(START_SHARE[style], 'share')} of the torque is there at the start, less than the load takes: it jerks and does not start.`,
+          : say`Without sensors only ${amount(START_SHARE[style], 'share')} of the torque is there at the start, less than load and detent take: it jerks and does not start.`,
       hint: 'A motor and controller with sensors, or a brushed motor, starts with all its torque.',
       working:
         spare > 0
@@ -154,7 +156,10 @@ export const startsLoaded: CheckRule<DcPath> = {
                 'x',
                 'turning there over turning needed in 0.3 s',
                 'number',
-                div(mul(max(num(0), sub(torque, share)), num(START_SECONDS, 's')), mul(turning, slowest)),
+                div(
+                  mul(max(num(0), sub(torque, share, figureOf(path, 'motor.detentTorque'))), num(START_SECONDS, 's')),
+                  mul(turning, slowest),
+                ),
               );
             }
           : undefined,

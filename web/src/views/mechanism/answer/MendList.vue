@@ -35,12 +35,12 @@ const shown = computed(() => (all.value ? search.mends : search.mends.slice(0, F
             ><span class="act">{{ say(mend.label) }}</span
             ><span v-if="mend.more" class="block text-xs text-second"
               >the event’s {{ mend.more.join(', ') }} over by more</span
-            ></span
+            ><span v-if="mend.still" class="block text-xs text-second">then still: {{ mend.still }}</span></span
           >
           <span v-if="mend.before !== undefined && mend.after !== undefined" class="figures whitespace-nowrap"
             >{{ showMultiple(mend.before).replace('×', '') }} → {{ showMultiple(mend.after) }}</span
           >
-          <Check v-else :size="15" class="self-center text-enough" aria-label="mends it" />
+          <Check v-else-if="!mend.still" :size="15" class="self-center text-enough" aria-label="mends it" />
         </button>
       </li>
     </ul>

@@ -3,6 +3,9 @@ import { amount, joined, say, type Words } from '../../../../plan/words/phrase.j
 import { counted } from '../../../../plan/words/show.js';
 import type { CheckRule } from '../../check.js';
 
+/** Pulses a second that digital servos take at most, typical. */
+const MOST_FRAMES = 333;
+
 /** The board for servos: enough outputs, terminals that carry the rail's current and stand its volts, fine enough pulses. */
 export const servoBoard: CheckRule<ServoPath> = {
   id: 'servo-board',
@@ -14,11 +17,15 @@ export const servoBoard: CheckRule<ServoPath> = {
   applies: ({ servoBoard: board }) => board !== undefined,
   answer: (path) => {
     const { rail, servo } = path;
-    const { name, channels, pulseStep, current, voltage } = path.servoBoard!;
+    const { name, channels, pulseStep, current, voltage, slowest } = path.servoBoard!;
     const servos = rail.servos.length;
     const short: Words[] = [];
     if (channels !== undefined && channels < servos)
       short.push(`it has ${counted(channels, 'output')} for ${counted(servos, 'servo')}`);
+    if (slowest !== undefined && slowest > MOST_FRAMES)
+      short.push(
+        say`it gives at least ${amount(slowest, 'rate', 3)}, servos are made for 50 a second, and the quickest for ${MOST_FRAMES}`,
+      );
     if (current !== undefined && current < rail.budget.moving)
       short.push(
         say`its terminals carry ${amount(current, 'current', 2)}, all of them moving draw ${amount(rail.budget.moving, 'current', 2)}`,

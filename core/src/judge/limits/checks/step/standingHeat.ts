@@ -44,8 +44,9 @@ export const standingHeat: CheckRule<StepPath> = {
     const { thermal, idleShare } = path.step;
     const there = standingTemperature(path);
     const needed = idleShareNeeded(path);
-    const cut =
-      needed === undefined
+    const cut = path.asked.endless
+      ? ''
+      : needed === undefined
         ? ' The hold needs all of its current: no cut here.'
         : needed === 0
           ? ' Nothing has to be held: the current may be cut as far as the driver goes.'
@@ -56,7 +57,7 @@ export const standingHeat: CheckRule<StepPath> = {
       outcome: { multiple: (thermal.windingLimit - thermal.ambient) / Math.max(there - thermal.ambient, 1e-9) },
       asked: { value: thermal.windingLimit, dimension: 'temperature' },
       there: windingWords(there, thermal.windingLimit),
-      sentence: say`At ${Math.round(100 * idleShare)} % of its current between goes it ${there > thermal.windingLimit ? 'burns out' : say`settles at ${amount(there, 'temperature')}`}; ${amount(thermal.windingLimit, 'temperature')} are allowed.${cut}`,
+      sentence: say`${path.asked.endless ? 'Turning on and on at all of its current' : `At ${Math.round(100 * idleShare)} % of its current between goes`} it ${there > thermal.windingLimit ? 'burns out' : say`settles at ${amount(there, 'temperature')}`}; ${amount(thermal.windingLimit, 'temperature')} are allowed.${cut}`,
       hint: 'Cut the idle current, set less, or screw it to a metal plate.',
       working: () =>
         named(

@@ -6,7 +6,10 @@ import { figureOf } from '../../../../path/terms/pathTerms.js';
 import type { CheckRule } from '../../check.js';
 import { rateOf } from './pulseRate.js';
 
-/** A timer chip gives pulses at a steady rate: no ramp, and short enough that the driver must still see them. */
+/** A hand turns a knob from one end to the other in about so long, s, typical. */
+const KNOB_SECONDS = 0.5;
+
+/** A timer chip gives pulses at the rate its knob stands at: no ramp but that of a hand, and short enough that the driver must still see them. */
 export const timer: CheckRule<StepPath> = {
   id: 'timer',
   name: 'timer chip’s pulses',
@@ -21,14 +24,19 @@ export const timer: CheckRule<StepPath> = {
     const gives = say`${amount(slow.rate, 'rate', 2)} to ${amount(fast.rate, 'rate', 2)}, high for ${amount(fast.duty, 'share', 2)} of each at the fast end`;
     const asked = { value: leastPulse, dimension: 'pulse' } as const;
     const there = { value: fast.low, dimension: 'pulse' } as const;
-    if (path.ramp)
+    // A knob turned up by hand is a ramp; a chip without one gives its one rate from the first pulse on.
+    const knobbed = fast.rate > slow.rate * (1 + 1e-9);
+    if (path.ramp && !knobbed)
       return {
         outcome: { holds: false },
         asked: 'a ramp',
         there: 'one rate',
-        sentence: say`The timer gives ${gives}: the rate its knob stands at, from the first pulse on. A ramp needs a program.`,
+        sentence: say`The timer gives ${gives}: its one rate, from the first pulse on. A ramp needs a knob, or a program.`,
         hint: 'Say that it starts at once, and keep under the rate it starts at; or a board with a program.',
       };
+    const turned = path.ramp
+      ? say` Its knob, turned up by hand from the slow end, is the ramp: about ${amount(KNOB_SECONDS, 'time')} from end to end.`
+      : '';
     const rate = rateOf(path);
     const { upper, capacitor } = path.board.timer!;
     const wanted = lowerForRate(upper, capacitor, rate);
@@ -42,7 +50,7 @@ export const timer: CheckRule<StepPath> = {
       outcome: { multiple: fast.low / leastPulse },
       asked,
       there,
-      sentence: say`The timer gives ${gives}; its shortest pulse is ${amount(fast.low, 'pulse', 2)}, the driver sees one of ${amount(leastPulse, 'pulse', 2)}.${knob}`,
+      sentence: say`The timer gives ${gives}; its shortest pulse is ${amount(fast.low, 'pulse', 2)}, the driver sees one of ${amount(leastPulse, 'pulse', 2)}.${knob}${turned}`,
       hint: 'A larger lower resistor with a smaller capacitor keeps the rate and evens the pulse; a driver that sees shorter ones.',
       working: () =>
         named(
