@@ -203,12 +203,16 @@ function ofTurns(data: Data<'turns'>, at: Place, collect: FigureCollector): Moto
   return motorFromTurns({ ...form, lengthRatio });
 }
 
+/** A stall current that is no greater than the free one is none: nothing follows from it. */
+const overFree = ({ stallCurrent, freeCurrent }: Data<'sheet'>) =>
+  stallCurrent && freeCurrent && stallCurrent.si <= freeCurrent.si ? undefined : stallCurrent;
+
 function ofSheet(data: Data<'sheet'>, freeCurrentPerSpeed: number, at: Place, collect: FigureCollector): Constants {
   const sheet = {
     ratedVoltage: collect.take('motor.ratedVoltage', data.ratedVoltage, [...at, 'ratedVoltage']),
     freeSpeed: collect.take('motor.freeSpeed', data.freeSpeed, [...at, 'freeSpeed']),
     stallTorque: collect.take('motor.stallTorque', data.stallTorque, [...at, 'stallTorque']),
-    stallCurrent: collect.take('motor.stallCurrent', data.stallCurrent, [...at, 'stallCurrent']),
+    stallCurrent: collect.take('motor.stallCurrent', overFree(data), [...at, 'stallCurrent']),
     freeCurrent: collect.take('motor.freeCurrent', data.freeCurrent, [...at, 'freeCurrent']),
   };
   const resistance = collect.takeOptional('motor.statedResistance', data.statedResistance, [...at, 'statedResistance']);

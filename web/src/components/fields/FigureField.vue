@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Quantity } from '@rough-gear/core';
+import { applyChanges, clashIn, type Quantity } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../../composables/useMechanism.js';
 import { usePlan } from '../../stores/plan.js';
@@ -24,6 +24,13 @@ const figure = computed(() => path.value.figures[key]);
 function change(quantity: Quantity | undefined) {
   return [{ at: figure.value!.at, to: quantity }];
 }
+/** What is typed may go against another figure of the same part: that is said, and the last good plan stays. */
+function clash(quantity: Quantity): string | undefined {
+  const at = figure.value!.at;
+  if (at[0] !== 'parts' || !plan.document) return undefined;
+  const copy = applyChanges(plan.document, change(quantity)).parts[String(at[1])];
+  return copy && clashIn(copy.part);
+}
 </script>
 
 <template>
@@ -31,6 +38,7 @@ function change(quantity: Quantity | undefined) {
     v-if="figure"
     :figure="figure"
     :allow="allow"
+    :clash="clash"
     v-bind="label ? { label } : {}"
     @preview="plan.preview(change($event))"
     @commit="plan.commit(change($event))"

@@ -17,10 +17,13 @@ const {
   figure,
   label = undefined,
   allow = 'positive',
+  clash = undefined,
 } = defineProps<{
   figure: Figure;
   label?: string;
   allow?: Allowance;
+  /** Why a figure goes against another, in a sentence. */
+  clash?: (quantity: Quantity) => string | undefined;
 }>();
 const emit = defineEmits<{ preview: [quantity: Quantity]; commit: [quantity: Quantity | undefined]; cancel: [] }>();
 
@@ -44,6 +47,8 @@ const read = computed(() => {
   const parsed = parse(text.value, figure.dimension, standing.value);
   if (!parsed.ok) return { ok: false as const, said: refusalText(parsed), choices: parsed.choices ?? [] };
   const refusal = refusalOf(parsed.si, allow);
+  const against = refusal ? undefined : clash?.(quantity(parsed));
+  if (against) return { ok: false as const, said: against, choices: [] };
   if (!refusal) return parsed;
   const said = `${show(parsed.si, figure.dimension)} is not allowed: ${refusal}`;
   return { ok: false as const, said, choices: [] };

@@ -50,7 +50,11 @@ function toTeeth(total: number): void {
 </script>
 
 <template>
-  <p v-if="path.machine !== 'dc'" class="text-second">
+  <p v-if="path.machine === 'servo'" class="text-second">
+    A servo goes as fast as its own gears and its volts let it: <i>Compare</i> in its panel shows the same motor with
+    other gears, and a horn or linkage trades way for force.
+  </p>
+  <p v-else-if="path.machine !== 'dc'" class="text-second">
     What takes pulses goes as fast as it is told: its total is chosen by what it pulls, on the page <i>Ratio</i>.
   </p>
   <template v-else>

@@ -3,6 +3,7 @@ import {
   digits,
   RATIO_SCHOOLS,
   rulerSpan,
+  screwAt,
   showMultiple,
   sweepMarks,
   tractionTotal,
@@ -103,7 +104,15 @@ function take(at: number): void {
 
 <template>
   <p v-if="!canTune" class="text-second">
-    No stage of this train can be moved: add one, or name the one that the total is tuned by.
+    <template v-if="path.machine === 'servo'"
+      >A servo's gears are in its case: <i>Compare</i> in its panel shows the same motor with other gears, and a horn or
+      linkage behind it gears the rest.</template
+    ><template v-else-if="screwAt(path) >= 0"
+      >The motor turns the screw itself: <i>Compare</i>, <i>Lead of the screw</i> shows every lead that is sold. A belt
+      or gears before it can be moved here.</template
+    ><template v-else
+      >No stage of this train can be moved: add one, or name the one that the total is tuned by.</template
+    >
   </p>
   <template v-else>
     <div class="flex flex-wrap items-baseline gap-x-4 text-sm">
