@@ -1,16 +1,19 @@
 import { expect, open, test } from '../fixtures.js';
 
-test('one, two, three or four motors, with one dead, on this very mechanism', async ({ heron, page }) => {
+test('one motor and more, with one dead, on this very mechanism', async ({ heron, page }) => {
   await heron.open('drive', 'motor', '?job=push');
   await page.getByRole('button', { name: 'Compare' }).click();
   const rows = page.getByTestId('variants').getByRole('row');
-  await expect(rows).toHaveCount(5);
-  await expect(rows.nth(4)).toContainText('as it is');
+  // As many as the plan has, and one beyond.
+  await expect(rows).toHaveCount(6);
+  await expect(rows.nth(4)).toContainText('as it is, four');
+  await expect(page.getByTestId('variants').getByRole('columnheader', { name: 'runs at' })).toBeVisible();
   const pull = await rows.nth(4).innerText();
   await page.getByRole('checkbox', { name: 'one of them is dead' }).check();
-  await expect(rows.nth(1)).toContainText('nothing moves any more');
-  await expect(rows.nth(4)).toContainText('four, one dead');
-  expect(await rows.nth(4).innerText()).not.toBe(pull);
+  await expect(rows.nth(1)).toContainText('as it is, four');
+  await expect(rows.nth(2)).toContainText('nothing moves any more');
+  await expect(rows.nth(5)).toContainText('four, one dead');
+  expect(await rows.nth(5).innerText()).not.toBe(pull);
   await page.getByRole('checkbox', { name: 'one of them is dead' }).uncheck();
   await expect(rows.nth(2)).toContainText('two');
   await expect(rows.nth(2)).not.toContainText('dead');
@@ -42,7 +45,10 @@ test('volts and speed: from a happy speed to a winding and a reduction', async (
   await page.getByRole('textbox', { name: 'the motor is happy at' }).fill('8000 rpm');
   await expect(page.getByTestId('volts-found')).toContainText('817 Kv');
   await expect(page.getByTestId('volts-found')).toContainText('21.8:1');
-  await expect(page.getByTestId('variants')).toContainText('ends here: the controller takes 28 V');
+  const rows = page.getByTestId('variants').getByRole('row');
+  await expect(rows.filter({ hasText: 'as it is, 6 cells' })).toHaveCount(1);
+  await expect(rows.filter({ hasText: /^5 cells/ })).toHaveCount(2);
+  await expect(rows.filter({ hasText: /^12 cells.* 2 × the turns/ })).toContainText('too many volts for the motor');
 });
 
 test('brushed or brushless: weights are the person’s, and stay', async ({ heron, page }) => {
@@ -59,12 +65,12 @@ test('brushed or brushless: weights are the person’s, and stay', async ({ hero
   await page.getByRole('slider', { name: 'weight of cost with controller' }).press('ArrowRight');
   await expect(page.getByText('your own')).toBeVisible();
   // Like for like: with the same wheel speed each is geared anew; with the same can only cans as wide are there.
-  const onThisJob = page.getByTestId('scores').getByRole('row', { name: /^on this job/ });
+  const onThisJob = page.getByTestId('scores').getByRole('row', { name: /^over all jobs/ });
   const suited = await onThisJob.innerText();
   await page.getByRole('button', { name: 'the same wheel speed' }).click();
   await expect(page.getByText('as fast as today')).toBeVisible();
   await expect.poll(() => onThisJob.innerText()).not.toBe(suited);
-  await page.getByRole('button', { name: 'the same can' }).click();
+  await page.getByRole('button', { name: 'the same can', exact: true }).click();
   await expect(page.getByTestId('scores').getByRole('columnheader', { name: '45 mm can' })).toHaveCount(0);
   await page.getByRole('button', { name: 'all 9 factors' }).click();
   await expect(page.getByTestId('scores')).toContainText('torque per mass');
@@ -72,6 +78,48 @@ test('brushed or brushless: weights are the person’s, and stay', async ({ hero
   await page.getByRole('button', { name: 'Compare' }).click();
   await page.getByRole('tab', { name: 'Brushed or brushless' }).click();
   await expect(page.getByText('your own')).toBeVisible();
+});
+
+test('the job is chosen where it is compared, and what costs too much is out', async ({ heron, page }) => {
+  await heron.open('lift', 'motor', '?job=lower');
+  await page.getByRole('button', { name: 'Compare' }).click();
+  // Whichever job is open on the page: the one that makes the verdict is compared first.
+  const jobs = page.getByRole('group', { name: 'The job that is compared' });
+  await expect(jobs.getByRole('button', { name: 'Raise a crate' })).toHaveAttribute('aria-pressed', 'true');
+  const own = page.getByTestId('variants').getByRole('row', { name: /^as it is, one/ });
+  await expect(own).toContainText('34.6 A');
+  await jobs.getByRole('button', { name: 'Let a crate down' }).click();
+  await expect(own).not.toContainText('34.6 A');
+  await page.getByRole('tab', { name: 'Brushed or brushless' }).click();
+  const pairs = page.getByTestId('scores').getByRole('columnheader');
+  await expect(pairs.nth(4)).toBeVisible({ timeout: 30_000 });
+  const before = await pairs.count();
+  await page.getByRole('textbox', { name: 'at most to pay' }).fill('80');
+  await expect(page.getByText(/cost(s)? more, or/)).toBeVisible();
+  expect(await pairs.count()).toBeLessThan(before);
+  await expect(pairs.filter({ hasText: 'as it is' })).toHaveCount(1);
+  // What does the job stands in front of what gives way.
+  const verdicts = await page
+    .getByTestId('scores')
+    .getByRole('row', { name: /^over all jobs/ })
+    .getByRole('cell')
+    .allInnerTexts();
+  const fails = verdicts.map((text) => text.startsWith('gives way'));
+  expect(fails).toEqual([...fails].sort((a, b) => Number(a) - Number(b)));
+});
+
+test('what cannot be right beside another figure is refused, and the last good plan stays judged', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift', 'motor');
+  const stall = page.getByRole('textbox', { name: 'stall current' });
+  await stall.fill('1 A');
+  await stall.press('Enter');
+  await expect(page.getByText(/stall current 1 A must be greater than free current/)).toBeVisible();
+  await expect(page.getByTestId('answer')).toContainText('1.20×');
+  await stall.press('Escape');
+  await expect(stall).toHaveValue(/^118/);
 });
 
 test('the spread is tried in the worker, can be stopped, and says what to measure first', async ({ heron, page }) => {

@@ -216,13 +216,17 @@ test('a servo is added by its use, with demands of its own', async ({ heron, pag
 test('another machine is tried on what is there, and nothing is lost', async ({ heron, page }) => {
   await heron.open('camera');
   await page.getByRole('button', { name: 'Try another machine' }).click();
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^Stepper/ })
-    .click();
-  await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('open loop');
-  await page.getByTestId('choices').getByRole('button', { name: 'micro servo' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('button', { name: /^Stepper/ }).click();
+  const proposed = dialog.getByTestId('proposed');
+  await expect(proposed).toContainText(/enough|tight/, { timeout: 60_000 });
+  const name = (await proposed.locator('b').innerText()).trim();
+  expect(name).toMatch(/ at [\d.]+:1$/);
+  await proposed.getByRole('button', { name: 'Put it beside' }).click();
+  // It stands beside, and what was in force stays so.
   await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('180° of travel');
+  await page.getByTestId('choices').getByRole('button', { name }).click();
+  await expect(page.getByRole('navigation', { name: 'Power path' })).toContainText('open loop');
   await heron.saved();
   expect((await heron.stored()).document.mechanisms.find(({ id }) => id === 'camera')!.choices).toHaveLength(2);
 });
