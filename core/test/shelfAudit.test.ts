@@ -43,11 +43,17 @@ describe('The parts that ship', () => {
   it('of one frame in several windings keep what a winding cannot change', () => {
     const wound = of('motor').filter(({ data }) => data.form === 'turns');
     expect(wound.length).toBeGreaterThanOrEqual(3);
-    const constants = wound.map((motor) => {
-      const { torqueConstant, resistance } = constantsOf(motor)!;
-      return torqueConstant / Math.sqrt(resistance);
-    });
-    for (const km of constants) expect(km / constants[0]!).toBeCloseTo(1, 6);
+    const frameOf = ({ slots, length }: (typeof wound)[number]) => `${slots} ${length!.si}`;
+    for (const frame of new Set(wound.map(frameOf))) {
+      const constants = wound
+        .filter((motor) => frameOf(motor) === frame)
+        .map((motor) => {
+          const { torqueConstant, resistance } = constantsOf(motor)!;
+          return torqueConstant / Math.sqrt(resistance);
+        });
+      expect(constants.length, frame).toBeGreaterThanOrEqual(2);
+      for (const km of constants) expect(km / constants[0]!, frame).toBeCloseTo(1, 6);
+    }
   });
 
   it('of controllers have a window that opens upwards, and pack-side limits no greater than motor-side ones', () => {

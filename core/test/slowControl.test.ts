@@ -78,7 +78,9 @@ describe('starting under load', () => {
     const current = 70;
     const spare =
       drive.motor.torqueConstant * (0.3 * current - drive.motor.freeCurrent) -
-      load.force(0, 0) / (lever * train.efficiency);
+      load.force(0, 0) / (lever * train.efficiency) -
+      motor.detent;
+    expect(motor.detent).toBeGreaterThan(0);
     const inertia = drive.rotorInertia + load.inertia(0) / (lever ** 2 * train.efficiency);
     const wanted = (2000 * (Math.PI / 30)) / motor.polePairs!;
     expect(check(plan, 'starts-loaded')!.multiple).toBeCloseTo((spare * 0.3) / (inertia * wanted), 6);
