@@ -103,8 +103,11 @@ export const swing: JobKindSpec<SwingJob, ArmOutput> = {
   outputTitle: 'Arm',
   outputWord: 'torque',
   outputDetail: (path) => say`${figureText(path, 'output.armLength', 'length')} long`,
+  // Where something hangs at its tip, that decides more than the angles do, and the strip has room for one of them.
   detail: (path) =>
-    say`${figureText(path, 'output.armMass', 'mass')}${(path.figures['job.payload']?.value ?? 0) > 0 ? say` and ${figureText(path, 'job.payload', 'mass')} at its tip` : ''}, ${figureText(path, 'job.from', 'angle')} to ${figureText(path, 'job.to', 'angle')}`,
+    (path.figures['job.payload']?.value ?? 0) > 0
+      ? say`${figureText(path, 'output.armMass', 'mass')}, tip ${figureText(path, 'job.payload', 'mass')}`
+      : say`${figureText(path, 'output.armMass', 'mass')}, ${figureText(path, 'job.from', 'angle')} to ${figureText(path, 'job.to', 'angle')}`,
   terms: {
     radius: () => num(1),
     hold: (path, place) => {
