@@ -116,7 +116,7 @@ test('what cannot be right beside another figure is refused, and the last good p
   const stall = page.getByRole('textbox', { name: 'stall current' });
   await stall.fill('1 A');
   await stall.press('Enter');
-  await expect(page.getByText(/stall current 1 A must be greater than free current/)).toBeVisible();
+  await expect(page.getByText(/held it draws more than turning freely, not 1 A and 2\.2 A/)).toBeVisible();
   await expect(page.getByTestId('answer')).toContainText('1.20×');
   await stall.press('Escape');
   await expect(stall).toHaveValue(/^118/);

@@ -11,7 +11,7 @@ import { resolvePath } from '../../path/resolve/resolvePath.js';
 import { applyChanges, type Change } from '../../plan/document/change.js';
 import { mechanismById } from '../../plan/document/place.js';
 import { currentChoice, type Mechanism, type Plan } from '../../plan/document/plan.js';
-import { totalChanges } from '../shortlist/trial.js';
+import { stays, totalChanges } from '../shortlist/trial.js';
 import { digits } from '../../plan/words/show.js';
 import { designOf } from './place.js';
 
@@ -155,7 +155,7 @@ function changesTo(plan: Plan, mechanism: Mechanism, path: AnyPath, total: numbe
 /** What the stages that stay give of the total. */
 function keptOf(mechanism: Mechanism, path: AnyPath): number {
   return currentChoice(mechanism).stages.reduce(
-    (all, { kind }, i) => (kind === 'screw' || kind === 'worm' ? all * path.train.stages[i]!.ratio : all),
+    (all, stage, i) => (stays(stage) ? all * path.train.stages[i]!.ratio : all),
     1,
   );
 }
@@ -163,9 +163,8 @@ function keptOf(mechanism: Mechanism, path: AnyPath): number {
 /** Nothing between the motor and what it turns but a screw or a worm. */
 function direct(plan: Plan, mechanismId: string): readonly Change[] {
   const { choice, choiceAt } = designOf(plan, mechanismId);
-  const kept = choice.stages.filter(({ kind }) => kind === 'screw' || kind === 'worm');
   return [
-    { at: [...choiceAt, 'stages'], to: kept },
+    { at: [...choiceAt, 'stages'], to: choice.stages.filter(stays) },
     { at: [...choiceAt, 'tuning'], to: undefined },
   ];
 }

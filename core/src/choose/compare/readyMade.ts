@@ -7,6 +7,7 @@ import { MOST } from '../../plan/document/most.js';
 import { mechanismById } from '../../plan/document/place.js';
 import { countOf, dcDriveOf, type Plan } from '../../plan/document/plan.js';
 import type { Stage } from '../../plan/document/stage.js';
+import { foundWords } from '../shortlist/adopt.js';
 import { anotherMachine } from './anotherMachine.js';
 import { motorCounts } from './counts.js';
 import { withGear } from './gearOverJobs.js';
@@ -100,14 +101,16 @@ const geared = (plan: Plan, mechanismId: string, { changes }: Pick<Variant, 'cha
 /** The best pair of the other type by the first school's weights. */
 function* bestOfType(
   plan: Plan,
-  { mechanism }: Design,
+  { mechanism, choice }: Design,
   jobId: string,
   shelf: readonly Shelved[],
   type: 'brushed' | 'brushless',
 ): Generator<unknown, Other | undefined> {
   const candidates = candidatesFor(plan, mechanism.id, jobId, shelf);
   const scores = yield* scoreCard(plan, mechanism.id, jobId, candidates);
-  return rankScores(scores, WEIGHT_SETS[0]!.weights).find((one) => one.type === type && one.id !== 'own');
+  const best = rankScores(scores, WEIGHT_SETS[0]!.weights).find((one) => one.type === type && one.id !== 'own');
+  const { motors } = dcDriveOf(choice);
+  return best && { name: foundWords({ motors, motor: best.motor, total: best.total }), changes: best.changes };
 }
 
 /** The same can with half the turns, geared as suits it. */

@@ -116,7 +116,9 @@ export interface Candidate {
 /** What a candidate measures on this job, and its scores 0…1; a score is absent where a figure is missing. */
 export interface CandidateScore {
   readonly id: string;
+  /** Motor and controller; and the motor alone. */
   readonly name: string;
+  readonly motor: string;
   readonly type: MotorPart['type'];
   readonly changes: readonly Change[];
   /** Over all jobs. */
@@ -275,6 +277,7 @@ function scored(measured: readonly MeasuredPair[]): readonly CandidateScore[] {
     return {
       id: candidate.id,
       name: `${motor.name} + ${candidate.controller.name}`,
+      motor: motor.name,
       type: motor.type,
       changes,
       headline,

@@ -71,6 +71,10 @@ export interface VariantResult {
   readonly price?: number;
 }
 
+/** Notes that stand beside each other; `undefined` where there is none. */
+export const joinedNotes = (...notes: readonly (string | undefined)[]): string | undefined =>
+  notes.filter((note) => note !== undefined).join('; ') || undefined;
+
 /** Judges a variant over all jobs of the mechanism; the numbers are those of one job. */
 export function compareVariant(plan: Plan, mechanismId: string, jobId: string, variant: Variant): VariantResult {
   const { changes, note } = withGear(plan, mechanismId, variant);
@@ -83,7 +87,7 @@ export function compareVariant(plan: Plan, mechanismId: string, jobId: string, v
     id: variant.id,
     label: variant.label,
     changes,
-    note: [variant.note, note].filter(Boolean).join('; ') || undefined,
+    note: joinedNotes(variant.note, note),
     headline,
     total: path.train.total,
     parts: partsOf(path),

@@ -1,6 +1,6 @@
 import { constantsOf } from '../../judge/sizing/constantsOf.js';
 import { fullVoltage } from '../../models/pack/pack.js';
-import type { DcPath } from '../../path/powerpath/path.js';
+import { motorSpeed, type DcPath } from '../../path/powerpath/path.js';
 import { resolveDcPath } from '../../path/resolve/resolvePath.js';
 import type { Change } from '../../plan/document/change.js';
 import { packIdOf, packPartOf } from '../../plan/document/packPart.js';
@@ -10,7 +10,7 @@ import { digits } from '../../plan/words/show.js';
 import { motorChanges } from './motorChanges.js';
 import { designOf } from './place.js';
 import { rewoundPart } from './rewoundPart.js';
-import type { Variant } from './variant.js';
+import { joinedNotes, type Variant } from './variant.js';
 
 /** Share of its free speed a motor turns at while it works, typical. */
 export const WORKING_SPEED_SHARE = 0.8;
@@ -30,6 +30,18 @@ export interface VoltsAndSpeed {
 export function windingFor(happySpeed: number, volts: number, outputSpeed: number): VoltsAndSpeed {
   return { kv: happySpeed / (WORKING_SPEED_SHARE * volts), total: happySpeed / outputSpeed };
 }
+
+/**
+ * The job that turns a mechanism's motor fastest at work: a winding must do that one, too.
+ *
+ * @example fastestWork(plan, 'lift').job.id //=> 'raise'
+ */
+export const fastestWork = (plan: Plan, mechanismId: string): DcPath => {
+  const { mechanism } = designOf(plan, mechanismId);
+  return mechanism.jobs
+    .map(({ id }) => resolveDcPath(plan, mechanism, id))
+    .reduce((one, other) => (motorSpeed(other, other.asked.speed) > motorSpeed(one, one.asked.speed) ? other : one));
+};
 
 /** Cells around those of a pack: fewer and more, up to twice as many. */
 const CELLS = [
@@ -77,7 +89,7 @@ export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fas
       changes: [cells],
       gear: path.train.total * ratio,
       asAsked,
-      note: joined(ended, tooFast(path, ratio, fastest)),
+      note: joinedNotes(ended, tooFast(path, ratio, fastest)),
     };
     if (part?.kind !== 'motor' || !constants) return [deeper];
     const turns = `${digits(ratio, 3)} × the turns`;
@@ -96,9 +108,6 @@ function countsAbout(now: number, bench: boolean): readonly number[] {
   const counts = bench ? SET_TO.map((step) => now * step) : CELLS.map((of) => Math.round(of(now)));
   return [...new Set(counts)].filter((count) => count > 0).sort((a, b) => a - b);
 }
-
-const joined = (...notes: readonly (string | undefined)[]): string | undefined =>
-  notes.filter((note) => note !== undefined).join('; ') || undefined;
 
 function endedBy({ controller }: DcPath, full: number): string | undefined {
   const { highestVoltage } = controller;

@@ -49,7 +49,7 @@ const OPEN = 's1';
 const WHATEVER_THE_TOTAL: readonly CheckId[] = ['motor-kind', 'volts-full'];
 
 /** What stays behind an open ratio: a screw or a worm belongs to what it moves. */
-const stays = ({ kind }: Stage): boolean => kind === 'screw' || kind === 'worm';
+export const stays = ({ kind }: Stage): boolean => kind === 'screw' || kind === 'worm';
 
 /**
  * Whether a search may choose the total at all.

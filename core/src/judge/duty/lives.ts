@@ -1,4 +1,5 @@
 import { amount, say, type Words } from '../../plan/words/phrase.js';
+import type { AnyPath } from '../../path/powerpath/anyPath.js';
 import type { DcPath } from '../../path/powerpath/path.js';
 import type { Run } from '../motion/run.js';
 import { dayOf, runTimeOf } from './day.js';
@@ -11,7 +12,22 @@ import { dayOf, runTimeOf } from './day.js';
  */
 export function windingWords(celsius: number, limit: number, after?: number): Words {
   if (!(celsius > limit)) return say`${amount(celsius, 'temperature')}`;
-  return after === undefined ? 'burns out' : say`burns out after ${amount(after, 'time')}`;
+  return after === undefined ? 'burns out' : burnsOutWords(after);
+}
+
+/** "burns out after 51 s" */
+export const burnsOutWords = (after: number): Words => say`burns out after ${amount(after, 'time')}`;
+
+/** What the winding of a path's motors stands, °C. */
+export function windingLimitOf(path: AnyPath): number {
+  switch (path.machine) {
+    case 'dc':
+      return path.motor.thermal.windingLimit;
+    case 'step':
+      return path.step.thermal.windingLimit;
+    case 'servo':
+      return path.servo.thermal.windingLimit;
+  }
 }
 
 /** When a winding burns out at a job, s; ∞ where it lives through the matches. Nothing where its heat is not known. */

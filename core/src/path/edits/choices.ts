@@ -2,6 +2,7 @@ import { applyChanges, type Change } from '../../plan/document/change.js';
 import { LONGEST_NAME, MOST } from '../../plan/document/most.js';
 import { mechanismAt, mechanismById } from '../../plan/document/place.js';
 import { currentChoice, type Choice, type Mechanism, type Plan } from '../../plan/document/plan.js';
+import { valueAt } from '../../plan/document/valueAt.js';
 import { withoutUnused } from './unused.js';
 
 /**
@@ -36,16 +37,9 @@ export function besideChoice(
     throw new Error(`${MOST.choices} choices are kept side by side: remove one first`);
   const at = [...mechanismAt(plan, mechanism.id), 'choices', mechanism.choices.length];
   return [
-    ...changes.filter((change) => change.at[0] !== 'mechanisms' && !isThere(plan, change.at)),
+    ...changes.filter((change) => change.at[0] !== 'mechanisms' && valueAt(plan, change.at) === undefined),
     { at, to: { ...made, id: freshLetter(mechanism) } satisfies Choice },
   ];
-}
-
-/** Whether something stands at a place already. */
-function isThere(plan: Plan, at: Change['at']): boolean {
-  let found: unknown = plan;
-  for (const key of at) found = (found as Readonly<Record<string | number, unknown>> | undefined)?.[key];
-  return found !== undefined;
 }
 
 /**

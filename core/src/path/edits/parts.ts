@@ -2,6 +2,7 @@ import { applyChanges, type Change } from '../../plan/document/change.js';
 import { freshId } from '../../plan/document/freshId.js';
 import type { Part, PartCopy } from '../../plan/document/part.js';
 import type { Place } from '../../plan/document/place.js';
+import { valueAt } from '../../plan/document/valueAt.js';
 import type { MachineDrive, Plan } from '../../plan/document/plan.js';
 import { withoutUnused } from './unused.js';
 
@@ -44,9 +45,3 @@ function ofTheOldOne(plan: Plan, at: Place, part: Part): readonly Change[] {
 }
 
 const kindOf = (plan: Plan, id: string): Part['kind'] | undefined => plan.parts[id]?.part.kind;
-
-function valueAt(plan: Plan, at: Place): unknown {
-  let found: unknown = plan;
-  for (const key of at) found = (found as Readonly<Record<string | number, unknown>> | undefined)?.[key];
-  return found;
-}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits } from '@rough-gear/core';
+import { digits, windingLimitOf } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useChartInk, MONO, SANS } from '../../composables/useChartInk.js';
 import { useDisplay } from '../../composables/useDisplay.js';
@@ -187,19 +187,13 @@ const atRail = computed(() => {
   const rail = run.value?.rail;
   return rail ? `, ${show(rail.energy, 'energy')} and ${show(rail.leastVoltage, 'voltage')} at the rail` : '';
 });
-/** What its winding stands, °C. */
-const windingLimit = computed(() => {
-  const there = path.value;
-  if (there.machine === 'dc') return there.motor.thermal.windingLimit;
-  return there.machine === 'step' ? there.step.thermal.windingLimit : there.servo.thermal.windingLimit;
-});
 const caption = computed(() => {
   const data = run.value;
   if (!data) return '';
   const heat =
     data.windingTemperature === undefined
       ? ''
-      : data.windingTemperature > windingLimit.value
+      : data.windingTemperature > windingLimitOf(path.value)
         ? ' · the winding burns out in it'
         : ` · winding ${show(data.windingTemperature, 'temperature')} after it`;
   return `${how.value} · ${show(data.packEnergy, 'energy')} from the pack${atRail.value} · ${show(data.rmsMotorCurrent, 'current')} rms in each motor${heat}`;

@@ -1,7 +1,7 @@
 import { BRUSH_SPREAD } from '../../../models/motor/brushes.js';
 import { brushesLast } from '../../duty/brushes.js';
 import { dayOf } from '../../duty/day.js';
-import { burnsOutAfter, lastsThrough, windingWords } from '../../duty/lives.js';
+import { burnsOutAfter, burnsOutWords, lastsThrough } from '../../duty/lives.js';
 import { RUN_NEEDS } from '../../motion/needs.js';
 import type { DcPath } from '../../../path/powerpath/path.js';
 import { SEASON_MATCHES } from '../../duty/season.js';
@@ -33,7 +33,7 @@ export const brushWear: CheckRule<DcPath> = {
       return {
         outcome: { note: true },
         asked: counted(goes, 'go', 'goes'),
-        there: burns === Infinity ? 'does not arrive' : windingWords(Infinity, 0, burns),
+        there: burns === Infinity ? 'does not arrive' : burnsOutWords(burns),
         sentence:
           burns === Infinity
             ? 'The job is not done: how long its brushes would last at it means nothing.'

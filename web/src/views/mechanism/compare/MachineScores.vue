@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  affordable,
   DECIDING_FACTORS,
   digits,
   likeInCan,
@@ -52,7 +53,7 @@ const measured = useScores(
 );
 const ranked = computed(() => rankScores(measured.value, weights.value));
 const within = ({ changes, numbers: { price } }: CandidateScore): boolean =>
-  changes.length === 0 || most.value === undefined || (price !== undefined && price <= most.value.si);
+  changes.length === 0 || affordable(price, most.value);
 const card = computed(() => ranked.value.filter(within));
 const over = computed(() => ranked.value.length - card.value.length);
 const speedUnit = computed(() => outputUnits(path.value).speed);
@@ -150,7 +151,7 @@ const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 
           <th scope="row" class="py-1 text-left align-top font-normal">over all jobs</th>
           <td v-for="score in card" :key="score.id" class="pl-3 align-top text-xs">
             <FirstToGive :headline="score.headline" />
-            <span class="figures block text-second">{{ show(score.total, 'ratio') }}</span>
+            <span v-if="!score.note" class="figures block text-second">{{ show(score.total, 'ratio') }}</span>
             <span v-if="score.note" class="block text-gives">{{ score.note }}</span>
             <button v-if="score.changes.length > 0" type="button" class="act min-h-6" @click="take(score)">
               Try it

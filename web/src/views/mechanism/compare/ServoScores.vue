@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  affordable,
   METAL_RANKS,
   SERVO_DECIDING,
   SERVO_FACTORS,
@@ -51,8 +52,7 @@ const partOf = (score: ServoScore): ServoPart | undefined =>
 const MOST = 7;
 /** Money for one; what is not known is over it. */
 const most = ref<Quantity>();
-const within = ({ id, numbers: { price } }: ServoScore): boolean =>
-  id === 'own' || most.value === undefined || (price !== undefined && price <= most.value.si);
+const within = ({ id, numbers: { price } }: ServoScore): boolean => id === 'own' || affordable(price, most.value);
 const card = computed(() =>
   servoScores(plan.value, mechanism.value.id, jobId.value, shelf.value.parts, rank.value)
     .map((score) => {

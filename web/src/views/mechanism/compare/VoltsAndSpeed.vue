@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import {
+  fastestWork,
   freeSpeedAt,
   motorSpeed,
-  resolveDcPath,
   voltVariants,
   windingFor,
-  type DcPath,
   type Quantity,
   type VariantResult,
 } from '@rough-gear/core';
@@ -24,15 +23,9 @@ const { show } = useDisplay();
 const happy = ref<Quantity>();
 const fastest = ref<Quantity>();
 const volts = computed(() => path.value.drive.restVoltage);
-/** The job that turns the motor fastest: a winding must do that one too. */
-const fastestJob = computed(() =>
-  mechanism.value.jobs
-    .map(({ id }) => resolveDcPath(plan.value, mechanism.value, id))
-    .reduce((one, other) => (workingSpeed(other) > workingSpeed(one) ? other : one)),
-);
-const workingSpeed = (of: DcPath): number => motorSpeed(of, of.asked.speed);
+const fastestJob = computed(() => fastestWork(plan.value, mechanism.value.id));
 /** What it turns at now in that job, unless a speed was given. */
-const speed = computed(() => happy.value?.si ?? workingSpeed(fastestJob.value));
+const speed = computed(() => happy.value?.si ?? motorSpeed(fastestJob.value, fastestJob.value.asked.speed));
 const found = computed(() => {
   const { asked, radius } = fastestJob.value;
   return windingFor(speed.value, volts.value, asked.speed / radius);

@@ -43,10 +43,10 @@ const ideas = computed(() =>
             <VerdictRing :verdict="one.headline.verdict" :size="12" class="mr-1 inline-block align-[-2px]" />
             {{ verdictText(one.headline) }}, {{ headlineText(one.headline) }}
           </td>
-          <td class="figures pr-3 text-right">
+          <td class="figures pr-3 text-right whitespace-nowrap">
             {{ one.top === undefined ? '–' : show(one.top, outputUnits(path).speed, 3) }}
           </td>
-          <td v-for="want in SHOWN" :key="want" class="figures pr-3 text-right">
+          <td v-for="want in SHOWN" :key="want" class="figures pr-3 text-right whitespace-nowrap">
             {{ wantShown(want, one.figures, path, show) }}
           </td>
         </tr>
