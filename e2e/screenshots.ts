@@ -118,6 +118,8 @@ for (const shot of SHOTS) {
   });
   await settled(page, 700);
   await shot.prepare?.(page);
+  // Matches and wires are judged beside the screen: a picture shows the verdict, not the wait for it.
+  await page.waitForFunction(() => !/looking …|Looking at the whole robot/.test(document.body.innerText));
   // What was said for a moment is no part of the view.
   await page.waitForFunction(() => document.querySelector('[data-sonner-toast]') === null);
   await settled(page);
