@@ -361,6 +361,20 @@ describe('side by side', () => {
     },
   );
 
+  it('shows none at nothing: what is too fast for its volts says how much of the speed it keeps', () => {
+    for (const machine of ['step', 'step-servo'] as const) {
+      const { headline } = through(anotherMachine(heron, 'lift', machine, shelf));
+      expect(headline.multiple ?? 1, machine).toBeGreaterThan(0.01);
+    }
+    const at = heron.mechanisms.findIndex(({ id }) => id === 'turntable');
+    const hurried = withChange(heron, ['mechanisms', at, 'jobs', 0, 'time'], typed(0.05));
+    const { rungs } = evaluateMechanism(hurried, mechanismOf(hurried, 'turntable')).jobs[0]!.ladders.working;
+    const pullOut = rungs.find(({ id }) => id === 'pull-out')!;
+    expect(pullOut.shortfall?.kind).toBe('too slow');
+    expect(pullOut.multiple!).toBeGreaterThan(0);
+    expect(pullOut.multiple!).toBeLessThan(1);
+  });
+
   it('says that none passes where none does, and shows the best with what fails', () => {
     const lift = heron.mechanisms.findIndex(({ id }) => id === 'lift');
     const heavy = withChange(heron, ['mechanisms', lift, 'jobs', 0, 'mass'], typed(400));

@@ -41,8 +41,11 @@ function ramped(holds: (times: number) => boolean): number {
   return low;
 }
 
-/** Whether a stepping motor bears so many times the force of its job, at rest with its acceleration or along the way. */
-function stepHolds(path: StepPath, situation: 'starting' | 'working'): (times: number) => boolean {
+/**
+ * Whether a stepping motor bears so many times the force of its job, at rest with its acceleration or along the way; `turning`
+ * is the speed at which its torque is asked, where that is not the job's.
+ */
+function stepHolds(path: StepPath, situation: 'starting' | 'working', turning?: number): (times: number) => boolean {
   const { load, asked, train, radius, motors, step, commanded } = path;
   const lever = train.total / radius;
   const [v, a] = situation === 'starting' ? [0, commanded.acceleration] : [commanded.speed, 0];
@@ -51,7 +54,8 @@ function stepHolds(path: StepPath, situation: 'starting' | 'working'): (times: n
   const shock = situation === 'starting' ? asked.shock : 1;
   const recovery = situation === 'working' ? (asked.recovery ?? 0) : 0;
   const coarse = situation === 'starting' ? (step.microsteps < 2 ? Math.SQRT1_2 : step.microsteps < 4 ? 0.92 : 1) : 1;
-  const gives = step.motor.loop === 'open' ? stepperGives(path, v * lever) * coarse : servoMotorGives(path, v * lever);
+  const omega = (turning ?? v) * lever;
+  const gives = step.motor.loop === 'open' ? stepperGives(path, omega) * coarse : servoMotorGives(path, omega);
   return (times) => {
     const force = times * (shock * own + recovery);
     const torque = force / (motors * lever * train.efficiency) + step.rotorInertia * lever * a;
@@ -107,9 +111,14 @@ describe('a stepping motor', () => {
           // What starts too slowly is borne whole at the acceleration that it reaches; what stalls not even at none.
           const { shortfall, multiple } = rung;
           const slowly = shortfall?.kind === 'starts slowly';
-          const acceleration = slowly ? shortfall.acceleration : shortfall ? 0 : path.commanded.acceleration;
-          const found = ramped(stepHolds({ ...path, commanded: { ...path.commanded, acceleration } }, situation));
-          const expected = slowly ? 1 : multiple;
+          const stalls = shortfall?.kind === 'stalls';
+          const acceleration = slowly ? shortfall.acceleration : stalls ? 0 : path.commanded.acceleration;
+          // Past the speed at which its torque ends the load is borne whole up to that speed; what stalls bears it at none.
+          const tooSlow = shortfall?.kind === 'too slow';
+          const turning = tooSlow ? shortfall.speed : stalls && situation === 'working' ? 0 : undefined;
+          const commanded = { ...path.commanded, acceleration };
+          const found = ramped(stepHolds({ ...path, commanded }, situation, turning));
+          const expected = slowly || tooSlow ? 1 : multiple;
           expect(Math.abs(found - expected), `${mechanism.id} ${situation}`).toBeLessThan(2e-3 * Math.max(1, expected));
           compared++;
         }

@@ -49,7 +49,7 @@ export function* anotherMachine(
     applyChanges(applyChanges(plan, changes), putInForce(plan, mechanismId, letter));
   yield 0;
   let changes: readonly Change[] = before;
-  if (currentOf(inForce(before), mechanismId).drive.kind === 'dc')
+  if (currentOf(inForce(before), mechanismId).drive.kind !== 'servo')
     changes = [...before, ...gearOverJobs(inForce(before), mechanismId).changes];
   const idea = inForce(changes);
   let none: number | undefined;

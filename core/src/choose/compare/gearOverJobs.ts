@@ -61,7 +61,7 @@ const DEEPEST = 1000;
 /**
  * The total with which a drive does all jobs of its mechanism best, from 1:1 on: the best verdict, then the greatest of the
  * least multiples. The stage that moves makes it in whole teeth; what that cannot reach becomes an open ratio, and at 1:1 the
- * stages go. The mechanism turns by a plain motor.
+ * stages go. A servo has its gears within it: its mechanism has no total to choose.
  *
  * @example gearOverJobs(plan, 'lift').total //=> 9.75
  */

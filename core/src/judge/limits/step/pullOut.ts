@@ -15,6 +15,7 @@ export const pullOut = stepLimit({
   id: 'pull-out',
   name: 'pull-out torque',
   subject: 'The stepper’s pull-out torque',
+  slows: true,
   wants: 2,
   goodFirst: false,
   situations: ['starting', 'working'],

@@ -24,6 +24,7 @@ export const peakTorque = stepLimit({
   id: 'peak-torque',
   name: 'peak torque',
   subject: 'The step servo’s peak torque',
+  slows: true,
   wants: 1.5,
   goodFirst: false,
   situations: SITUATIONS,
