@@ -3,6 +3,7 @@ import { chromium, type Page } from '@playwright/test';
 import { planIdOf } from './fixtures.js';
 import { TestServer } from './server.js';
 import { settled } from './settled.js';
+import { desk } from './ways.js';
 
 /** `npm run screenshots`: one current picture of each main view, from the demo, into docs/screenshots. */
 interface Shot {
@@ -45,8 +46,8 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'mast-lift', path: '/lift/motor' },
   { name: 'capstan-climb', path: '/climb/output' },
-  { name: 'train-stages', path: '/lift/s2?train=stages' },
-  { name: 'train-layout', path: '/drive/s2?train=layout' },
+  { name: 'train-stages', path: '/lift/s2?desk=teeth&page=stages' },
+  { name: 'train-layout', path: '/drive/s2?desk=teeth&page=layout' },
   { name: 'order-sheet', path: '/paper/order' },
   { name: 'pit', path: '/pit', size: { width: 390, height: 844 } },
   {
@@ -60,17 +61,17 @@ const SHOTS: readonly Shot[] = [
   { name: 'shelf', path: '/shelf/motor/motor-brushed-64' },
   {
     name: 'shortlist',
-    path: '/thrower/motor?choose=shortlist',
+    path: '/thrower/motor?desk=shortlist',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Search', exact: true }).click();
       await page.getByTestId('fallen').getByText('tried:').waitFor({ timeout: 90_000 });
       await page.getByTestId('found').getByRole('button').first().click();
-      await page.getByRole('group', { name: 'Page of choosing' }).scrollIntoViewIfNeeded();
+      await page.getByRole('navigation', { name: 'Desks' }).scrollIntoViewIfNeeded();
     },
   },
   {
     name: 'side-by-side',
-    path: '/lift/motor?choose=side',
+    path: '/lift/motor?desk=side',
     prepare: async (page) => {
       await page.getByRole('button', { name: 'One or two motors?' }).click();
       await page.getByRole('button', { name: 'Chain, or a wide belt?' }).click();
@@ -79,7 +80,7 @@ const SHOTS: readonly Shot[] = [
   },
   {
     name: 'reasons',
-    path: '/lift/motor?choose=side',
+    path: '/lift/motor?desk=side',
     prepare: async (page) => {
       const columns = page.getByTestId('columns').getByRole('region');
       for (const [index, why] of [
@@ -90,7 +91,7 @@ const SHOTS: readonly Shot[] = [
         await page.getByRole('textbox', { name: 'why this one' }).fill(why);
         await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
       }
-      await page.getByRole('group', { name: 'Page of choosing' }).getByRole('button', { name: 'Reasons' }).click();
+      await desk(page, 'Reasons').click();
       await settled(page, 1500);
     },
   },

@@ -97,8 +97,17 @@ function findFaults(): readonly string[] {
   /** Something else lies over the place where two texts would cross. */
   function covered(a: Box, b: Box): boolean {
     const x = (Math.max(a.left, b.left) + Math.min(a.right, b.right)) / 2;
-    const y = (Math.max(a.top, b.top) + Math.min(a.bottom, b.bottom)) / 2;
-    if (x < 0 || y < 0 || x > innerWidth || y > innerHeight) return false;
+    const middle = (Math.max(a.top, b.top) + Math.min(a.bottom, b.bottom)) / 2;
+    // Only what is in the window can be asked for what lies where.
+    const at = scrollY;
+    if (middle < 0 || middle > innerHeight) scrollBy({ top: middle - innerHeight / 2, behavior: 'instant' });
+    const y = middle - (scrollY - at);
+    const lies = x >= 0 && y >= 0 && x <= innerWidth && y <= innerHeight && liesOver(a, b, x, y);
+    scrollTo({ top: at, behavior: 'instant' });
+    return lies;
+  }
+
+  function liesOver(a: Box, b: Box, x: number, y: number): boolean {
     const over = (box: Box) => {
       const stack = document.elementsFromPoint(x, y);
       const mine = stack.findIndex((one) => one === box.element || box.element.contains(one));

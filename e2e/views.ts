@@ -1,5 +1,6 @@
 import type { Mechanism, Plan } from '@rough-gear/core';
 import type { Page } from '@playwright/test';
+import { desk } from './ways.js';
 
 /**
  * Every view, panel, dialog and chart that is walked: what stands on a page by itself is found from the plan and from the
@@ -143,6 +144,7 @@ export const BENCH: Walk = {
   ownServer: true,
   views: [
     by('/bench'),
+    by(':heron/bench'),
     ...['01', '03', '04', '06', '07', '08', '09', '10', '11', '12'].map((number) =>
       at(`trial ${number}`, trial(number), [], seen('found')),
     ),
@@ -178,7 +180,7 @@ export const WHOLE_ROBOT: Walk = {
   ],
 };
 
-const COMPARED = ['How many', 'Which winding', 'Volts and speed', 'Brushed or brushless', 'Two kinds mixed'];
+const COMPARED = ['counts', 'windings', 'volts', 'brushes', 'mixed'];
 
 export const PANELS: Walk = {
   name: 'pages of panels',
@@ -191,7 +193,7 @@ export const PANELS: Walk = {
     ),
     at('at one speed', ':heron/climb/controller', ['At one speed'], seen('at-speed')),
     ...['hoist', 'turntable', 'grip'].map((mechanism) =>
-      at(`wiring of ${mechanism}`, `:heron/${mechanism}/motor`, ['Wiring'], seen('wires')),
+      at(`wires of ${mechanism}`, `:heron/${mechanism}/motor?desk=wires`, [], seen('wires')),
     ),
     at('mends', ':heron/climb/output', [], (page) => page.getByTestId('mends').getByRole('button').first().waitFor()),
     by(':heron/lift/motor', 'table'),
@@ -201,17 +203,22 @@ export const PANELS: Walk = {
   ],
 };
 
+const ROBOT_MENU = /: other robots, book, revisions/;
+const MECHANISM_MENU = /: rename, duplicate, remove/;
+
 export const DIALOGS: Walk = {
   name: 'what opens over a mechanism',
   views: [
-    ...['How far they vary', 'Revisions', 'Shortcuts', 'Try another machine', 'Add a mechanism'].map((name) =>
-      by(':heron/lift/motor', name),
-    ),
+    ...['How far they vary', 'Help', 'Add a mechanism'].map((name) => by(':heron/lift/motor', name)),
+    by(':heron/lift/motor', ROBOT_MENU),
+    by(':heron/lift/motor', MECHANISM_MENU),
+    ...['Revisions', 'Rename'].map((name) => by(':heron/lift/motor', ROBOT_MENU, name)),
+    by(':heron/lift/motor?desk=side', 'Try another machine'),
     at('parts of the plan', ':heron/lift/motor', [/^Parts, 1 newer/], seen('plan-parts')),
     at('motors of the shelf', ':heron/lift/motor', [/^Change$/], seen('shelf-parts')),
     at('controllers of the shelf', ':heron/lift/controller', [/^Change$/], seen('shelf-parts')),
     by(':heron/lift/load', 'Add a job'),
-    ...COMPARED.map((tab) => by(':heron/lift/motor', 'Compare', tab)),
+    ...COMPARED.map((page) => by(`:heron/lift/motor?desk=compare&page=${page}`)),
     at('steppers compared', ':heron/turntable/motor', ['Compare'], seen('step-machines')),
     at('servos compared', ':heron/grip/motor', ['Compare'], seen('servo-scores')),
   ],
@@ -220,14 +227,14 @@ export const DIALOGS: Walk = {
 export const TRAIN: Walk = {
   name: 'pages of a train',
   views: inside(
-    'The train',
-    ...['stages', 'lengths', 'ways', 'layout'].map((train) => by(`:heron/lift/s2?train=${train}`)),
-    by(':heron/lift/s2?train=layout', 'Side view'),
-    by(':heron/lift/s2?train=layout', 'Unfolded'),
-    by(':heron/drive/s2?train=layout'),
-    by(':heron/drive/s2?train=layout', 'Unfolded'),
-    at('trains found', ':heron/lift/s2?train=find', ['Find trains'], seen('trains')),
-    at('a belt', ':heron/thrower/s1?train=lengths', [], seen('belt-notes')),
+    'Teeth',
+    ...['stages', 'lengths', 'ways', 'layout'].map((train) => by(`:heron/lift/s2?desk=teeth&page=${train}`)),
+    by(':heron/lift/s2?desk=teeth&page=layout', 'Side view'),
+    by(':heron/lift/s2?desk=teeth&page=layout', 'Unfolded'),
+    by(':heron/drive/s2?desk=teeth&page=layout'),
+    by(':heron/drive/s2?desk=teeth&page=layout', 'Unfolded'),
+    at('trains found', ':heron/lift/s2?desk=teeth&page=find', [], seen('trains')),
+    at('a belt', ':heron/thrower/s1?desk=teeth&page=lengths', [], seen('belt-notes')),
   ),
 };
 
@@ -236,31 +243,30 @@ const WANTED = '0.7 m/s';
 
 export const CHOOSING: Walk = {
   name: 'pages of choosing',
-  views: inside(
-    'Choosing',
-    ...['ratio', 'speed', 'side', 'shortlist', 'reasons'].map((choose) => by(`:heron/lift/motor?choose=${choose}`)),
-    by(':heron/turntable/motor?choose=side'),
+  views: [
+    ...['ratio', 'speed', 'side', 'shortlist', 'reasons'].map((one) => by(`:heron/lift/motor?desk=${one}`)),
+    by(':heron/turntable/motor?desk=side'),
     {
-      ...at('for a speed', ':heron/lift/motor?choose=speed', [], async (page) => {
+      ...at('for a speed', ':heron/lift/motor?desk=speed', [], async (page) => {
         await page.getByRole('textbox', { name: 'at full effort, under its load' }).fill(WANTED);
         await page.getByTestId('geared').waitFor({ timeout: 60_000 });
       }),
       typed: WANTED,
     },
-    at('two ideas side by side', ':heron/lift/motor?choose=side', ['One or two motors?'], seen('differences')),
+    at('two ideas side by side', ':heron/lift/motor?desk=side', ['One or two motors?'], seen('differences')),
     {
-      ...at('a reason', ':heron/lift/motor?choose=side', [], async (page) => {
+      ...at('a reason', ':heron/lift/motor?desk=side', [], async (page) => {
         await page.getByRole('button', { name: 'Put in force' }).first().click();
         await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
-        await page.getByRole('group', { name: 'Page of choosing' }).getByRole('button', { name: 'Reasons' }).click();
+        await desk(page, 'Reasons').click();
       }),
       asWritten: true,
     },
-    at('found', ':heron/intake/motor?choose=shortlist', ['Search'], async (page) => {
+    at('found', ':heron/intake/motor?desk=shortlist', ['Search'], async (page) => {
       await page.getByTestId('found').getByRole('button').first().click({ timeout: 60_000 });
       await page.getByTestId('fallen').getByText('tried:').waitFor({ timeout: 60_000 });
     }),
-  ),
+  ],
 };
 
 export const WALKS: readonly Walk[] = [PAGES, PAPER_AND_PIT, BENCH, WHOLE_ROBOT, PANELS, DIALOGS, TRAIN, CHOOSING];

@@ -93,7 +93,10 @@ export async function otherCharts(page: Page): Promise<void> {
 /** Opens what a view is: clicks by name, then what else is to be done there. */
 export async function openView(page: Page, { click = [], then }: View): Promise<void> {
   for (const name of click) {
-    const what = page.getByRole('button', { name, exact: true }).or(page.getByRole('tab', { name, exact: true }));
+    const what = page
+      .getByRole('button', { name, exact: true })
+      .or(page.getByRole('tab', { name, exact: true }))
+      .or(page.getByRole('menuitem', { name, exact: true }));
     // What stands behind the menu of a phone is there once that is open; the rest has to be fetched first.
     const menu = page.getByRole('button', { name: /^Mechanisms of/, expanded: false });
     await what.or(menu).first().waitFor({ timeout: 30_000 });

@@ -144,6 +144,33 @@ describe('a bare number', () => {
     expect(parseQuantity('2', 'length', 'inch', 'in')).toMatchObject({ si: 0.0508, as: '2 in' });
   });
 
+  it.each<[string, Dimension, 'metric' | 'inch', string, number, readonly string[]]>([
+    ['50', 'mass', 'metric', 'kg', 0.4, ['50 g', '50 kg']],
+    ['12', 'mass', 'inch', 'lb', 0.2, ['12 oz', '12 lb']],
+    ['0.05', 'length', 'metric', 'mm', 0.04, ['0.05 m', '0.05 mm']],
+    ['5000', 'charge', 'metric', 'Ah', 64_800, ['5000 mAh', '5000 Ah']],
+    ['600', 'current', 'metric', 'A', 1.8, ['600 mA', '600 A']],
+    ['0.04', 'resistance', 'metric', 'mΩ', 0.05, ['0.04 ohm', '0.04 mΩ']],
+    ['300', 'time', 'metric', 's', 0.5, ['300 ms', '300 s']],
+    ['30', 'torque', 'metric', 'N·m', 0.2, ['30 N·cm', '30 N·m']],
+  ])('far from what stands in the field is asked about: %s, a %s', (typed, dimension, system, unit, near, choices) => {
+    const read = parseQuantity(typed, dimension, system, unit, near);
+    expect(read.ok ? undefined : read.choices).toEqual(choices);
+    for (const choice of choices) expect(parseQuantity(choice, dimension, system, unit, near).ok, choice).toBe(true);
+  });
+
+  it.each<[string, Dimension, string, number]>([
+    ['7', 'mass', 'kg', 0.4],
+    ['1200', 'length', 'mm', 0.022],
+    ['500', 'mass', 'kg', 20],
+    ['0', 'mass', 'kg', 20],
+    ['-3', 'mass', 'kg', 0.02],
+    ['5', 'mass', 'kg', 0],
+    ['90000', 'speed', 'rpm', 100],
+  ])('is not asked about where no unit is nearer: %s, a %s', (typed, dimension, unit, near) => {
+    expect(parseQuantity(typed, dimension, 'metric', unit, near).ok).toBe(true);
+  });
+
   it('gives way to a unit that is typed', () => {
     expect(parseQuantity('2 in', 'length', 'metric', 'mm')).toMatchObject({ si: 0.0508, as: '2 in' });
   });

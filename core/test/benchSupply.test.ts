@@ -76,16 +76,16 @@ describe('a bench supply', () => {
     const silent = on({ voltage: undefined });
     expect(evaluateMechanism(silent, mechanismOf(silent, 'lift')).headline.verdict).toBe('not known');
     expect(voltVariants(on(), 'lift', 'raise').map(({ label }) => label)).toEqual([
-      'set to 6.9 V, geared shallower',
+      'set to 6.9 V, less reduction',
       'set to 6.9 V, 0.5 × the turns',
-      'set to 10.4 V, geared shallower',
+      'set to 10.4 V, less reduction',
       'set to 10.4 V, 0.75 × the turns',
       'as it is, set to 13.8 V',
-      'set to 20.7 V, geared deeper',
+      'set to 20.7 V, more reduction',
       'set to 20.7 V, 1.5 × the turns',
-      'set to 27.6 V, geared deeper',
+      'set to 27.6 V, more reduction',
       'set to 27.6 V, 2 × the turns',
-      'set to 41.4 V, geared deeper',
+      'set to 41.4 V, more reduction',
       'set to 41.4 V, 3 × the turns',
     ]);
     expect([...sameSpeedVariants(on(), 'lift', 'raise', 'top', 1)]).toEqual([]);

@@ -30,8 +30,8 @@ const set = (lever: LeverId, context: LeverContext, value: number): LeverSetting
 
 /** What a lever reads like at a value, rounded away from where it stands. */
 const READINGS: readonly (readonly [lever: LeverId, context: LeverContext, value: number, label: string])[] = [
-  ['deeper', lift, 9.3, 'Gear down to 9.38:1'],
-  ['shallower', lift, 8.3, 'Gear up to 8.25:1'],
+  ['deeper', lift, 9.3, 'More reduction: 9.38:1'],
+  ['shallower', lift, 8.3, 'Less reduction: 8.25:1'],
   ['motors', lift, 1.3, 'One more motor'],
   ['motors', lift, 2.1, 'Three motors in all'],
   ['lighter', lift, 15.9, '20 kg down to 15.5 kg'],

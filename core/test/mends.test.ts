@@ -82,7 +82,7 @@ describe('mends', () => {
     const oneLess = withChange(plan, at, { ...stage, driven: stage.driven - 1 });
     expect(metBy(applied(plan, mend), mechanismOf(applied(plan, mend), 'lift'), target)).toBeGreaterThanOrEqual(1);
     expect(metBy(oneLess, mechanismOf(oneLess, 'lift'), target)).toBeLessThan(1);
-    expect(said(mend.label)).toMatch(/^Gear down to \d+(\.\d+)?:1$/);
+    expect(said(mend.label)).toMatch(/^More reduction: \d+(\.\d+)?:1$/);
   });
 
   it('show the first rung before and after', () => {

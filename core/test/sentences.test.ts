@@ -107,7 +107,7 @@ describe('the answer in a sentence', () => {
     expect(of(heron, 'volts')).toBe(
       'The motor at full volts gives at 269 N, 1.29× the 208 N the job takes; wanted is 1.50×.',
     );
-    expect(of(heron, 'stator')).toBe('The controller’s motor-side limit is out of reach: the volts end first.');
+    expect(of(heron, 'stator')).toBe('The controller’s motor-side limit is not reached: the voltage runs out first.');
     const lacking = withChange(heron, ['parts', 'pack-1', 'part', 'dischargeLimit'], undefined);
     expect(of(lacking, 'discharge')).toBe('The pack’s discharge limit: not known, discharge limit missing.');
   });

@@ -39,6 +39,20 @@ const calm: Plan = {
   day: undefined,
   scripts: heron.scripts!.filter(({ name }) => name === 'calm'),
 };
+
+it('What never gets there in a match is said so, and not 0×', () => {
+  const lift = calm.mechanisms.findIndex(({ id }) => id === 'lift');
+  const heavy = withChange(calm, ['mechanisms', lift, 'jobs', 0, 'mass'], typed(120));
+  const verdict = judged(heavy);
+  const match = verdict.findings.find(({ of }) => of === 'match')!;
+  expect(match).toMatchObject({ verdict: 'gives way', what: 'Mast lift: never there', multiple: undefined });
+  expect(worded(match.sentence, inMetric)).toMatch(
+    /^Mast lift: never there gives first\. The go planned for .* does not get there: stalled\.$/,
+  );
+  for (const { what, sentence } of verdict.findings)
+    expect(`${what} ${worded(sentence, inMetric)}`).not.toMatch(/(?<![\d.])0×/);
+  expect(told(verdict)).not.toMatch(/(?<![\d.])0×/);
+});
 const first = ({ findings }: RobotVerdict): readonly (string | undefined)[] => [
   findings[0]!.of,
   findings[0]!.name,

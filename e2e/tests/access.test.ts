@@ -30,7 +30,7 @@ test.describe('from the start page on', () => {
     await page.keyboard.press('j');
     await expect(page).toHaveURL(/\/climb/);
     await page.keyboard.press('?');
-    await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Help' })).toBeVisible();
     await page.keyboard.press('Escape');
   });
 });
@@ -41,7 +41,7 @@ test('single keys can be switched off, and do nothing inside a field', async ({ 
   await page.keyboard.type('1');
   await expect(page.getByRole('heading', { name: 'Motor', exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Shortcuts' }).click();
+  await page.getByRole('button', { name: 'Help' }).click();
   await page.getByRole('checkbox', { name: 'single-key shortcuts are on' }).uncheck();
   await page.keyboard.press('Escape');
   await page.keyboard.press('1');

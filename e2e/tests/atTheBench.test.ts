@@ -1,4 +1,5 @@
 import { expect, open, test } from '../fixtures.js';
+import { desk } from '../ways.js';
 
 /** Wires, coils, holds and holes: what a builder does with the parts in hand, without paper beside the keyboard. */
 
@@ -11,10 +12,12 @@ test('eight wires joined another way: figures follow, all ways stand side by sid
   await page.getByRole('dialog').getByText('stepper 57 mm, 1.9 N·m, eight wires').click();
   await expect(page.getByRole('textbox', { name: 'rated phase current' })).toHaveValue('2 A');
   await page.getByRole('button', { name: 'Compare', exact: true }).click();
-  await page.getByRole('tab', { name: 'Coils joined otherwise' }).click();
+  await page.getByRole('link', { name: 'Coils joined otherwise' }).click();
   const parallel = page.getByTestId('coils').getByRole('row', { name: /in parallel/ });
   await expect(parallel).toContainText('4 A');
   await parallel.getByRole('button', { name: 'Try it' }).click();
+  // It is in the plan now: its figures are a desk away.
+  await desk(page, 'Figures').click();
   await expect(page.getByLabel('coils wired')).toHaveValue('parallel');
   await expect(page.getByRole('textbox', { name: 'phase resistance' })).toHaveValue('600 mΩ');
   await page.getByLabel('coils wired').selectOption({ label: 'half of each coil' });
@@ -84,7 +87,7 @@ test('a board for servos must have an output for each', async ({ page, server, r
 });
 
 test('a train unfolded, and a template that is turned to save a sheet', async ({ heron, page }) => {
-  await heron.open('drive', 's2', '?train=layout');
+  await heron.open('drive', 's2', '?desk=teeth&page=layout');
   await page.getByRole('button', { name: 'Unfolded' }).click();
   await expect(page.getByTestId('side-view')).toHaveAttribute('aria-label', /each pair of wheels side by side/);
   await expect(page.getByTestId('unfolded-widths')).toContainText('Widths: 1:');
@@ -102,7 +105,7 @@ test('a screw: lead from the carriage’s speed, its nut, and where it begins to
   const id = await robots.idOf('Limpet');
   await open(page, server, `/robots/${id}/sled/motor`);
   await page.getByRole('button', { name: 'Compare', exact: true }).click();
-  await page.getByRole('tab', { name: 'Lead of the screw' }).click();
+  await page.getByRole('link', { name: 'Lead of the screw' }).click();
   const speed = page.getByRole('textbox', { name: 'the carriage is to run at' });
   await speed.fill('4 in/s');
   await speed.press('Enter');
@@ -127,10 +130,10 @@ test('a screw: lead from the carriage’s speed, its nut, and where it begins to
 
 test('the wires of a mechanism in the team’s colours', async ({ heron, page }) => {
   await heron.open('hoist');
-  await page.getByRole('button', { name: 'Wiring' }).click();
+  await desk(page, 'Wires').click();
   const wires = page.getByTestId('wires');
   await expect(wires.getByRole('row', { name: /third phase/ })).toHaveCount(1);
-  const colour = page.getByRole('dialog').getByLabel('motor leads');
+  const colour = page.getByLabel('motor leads');
   await colour.fill('yellow');
   await colour.press('Enter');
   await expect(wires.getByRole('row', { name: /first phase/ })).toContainText('yellow');
@@ -159,7 +162,7 @@ test('motors that only turn along cost time', async ({ heron, page }) => {
 test('two kinds of motor on one output: who carries, and who is dragged along', async ({ heron, page }) => {
   await heron.open('drive');
   await page.getByRole('button', { name: 'Compare', exact: true }).click();
-  await page.getByRole('tab', { name: 'Two kinds mixed' }).click();
+  await page.getByRole('link', { name: 'Two kinds mixed' }).click();
   const says = page.getByTestId('mixed-says');
   await expect(says).toContainText(/of the volts carry the load|less than the load asks/);
   const total = page.getByRole('textbox', { name: 'through a total of' });

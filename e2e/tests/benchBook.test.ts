@@ -2,6 +2,7 @@ import { createServer, type AddressInfo, type Socket } from 'node:net';
 import { randomFrom } from '@rough-gear/core';
 import type { Page } from '@playwright/test';
 import { expect, type Heron, open, test } from '../fixtures.js';
+import { fromMenu } from '../ways.js';
 
 test.use({ ownServer: true, ownBrowser: true });
 
@@ -27,7 +28,7 @@ async function begin(page: Page, heron: Heron, kind: string, on?: string): Promi
     const option = dialog.getByLabel('on', { exact: true }).locator('option', { hasText: on });
     await dialog.getByLabel('on', { exact: true }).selectOption((await option.first().getAttribute('value'))!);
   }
-  await dialog.getByLabel('this very one').fill('tape 7');
+  await dialog.getByLabel('serial or tape mark').fill('tape 7');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: kind })).toBeVisible();
 }
@@ -56,7 +57,7 @@ test('a free run and a stall, live and by keyboard: the lift gives way, and one 
   await expect(found(page, 'backEmfConstant')).toContainText('±');
   await expect(page.getByTestId('says')).toContainText('standard errors');
   await expect(page.getByTestId('judged-twice').getByRole('link', { name: 'Mast lift' })).toBeVisible();
-  await pressed(page, 'Close and take into the part');
+  await pressed(page, 'Close and use in the plan');
   await expect(page.getByText('closed: nothing in it changes')).toBeVisible();
   await expect(page.getByTestId('takings')).toContainText('Heron');
 
@@ -68,7 +69,7 @@ test('a free run and a stall, live and by keyboard: the lift gives way, and one 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('cell', { name: 'struck out: the breaker tripped' })).toBeVisible();
   await expect(page.getByTestId('judged-twice')).toContainText('tight → gives way', { timeout: 15_000 });
-  await pressed(page, 'Close and take into the part');
+  await pressed(page, 'Close and use in the plan');
   await expect(page.getByTestId('takings')).toContainText('resistance');
   const stalled = async () => JSON.stringify((await heron.stored()).document.parts['motor-1']).includes('Short stall');
   await expect.poll(stalled).toBe(true);
@@ -89,7 +90,7 @@ test('a free run and a stall, live and by keyboard: the lift gives way, and one 
 test('taking in is one undo', async ({ heron, page }) => {
   await open(page, heron.server, '/bench/7d2a0000-0000-4000-8000-000000000005');
   const before = JSON.stringify((await heron.stored()).document.parts['motor-1']);
-  await pressed(page, 'Take into the part');
+  await pressed(page, 'Use in the plan');
   await expect.poll(async () => JSON.stringify((await heron.stored()).document.parts['motor-1'])).not.toBe(before);
   await pressed(page, 'Undo');
   await expect.poll(async () => JSON.stringify((await heron.stored()).document.parts['motor-1'])).toBe(before);
@@ -97,13 +98,13 @@ test('taking in is one undo', async ({ heron, page }) => {
   await expect(page.getByTestId('takings')).toBeVisible();
 });
 
-test('this very one goes into one mechanism alone', async ({ heron, page }) => {
+test('this specimen goes into one mechanism alone', async ({ heron, page }) => {
   await open(page, heron.server, '/bench/7d2a0000-0000-4000-8000-000000000005');
   await page
     .getByRole('combobox')
     .filter({ hasText: 'all 3 mechanisms' })
-    .selectOption({ label: 'Mast lift alone: this very one' });
-  await pressed(page, 'Take into the part');
+    .selectOption({ label: 'Mast lift alone: this specimen' });
+  await pressed(page, 'Use in the plan');
   await expect
     .poll(async () => {
       const { document } = await heron.stored();
@@ -216,7 +217,7 @@ test('a trial is left and gone on with; one begun by mistake is thrown away', as
   await expect(page.getByText('saved', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'All trials' }).click();
   await page
-    .getByRole('row', { name: /to go on with, 1 rows/ })
+    .getByRole('row', { name: /unfinished, 1 row\./ })
     .getByRole('link')
     .click();
   await expect(page.getByLabel('volts, reading 1')).toHaveValue('12.6 V');
@@ -224,7 +225,7 @@ test('a trial is left and gone on with; one begun by mistake is thrown away', as
   await button(page, 'Throw away').click();
   await button(page, 'Throw it away').click();
   await expect(page.getByRole('heading', { name: 'Bench book' })).toBeVisible();
-  await expect(page.getByText('to go on with')).toBeHidden();
+  await expect(page.getByText('unfinished')).toBeHidden();
 });
 
 test('the book is searched, ordered, taken out and brought in', async ({ heron, page, server }) => {
@@ -246,7 +247,7 @@ test('the book is searched, ordered, taken out and brought in', async ({ heron, 
   await expect(page.getByText('x.json is not JSON')).toBeVisible();
   // From a mechanism to what was measured of it.
   await heron.open('lift', 'motor');
-  await page.getByRole('link', { name: 'Measure' }).click();
+  await fromMenu(page, 'mechanism', 'Measure it on the bench');
   await expect(page.getByRole('row')).toHaveCount(3);
 });
 

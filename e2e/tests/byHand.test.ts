@@ -1,4 +1,5 @@
 import { expect, open, test } from '../fixtures.js';
+import { desk } from '../ways.js';
 
 /** What builders still worked out beside the keyboard: each found where one looks for it, with figures of one's own. */
 
@@ -116,7 +117,7 @@ test('a bench supply in the place of the pack: its limit, and nothing taken back
 test('brushed or brushless of the same mass, with minutes on this pack', async ({ heron, page }) => {
   await heron.open('lift', 'motor');
   await page.getByRole('button', { name: 'Compare' }).click();
-  await page.getByRole('tab', { name: 'Brushed or brushless' }).click();
+  await page.getByRole('link', { name: 'Brushed or brushless' }).click();
   await page.getByRole('button', { name: 'the same mass' }).click();
   await expect(page.getByText('only motors as heavy as today’s')).toBeVisible();
   await expect(page.getByTestId('runs-for').first()).toContainText(/min|—/);
@@ -126,12 +127,12 @@ test('brushed or brushless of the same mass, with minutes on this pack', async (
 test('the servo’s own motor with other gears, on this joint', async ({ heron, page }) => {
   await heron.open('grip', 'motor');
   await page.getByRole('button', { name: 'Compare' }).click();
-  await page.getByRole('tab', { name: 'Same motor, other gears' }).click();
+  await page.getByRole('link', { name: 'Same motor, other gears' }).click();
   const rows = page.getByTestId('sisters').getByRole('row');
   await expect(page.getByTestId('sisters')).toContainText('fast sister of the slow strong servo');
   await expect(rows.filter({ hasText: 'as it is' })).toHaveCount(1);
   await rows.filter({ hasText: 'fast sister' }).getByRole('button', { name: 'Try it' }).click();
-  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await desk(page, 'Figures').click();
   await expect(page.getByText('fast sister of the slow strong servo').first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
 });

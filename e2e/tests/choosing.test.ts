@@ -2,12 +2,11 @@ import type { Reason } from '@rough-gear/core';
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from '../fixtures.js';
 import { settled } from '../settled.js';
+import { desk } from '../ways.js';
 
 const found = (page: Page): Locator => page.getByTestId('found');
 const fallen = (page: Page): Locator => page.getByTestId('fallen');
 const chosen = (page: Page): Locator => page.getByTestId('chosen');
-const tab = (page: Page, name: string): Locator =>
-  page.getByRole('group', { name: 'Page of choosing' }).getByRole('button', { name });
 const search = (page: Page): Locator => page.getByRole('button', { name: 'Search', exact: true });
 /** A search of the whole shelf takes its time on a busy machine. */
 const SLOW = { timeout: 60_000 };
@@ -40,7 +39,7 @@ test('from a new mechanism’s job to an adopted choice with its reason, by keyb
   await page.keyboard.press('Enter');
   await expect(page).toHaveTitle(/Net roller/);
 
-  const shelfButton = page.getByRole('button', { name: 'Search the shelf' });
+  const shelfButton = desk(page, 'Shortlist');
   await tabTo(page, shelfButton);
   await page.keyboard.press('Enter');
   await expect(search(page)).toBeEnabled();
@@ -67,7 +66,7 @@ test('from a new mechanism’s job to an adopted choice with its reason, by keyb
   expect(name).toContain(reason.chosen.replace(/^\d+ × /, '').split(',')[0]);
   await expect(page.getByTestId('answer')).not.toContainText('Gives way');
 
-  await tabTo(page, tab(page, 'Reasons'));
+  await tabTo(page, desk(page, 'Reasons'));
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('reasons')).toContainText('“Quick, and two lie on the shelf.”');
 });
@@ -76,7 +75,7 @@ test('a search says how many were tried and why others fell out, and adopting is
   heron,
   page,
 }) => {
-  await heron.open('intake', 'motor', '?choose=shortlist');
+  await heron.open('intake', 'motor', '?desk=shortlist');
   await search(page).click();
   await expect(fallen(page)).toContainText(/[\d,]+ tried: [\d,]+ judged in full, [\d,]+ excluded by a bound/, SLOW);
   await fallen(page).getByText('Why they fell out').click();
@@ -126,7 +125,7 @@ test('a search says how many were tried and why others fell out, and adopting is
 });
 
 test('a search is stopped midway, and what it has found stays', async ({ heron, page }) => {
-  await heron.open('arm', 'motor', '?choose=shortlist');
+  await heron.open('arm', 'motor', '?desk=shortlist');
   await page.getByRole('combobox', { name: 'pack' }).selectOption({ label: 'any on the shelf' });
   await search(page).click();
   await expect(fallen(page)).toContainText('tried so far', SLOW);
@@ -142,7 +141,7 @@ test('a search is stopped midway, and what it has found stays', async ({ heron, 
 });
 
 test('what is asked of a search is read like any field, and refused with its reason', async ({ heron, page }) => {
-  await heron.open('lift', 'motor', '?choose=shortlist');
+  await heron.open('lift', 'motor', '?desk=shortlist');
   await page.getByRole('textbox', { name: 'total from' }).fill('40');
   await page.getByRole('textbox', { name: 'total to' }).fill('4');
   await expect(page.getByRole('alert')).toContainText('40 to 4 is no range');
@@ -163,7 +162,7 @@ test('a found design is made in teeth off the shelf, and a drop-in changes the m
   heron,
   page,
 }) => {
-  await heron.open('intake', 'motor', '?choose=shortlist');
+  await heron.open('intake', 'motor', '?desk=shortlist');
   await search(page).click();
   await expect(fallen(page)).toContainText('tried:', SLOW);
   await found(page).getByRole('button').first().click();
@@ -178,7 +177,7 @@ test('a found design is made in teeth off the shelf, and a drop-in changes the m
   expect(intake.choices).toHaveLength(2);
   expect(intake.choices[1]!.stages.every(({ stock }) => stock)).toBe(true);
 
-  await heron.open('lift', 'motor', '?choose=shortlist');
+  await heron.open('lift', 'motor', '?desk=shortlist');
   await page.getByRole('combobox', { name: 'search' }).selectOption({ label: 'a motor in its place' });
   await expect(page.getByRole('textbox', { name: 'total from' })).toBeDisabled();
   await search(page).click();
@@ -194,7 +193,7 @@ test('the marker on the ratio sweep is dragged and stepped, and the schools are 
   heron,
   page,
 }) => {
-  await heron.open('lift', 'motor', '?choose=ratio');
+  await heron.open('lift', 'motor', '?desk=ratio');
   const marker = page.getByTestId('sweep-marker');
   await expect(page.getByTestId('ratio-sweep').getByText('most robust')).toBeVisible(SLOW);
   await expect(page.getByText('the ratio hardly matters')).toBeVisible();
@@ -215,7 +214,7 @@ test('the marker on the ratio sweep is dragged and stepped, and the schools are 
   await page.getByRole('button', { name: 'table' }).click();
   await expect(page.getByRole('region', { name: 'The ratio sweep as a table' }).getByRole('row').nth(1)).toBeVisible();
 
-  await heron.open('drive', 'motor', '?choose=ratio&job=push');
+  await heron.open('drive', 'motor', '?desk=ratio&job=push');
   await expect(page.getByText(/the wheels slip before the motors have given all/)).toBeVisible();
 });
 
@@ -223,7 +222,7 @@ test('choices stand side by side: what differs and only that, and the one in for
   heron,
   page,
 }) => {
-  await heron.open('lift', 'motor', '?choose=side');
+  await heron.open('lift', 'motor', '?desk=side');
   await expect(page.getByText('There is one choice only')).toBeVisible();
   await page.getByRole('button', { name: 'One or two motors?' }).click();
   const columns = page.getByTestId('columns').getByRole('region');
@@ -249,7 +248,7 @@ test('choices stand side by side: what differs and only that, and the one in for
 });
 
 test('an edited mass makes a reason untrue, and the log says so', async ({ heron, page }) => {
-  await heron.open('lift', 'motor', '?choose=side');
+  await heron.open('lift', 'motor', '?desk=side');
   await page.getByRole('button', { name: 'One or two motors?' }).click();
   const columns = page.getByTestId('columns').getByRole('region');
   for (const column of [columns.nth(1), columns.first()]) {
@@ -257,7 +256,7 @@ test('an edited mass makes a reason untrue, and the log says so', async ({ heron
     await page.getByRole('dialog').getByRole('button', { name: 'Put in force' }).click();
     await expect(column.getByRole('button', { name: 'Put in force' })).toBeHidden();
   }
-  await tab(page, 'Reasons').click();
+  await desk(page, 'Reasons').click();
   const log = page.getByTestId('reasons');
   await expect(log).toContainText(/mass 1\.49 kg then, now 1\.49 kg; not over 2\.6\d kg/);
   await expect(page.getByText('no longer true')).toHaveCount(0);
@@ -266,13 +265,13 @@ test('an edited mass makes a reason untrue, and the log says so', async ({ heron
   const kept: Reason = stored.reasons!.at(-1)!;
   expect(kept.claims.find(({ want }) => want === 'mass')!.bound).toBeCloseTo(2.64, 1);
 
-  await page.getByRole('button', { name: 'Back to the charts' }).click();
+  await desk(page, 'Figures').click();
   await page.getByRole('button', { name: 'Volts, mass, shaft' }).click();
   const mass = page.getByRole('textbox', { name: 'motor mass', exact: true });
   await mass.fill('6 lb');
   await mass.press('Enter');
-  await page.getByRole('button', { name: 'Search the shelf' }).click();
-  await tab(page, 'Reasons').click();
+  await desk(page, 'Shortlist').click();
+  await desk(page, 'Reasons').click();
   await expect(page.getByRole('status').filter({ hasText: 'no longer true' })).toContainText('1 no longer true');
   await expect(log).toContainText('now 3.06 kg');
   await page.getByRole('button', { name: 'say why' }).first().click();
@@ -291,12 +290,12 @@ test('an edited mass makes a reason untrue, and the log says so', async ({ heron
 });
 
 test('steppers and servos are searched like motors, each among its own kind', async ({ heron, page }) => {
-  await heron.open('turntable', 'motor', '?choose=shortlist');
+  await heron.open('turntable', 'motor', '?desk=shortlist');
   await search(page).click();
   await expect(fallen(page)).toContainText('tried:', SLOW);
   await expect(found(page)).toContainText(/stepper|step servo/);
   await expect(found(page)).toContainText(/driver/);
-  await heron.open('grip', 'motor', '?choose=shortlist');
+  await heron.open('grip', 'motor', '?desk=shortlist');
   await expect(page.getByRole('textbox', { name: 'total from' })).toBeDisabled();
   await search(page).click();
   await expect(fallen(page)).toContainText('tried:', SLOW);
@@ -322,7 +321,7 @@ test.describe('with a server of its own,', () => {
         headers: { 'Content-Type': 'application/json' },
         body: JSON.stringify(marks),
       });
-    await heron.open('intake', 'motor', '?choose=shortlist');
+    await heron.open('intake', 'motor', '?desk=shortlist');
     // Money first asks for the ceiling; what lies here begins at once, and the form shows what it asked for.
     await page.getByRole('button', { name: /^Money first/ }).click();
     await expect(page.getByRole('textbox', { name: 'most money' })).toBeFocused();
@@ -336,7 +335,7 @@ test.describe('with a server of its own,', () => {
     // Nothing of it is to be paid or bought any more.
     await first.getByRole('button').click();
     await chosen(page).getByRole('button', { name: 'Take it' }).click();
-    await tab(page, 'Reasons').click();
+    await desk(page, 'Reasons').click();
     await expect(page.getByTestId('reasons')).toContainText('price 0 then, now 0');
     await expect(page.getByTestId('reasons')).toContainText('pieces to buy 0 then, now 0');
   });
@@ -346,7 +345,7 @@ test('slow work is compared like with like: every motor geared to today’s whee
   heron,
   page,
 }) => {
-  await heron.open('lift', 'motor', '?choose=shortlist');
+  await heron.open('lift', 'motor', '?desk=shortlist');
   await page.getByRole('button', { name: /^Slow work/ }).click();
   const form = page.getByRole('form', { name: 'Search the shelf' });
   await expect(form.getByRole('combobox', { name: 'alike in' })).toHaveValue('speed');
@@ -359,7 +358,7 @@ test('slow work is compared like with like: every motor geared to today’s whee
     '9:1',
   );
   // A servo has no kind to ask for.
-  await heron.open('grip', 'servo', '?choose=shortlist');
+  await heron.open('grip', 'servo', '?desk=shortlist');
   await expect(page.getByRole('button', { name: /^The job first/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Slow work/ })).toHaveCount(0);
   await expect(form.getByRole('combobox', { name: 'alike in' })).toHaveCount(0);
@@ -369,7 +368,7 @@ test('a wanted speed gives its total, what that costs at the other end, volts th
   heron,
   page,
 }) => {
-  await heron.open('drive', 'motor', '?choose=speed');
+  await heron.open('drive', 'motor', '?desk=speed');
   const speed = page.getByRole('textbox', { name: 'at full effort, under its load' });
   const geared = page.getByTestId('geared');
   await speed.fill('4 mph');
@@ -407,7 +406,7 @@ test('geared for a speed by a click, the mechanism follows and one undo brings t
   heron,
   page,
 }) => {
-  await heron.open('lift', 'motor', '?choose=speed');
+  await heron.open('lift', 'motor', '?desk=speed');
   const before = await heron.stored();
   await page.getByRole('textbox', { name: 'at full effort, under its load' }).fill('0.7 m/s');
   const geared = page
@@ -424,7 +423,7 @@ test('geared for a speed by a click, the mechanism follows and one undo brings t
 });
 
 test('musts hold in a search: nothing is found of a motor that does not meet them', async ({ heron, page }) => {
-  await heron.open('intake', 'motor', '?choose=shortlist');
+  await heron.open('intake', 'motor', '?desk=shortlist');
   const musts = page.getByTestId('musts');
   await musts.getByRole('combobox', { name: 'another must' }).selectOption({ label: 'type' });
   await musts.getByRole('combobox', { name: 'type' }).selectOption('brushless');

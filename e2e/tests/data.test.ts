@@ -3,6 +3,7 @@ import type { PlanPage } from '@rough-gear/contract/api';
 import { expect, open, test } from '../fixtures.js';
 import { objections } from '../objections.js';
 import type { TestServer } from '../server.js';
+import { toRobots } from '../ways.js';
 
 test.use({ ownServer: true });
 
@@ -99,7 +100,7 @@ test('a backup is made and taken along, and everything goes out and comes back a
   ]);
   const buffer = readFileSync((await archive.path())!);
 
-  await page.getByRole('link', { name: 'Robots', exact: true }).click();
+  await toRobots(page);
   await page.getByRole('button', { name: 'Put Limpet into the bin' }).click();
   await page.getByRole('button', { name: 'Bin (1)' }).click();
   await page.getByRole('button', { name: 'Empty the bin' }).click();
@@ -114,7 +115,7 @@ test('a backup is made and taken along, and everything goes out and comes back a
   await expect(page.getByTestId('archive-report')).toContainText(
     `1 robot, 0 parts, 0 trials and 0 lines of diaries came back; 1, ${SHIPS} and 12 were here`,
   );
-  await page.getByRole('link', { name: 'Robots', exact: true }).click();
+  await toRobots(page);
   await expect(page.getByRole('link', { name: 'Limpet', exact: true })).toBeVisible();
 });
 

@@ -31,6 +31,39 @@ test('a bare number is in the unit that stands in the field', async ({ heron, pa
   expect((await heron.stored()).document.mechanisms[1]!.choices[0]!.output).toMatchObject({ radius: { as: '24 mm' } });
 });
 
+test('a bare number far from what stands in the field is asked about', async ({ heron, page }) => {
+  await heron.open('lift', 'load');
+  const mass = page.getByRole('textbox', { name: 'load', exact: true });
+  await mass.fill('800');
+  await mass.press('Enter');
+  await expect(page.getByText('800 kg is far from the 20 kg that stand here: which is it?')).toBeVisible();
+  await page.getByRole('button', { name: '800 g', exact: true }).click();
+  await expect(mass).toHaveValue('0.8 kg');
+  await heron.saved();
+  const job = (await heron.stored()).document.mechanisms[1]!.jobs[0]!;
+  expect(job.kind === 'raise' && job.mass).toMatchObject({ as: '800 g', si: 0.8 });
+});
+
+test('a figure that the plan cannot take is said at its field, in its unit, and the last good plan stays', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift', 'motor');
+  const answer = await page.getByTestId('answer').textContent();
+  await page.getByRole('button', { name: /Volts, mass, shaft/ }).click();
+  const limit = page.getByRole('textbox', { name: 'winding limit' });
+  await limit.fill('900');
+  await expect(page.getByText('winding limit: at most 400 °C is allowed')).toBeVisible();
+  await limit.press('Enter');
+  await expect(limit).toHaveAttribute('aria-invalid', 'true');
+  await expect(page.getByTestId('answer')).toHaveText(answer!);
+  await limit.fill('150');
+  await limit.press('Enter');
+  await heron.saved();
+  const motor = (await heron.stored()).document.parts['motor-1']!.part;
+  expect(motor.kind === 'motor' && motor.windingLimit).toMatchObject({ as: '150 °C', si: 150 });
+});
+
 test('bad input is refused at the field with an example, and nothing is lost', async ({ heron, page }) => {
   await heron.open('lift', 'motor');
   const torque = page.getByRole('textbox', { name: 'stall torque' });

@@ -1,6 +1,7 @@
 import type { ServoDrive, StepDrive } from '@rough-gear/core';
 import type { Locator, Page } from '@playwright/test';
 import { expect, open, test } from '../fixtures.js';
+import { desk } from '../ways.js';
 
 const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });
 
@@ -88,7 +89,7 @@ test('stepper and step servo stand side by side on this axis, with what trying b
   await expect(rows.nth(5)).toContainText('4:1');
   await type(page, 'one pulley set costs', '25');
   await type(page, 'and at', '0.5');
-  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('is not allowed: 1:1 to 100:1 is');
+  await expect(page.getByRole('alert')).toContainText('is not allowed: 1:1 to 100:1 is');
   await type(page, 'and at', '12:48');
   await expect(page.getByTestId('both-sets')).toHaveText('50');
   await rows.nth(5).getByRole('button', { name: 'Try it' }).click();
@@ -215,6 +216,7 @@ test('a servo is added by its use, with demands of its own', async ({ heron, pag
 
 test('another machine is tried on what is there, and nothing is lost', async ({ heron, page }) => {
   await heron.open('camera');
+  await desk(page, 'Side by side').click();
   await page.getByRole('button', { name: 'Try another machine' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: /^Stepper/ }).click();

@@ -1,4 +1,5 @@
 import { expect, open, test } from '../fixtures.js';
+import { toRobots } from '../ways.js';
 
 test('the pack is the whole robot’s: a cell more moves every mechanism', async ({ heron, page }) => {
   await heron.open('lift', 'pack');
@@ -138,7 +139,7 @@ test.describe('with a server of its own,', () => {
     await page.getByTestId('gauge').waitFor();
     await heron.allThere();
     await server.stop();
-    await page.getByRole('link', { name: 'Robots' }).click();
+    await toRobots(page);
     await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
     await page.getByRole('region', { name: 'Kept in this browser' }).getByRole('link', { name: 'Heron' }).click();
     await expect(page.getByTestId('robot-answer')).toBeVisible({ timeout: 30_000 });

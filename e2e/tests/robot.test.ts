@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, open, test, type Heron } from '../fixtures.js';
+import { fromMenu } from '../ways.js';
 
 /** The whole robot on its pack: opens it and waits until the match has been gone through. */
 async function openRobot(heron: Heron, query = ''): Promise<void> {
@@ -242,7 +243,7 @@ test('a robot without scripts is shown a calm one, and keeps it once it is chang
 
 test('a mechanism that is taken away takes its goes with it', async ({ heron, page }) => {
   await heron.open('lift', 'motor');
-  await page.getByRole('button', { name: 'Remove mechanism' }).click();
+  await fromMenu(page, 'mechanism', 'Remove mechanism');
   await heron.saved();
   const { document } = await heron.stored();
   for (const { lanes } of document.scripts!) expect(lanes.map(({ mechanism }) => mechanism)).not.toContain('lift');

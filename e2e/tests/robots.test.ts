@@ -1,6 +1,7 @@
 import { dcDriveOf } from '@rough-gear/core';
 import { readFileSync } from 'node:fs';
 import { expect, open, test } from '../fixtures.js';
+import { fromMenu, toRobots } from '../ways.js';
 
 test.use({ ownServer: true });
 
@@ -114,14 +115,14 @@ test('the first five minutes: a new robot, three numbers and a kind, and the gau
 test('a mechanism is renamed, moved by its buttons, removed, and brought back by undo', async ({ heron, page }) => {
   await heron.open('lift');
   const list = page.getByRole('navigation', { name: 'Mechanisms' });
-  await page.getByRole('button', { name: 'Rename', exact: true }).click();
+  await fromMenu(page, 'mechanism', 'Rename');
   await page.getByRole('textbox', { name: 'name of the mechanism' }).fill('Tower');
   await page.getByRole('dialog').getByRole('button', { name: 'Rename' }).click();
   await expect(list).toContainText('Tower');
   await list.getByRole('link', { name: /^Tower/ }).focus();
   await page.getByRole('button', { name: 'Move Tower up' }).click();
   await expect(list.getByRole('listitem').first()).toContainText('Tower');
-  await page.getByRole('button', { name: 'Remove mechanism' }).click();
+  await fromMenu(page, 'mechanism', 'Remove mechanism');
   await expect(list).not.toContainText('Tower');
   await page.keyboard.press('Control+z');
   await expect(list).toContainText('Tower');
@@ -176,7 +177,7 @@ test('a part is picked off the shelf, and the plan takes a copy of it', async ({
 
 test('renaming on the start page does not make the open plan stale', async ({ heron, page }) => {
   await heron.open('lift', 'load');
-  await page.getByRole('link', { name: 'Robots' }).click();
+  await toRobots(page);
   await page.getByRole('button', { name: 'Rename Heron' }).click();
   await page.getByRole('textbox', { name: 'name' }).fill('Egret');
   await page.getByRole('button', { name: 'Done' }).click();

@@ -1,4 +1,5 @@
 import { expect, test, Heron } from '../fixtures.js';
+import { fromMenu } from '../ways.js';
 
 test.use({ ownServer: true, ownBrowser: true });
 
@@ -98,7 +99,7 @@ test('mine over theirs leaves theirs as a revision; theirs over mine leaves mine
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: /Mine/ }).click();
   await heron.saved();
-  await page.getByRole('button', { name: 'Revisions' }).click();
+  await fromMenu(page, 'robot', 'Revisions');
   const revisions = page.getByRole('dialog', { name: 'Revisions of this plan' });
   await expect(revisions.getByRole('listitem')).toHaveCount(4);
   await expect(revisions.getByRole('listitem').nth(1)).toContainText('Mast lift, Raise a crate, mass: 18 kg → 19 kg');

@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test';
 import { expect, open, planIdOf, test as base } from '../fixtures.js';
 import { TestServer } from '../server.js';
 import { objections } from '../objections.js';
+import { toRobots } from '../ways.js';
 
 const CHANGE = 'grey heron over the lock';
 const LOOK = 'only looking today';
@@ -58,6 +59,7 @@ test('whoever knows the passphrase comes in, back to where they wanted to be, an
   await other.goto(`${server.url}/robots`);
   await signIn(other, LOOK);
   await expect(other.getByText('You may look here, not change.')).toBeVisible();
+  await toRobots(page);
   await page.getByRole('link', { name: 'Data', exact: true }).click();
   await expect(page.getByText('You are signed in to change.')).toBeVisible();
   await page.getByRole('button', { name: 'Sign everybody out' }).click();

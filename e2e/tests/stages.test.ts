@@ -1,6 +1,7 @@
 import type { GearStage, ServoPart } from '@rough-gear/core';
 import type { Locator, Page } from '@playwright/test';
 import { expect, type Heron, open, test } from '../fixtures.js';
+import { desk } from '../ways.js';
 
 const field = (page: Page, name: string): Locator => page.getByRole('textbox', { name, exact: true });
 
@@ -16,7 +17,7 @@ async function firstGears(heron: Heron): Promise<GearStage> {
 }
 
 test('a module is typed as diametral pitch, and thin plastic teeth break first', async ({ heron, page }) => {
-  await heron.open('lift', 's1', '?train=stages');
+  await heron.open('lift', 's1', '?desk=teeth&page=stages');
   await type(page, 'module', '32 DP');
   await expect(page.getByTestId('stage-strength')).toContainText('Centres 27.78 mm');
   await page.getByRole('combobox', { name: 'material' }).selectOption('printed');
@@ -32,7 +33,7 @@ test('a shaft is chosen by form, its strength is a rung, and a bore that is anot
   heron,
   page,
 }) => {
-  await heron.open('lift', 's1', '?train=stages');
+  await heron.open('lift', 's1', '?desk=teeth&page=stages');
   await page.getByRole('combobox', { name: 'shaft it turns' }).selectOption('keyed');
   await type(page, 'shaft diameter', '4 mm');
   await page.getByRole('combobox', { name: 'shaft of' }).selectOption('6061 aluminium');
@@ -48,20 +49,20 @@ test('the page of the train is in the address, so that it can be shared, and clo
   heron,
   page,
 }) => {
-  await heron.open('drive', 's2', '?train=layout');
+  await heron.open('drive', 's2', '?desk=teeth&page=layout');
   await expect(page.getByTestId('end-view')).toBeVisible();
   await page.reload();
   await expect(page.getByTestId('end-view')).toBeVisible();
-  await page.getByRole('button', { name: 'Back to the charts' }).click();
+  await desk(page, 'Figures').click();
   await expect(page.getByRole('group', { name: 'Chart of what it can do' })).toBeVisible();
-  expect(new URL(page.url()).searchParams.get('train')).toBeNull();
+  expect(new URL(page.url()).searchParams.get('desk')).toBeNull();
   // Another link of the strip opens its own fields beside an open train's page only when that is closed.
   await page.getByRole('button', { name: 'Real teeth' }).click();
-  expect(new URL(page.url()).searchParams.get('train')).toBe('stages');
+  expect(new URL(page.url()).searchParams.get('desk')).toBe('teeth');
 });
 
 test('a train is found for a stepper’s turntable too', async ({ heron, page }) => {
-  await heron.open('turntable', 's1', '?train=find');
+  await heron.open('turntable', 's1', '?desk=teeth&page=find');
   await page.getByRole('button', { name: 'Find trains' }).click();
   await expect(page.getByTestId('train-count')).toContainText('decided', { timeout: 30_000 });
   await page.getByTestId('trains').getByRole('row').nth(1).getByRole('button').click();
@@ -108,7 +109,7 @@ test('the gears inside a servo are changed in the same way, and undone', async (
 });
 
 test('no chain or belt, no length to choose: the page says where gears stand', async ({ page, server, robots }) => {
-  await open(page, server, `/robots/${await robots.idOf('Limpet')}/drive/s1?train=lengths`);
+  await open(page, server, `/robots/${await robots.idOf('Limpet')}/drive/s1?desk=teeth&page=lengths`);
   await expect(page.getByText('No stage of this train is a chain or a belt.')).toBeVisible();
   await page
     .getByRole('group', { name: 'Page of the train' })

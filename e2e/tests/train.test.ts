@@ -94,7 +94,7 @@ test('a stage is typed as it is written, and stepped by arrow keys, and every sh
   heron,
   page,
 }) => {
-  await heron.open('lift', 's1', '?train=stages');
+  await heron.open('lift', 's1', '?desk=teeth&page=stages');
   await expect(row(page)).toContainText('3296 rpm');
   await teeth(page, 1).fill('18 → 48');
   await teeth(page, 1).press('Enter');
@@ -113,7 +113,7 @@ test('a stage is typed as it is written, and stepped by arrow keys, and every sh
 });
 
 test('an idler turns the sense round, and a gear pair without one against the motor', async ({ heron, page }) => {
-  await heron.open('lift', 's1', '?train=stages');
+  await heron.open('lift', 's1', '?desk=teeth&page=stages');
   await expect(row(page)).toContainText('against');
   await page.getByRole('textbox', { name: 'idler, teeth' }).fill('24');
   await page.getByRole('textbox', { name: 'idler, teeth' }).press('Enter');
@@ -122,7 +122,7 @@ test('an idler turns the sense round, and a gear pair without one against the mo
 });
 
 test('stages change places by mouse and by button', async ({ heron, page }) => {
-  await heron.open('lift', 's1', '?train=stages');
+  await heron.open('lift', 's1', '?desk=teeth&page=stages');
   await page.getByRole('button', { name: 'Stage 1 towards the load' }).click();
   await expect(row(page).getByRole('group').first()).toHaveAccessibleName('Stage 1, Chain');
   const grip = row(page).locator('.grip');
@@ -136,7 +136,7 @@ test('stages change places by mouse and by button', async ({ heron, page }) => {
 });
 
 test('a chain stops at even links, and says what a wanted distance takes', async ({ heron, page }) => {
-  await heron.open('lift', 's2', '?train=lengths');
+  await heron.open('lift', 's2', '?desk=teeth&page=lengths');
   await expect(page.getByTestId('run-length')).toContainText('94 links');
   await page.getByTestId('centre-slider').focus();
   await page.keyboard.press('ArrowRight');
@@ -174,7 +174,7 @@ test('a chain stops at even links, and says what a wanted distance takes', async
 });
 
 test('a belt stops at what is sold, and a slack one skips', async ({ heron, page }) => {
-  await heron.open('thrower', 's1', '?train=lengths');
+  await heron.open('thrower', 's1', '?desk=teeth&page=lengths');
   await expect(page.getByTestId('run-length')).toContainText('75 teeth');
   // The lengths that are sold come with the shelf.
   await expect(page.getByRole('button', { name: /^belt of/ }).first()).toBeVisible();
@@ -192,7 +192,7 @@ test('a belt stops at what is sold, and a slack one skips', async ({ heron, page
 });
 
 test('gears, chain and belt stand side by side on this stage, and one is taken', async ({ heron, page }) => {
-  await heron.open('climb', 's2', '?train=ways');
+  await heron.open('climb', 's2', '?desk=teeth&page=ways');
   const table = page.getByTestId('stage-ways');
   await expect(table.getByRole('row')).toHaveCount(12);
   await expect(table.getByText('smallest', { exact: true })).not.toHaveCount(0);
@@ -202,12 +202,12 @@ test('gears, chain and belt stand side by side on this stage, and one is taken',
 });
 
 test('the arm’s chain skips first, and more teeth mend it', async ({ heron, page }) => {
-  await heron.open('arm', 's2', '?train=lengths');
+  await heron.open('arm', 's2', '?desk=teeth&page=lengths');
   const slack = page.getByRole('textbox', { name: 'slack strand pulls' });
   await slack.fill('5 N');
   await slack.press('Enter');
   await heron.saved();
-  await heron.open('arm', 's2', '?train=stages');
+  await heron.open('arm', 's2', '?desk=teeth&page=stages');
   await page.getByRole('tab', { name: /^starting/ }).click();
   await expect(page.getByTestId('answer')).toContainText('Tight. The chain’s hold on its teeth (stage 2) gives first');
   await expect(page.getByTestId('stage-strength')).toContainText('chain skips');
@@ -220,7 +220,7 @@ test('the arm’s chain skips first, and more teeth mend it', async ({ heron, pa
 });
 
 test('wheels that run into each other are drawn and said, and turned apart', async ({ heron, page }) => {
-  await heron.open('lift', 's2', '?train=layout');
+  await heron.open('lift', 's2', '?desk=teeth&page=layout');
   await expect(page.getByTestId('clash')).toHaveCount(0);
   await page.getByRole('button', { name: 'Side view' }).click();
   await expect(page.getByTestId('side-view')).toBeVisible();
@@ -235,7 +235,7 @@ test('wheels that run into each other are drawn and said, and turned apart', asy
 });
 
 test('a shaft is dragged, and stops where a whole chain fits', async ({ heron, page }) => {
-  await heron.open('lift', 's2', '?train=layout');
+  await heron.open('lift', 's2', '?desk=teeth&page=layout');
   const handle = page.getByTestId('end-view').getByRole('slider', { name: 'Shaft 3' });
   await expect(handle).toHaveAttribute('aria-valuetext', /^90 degrees/);
   const box = (await handle.locator('circle').last().boundingBox())!;
@@ -250,7 +250,7 @@ test('a shaft is dragged, and stops where a whole chain fits', async ({ heron, p
 });
 
 test('one wheel bought along gives the next total', async ({ heron, page }) => {
-  await heron.open('lift', 's2', '?train=stages');
+  await heron.open('lift', 's2', '?desk=teeth&page=stages');
   const option = page.getByTestId('second-ratios').getByRole('button', { name: /^stage 2: 16 → 48/ });
   await option.click();
   await expect(teeth(page, 2)).toHaveValue('16 → 48');
@@ -258,7 +258,7 @@ test('one wheel bought along gives the next total', async ({ heron, page }) => {
 });
 
 test('a worm says over which friction it stays by itself', async ({ heron, page }) => {
-  await heron.open('lift', 's1', '?train=stages');
+  await heron.open('lift', 's1', '?desk=teeth&page=stages');
   await page.getByRole('combobox', { name: 'Add a stage' }).selectOption('worm');
   await expect(page.getByTestId('self-holding')).toContainText('stays by itself from a friction of');
   await page.getByRole('textbox', { name: 'friction' }).fill('0.05');
@@ -267,7 +267,7 @@ test('a worm says over which friction it stays by itself', async ({ heron, page 
 });
 
 test('a search can be stopped, and a total that is none is refused with an example', async ({ heron, page }) => {
-  await heron.open('lift', 's2', '?train=find');
+  await heron.open('lift', 's2', '?desk=teeth&page=find');
   const total = page.getByRole('textbox', { name: 'total, or a range' });
   await total.fill('fast');
   await expect(page.getByRole('alert')).toContainText('write 9.4, or 9 to 10');
@@ -291,7 +291,7 @@ test('on a phone the train, its lengths and its drawing are all there, and nothi
     ['layout', 'end-view'],
     ['ways', 'stage-ways'],
   ] as const) {
-    await heron.open('lift', 's2', `?train=${query}`);
+    await heron.open('lift', 's2', `?desk=teeth&page=${query}`);
     await page.getByTestId(testId).scrollIntoViewIfNeeded();
     await expect(page.getByTestId(testId)).toBeVisible();
     const { scroll, client } = await page.evaluate(() => ({

@@ -2,6 +2,7 @@ import { createServer } from 'node:http';
 import { join } from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { expect, open, test } from '../fixtures.js';
+import { toRobots } from '../ways.js';
 
 test.use({ ownServer: true, ownBrowser: true });
 
@@ -32,7 +33,7 @@ test('an edit that the disk does not take is kept here, said, and saved once the
     'The disk that holds the data is full: make room, and saving goes on by itself.',
   );
   // It is said of this robot alone.
-  await page.getByRole('link', { name: 'Robots', exact: true }).click();
+  await toRobots(page);
   await page.getByRole('link', { name: 'Limpet', exact: true }).click();
   await expect(page.getByTestId('save-state')).toHaveText('saved');
   await expect(page.getByRole('banner').getByRole('alert')).toHaveCount(0);
@@ -96,7 +97,7 @@ test.describe('without a copy of the program in the browser', () => {
   }) => {
     await heron.open('lift', 'load');
     await page.route('**/assets/ModelsView-*', (route) => route.fulfill({ status: 404, body: 'gone' }));
-    await page.getByRole('link', { name: 'Models', exact: true }).click();
+    await page.getByRole('link', { name: 'Learn', exact: true }).click();
     await expect(page.getByText('There is a new version of the program.')).toBeVisible();
     await page.unrouteAll();
     await page.getByRole('button', { name: 'Reload', exact: true }).click();

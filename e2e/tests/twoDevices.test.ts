@@ -4,6 +4,7 @@ import type { Browser, Page } from '@playwright/test';
 import { expect, Heron, open, test } from '../fixtures.js';
 import { objections } from '../objections.js';
 import type { TestServer } from '../server.js';
+import { toRobots } from '../ways.js';
 
 /** A phone and a laptop, two windows, two moments: what was written on one of them is never gone without a word. */
 test.use({ ownServer: true, ownBrowser: true });
@@ -191,7 +192,7 @@ test('an edit made while a slow save is under way comes home though another robo
   await sent;
   await load.fill('16 kg');
   await load.press('Enter');
-  await page.getByRole('link', { name: 'Robots', exact: true }).click();
+  await toRobots(page);
   await page.getByRole('link', { name: 'Limpet', exact: true }).click();
   await expect(page).toHaveURL(new RegExp(await robots.idOf('Limpet')));
   await expect(page.getByText('Heron is not saved yet')).toBeVisible();
@@ -206,7 +207,7 @@ test('an edit made while a slow save is under way comes home though another robo
 test('a link leads from one robot to another one’s mechanism', async ({ heron, page, robots }) => {
   await heron.open('lift', 'load');
   const limpet = await robots.idOf('Limpet');
-  await page.getByRole('link', { name: 'Robots', exact: true }).click();
+  await toRobots(page);
   await page.getByRole('link', { name: 'Limpet', exact: true }).click();
   await page
     .getByRole('navigation', { name: 'Mechanisms' })

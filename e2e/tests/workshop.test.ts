@@ -4,6 +4,7 @@ import { PDFDocument } from 'pdf-lib';
 import { PNG } from 'pngjs';
 import { expect, open, test } from '../fixtures.js';
 import { settled } from '../settled.js';
+import { room, fromMenu } from '../ways.js';
 
 test.use({ ownServer: true });
 
@@ -12,13 +13,13 @@ test.use({ ownServer: true });
 test('the order sheet: spares by a rule, what is owned, as CSV', async ({ heron, page, server }) => {
   await open(page, server, `/robots/${heron.id}`);
   await page.getByTestId('robot-answer').waitFor({ timeout: 30_000 });
-  await page.getByRole('link', { name: 'order sheet' }).click();
+  await room(page, 'Order').click();
   await expect(page).toHaveTitle('Heron, order sheet · Rough Gear');
   const order = page.getByTestId('order');
   const motor = order.getByRole('row', { name: /64 mm can/ });
   await expect(motor).toContainText('Drive base, Mast lift, Capstan climb');
   const before = await motor.innerText();
-  await page.getByLabel('of what wears one in').fill('1');
+  await page.getByLabel('spares for what wears: one in').fill('1');
   await page.keyboard.press('Enter');
   await expect(motor).not.toHaveText(before);
   await expect(order.getByRole('row', { name: /^chain, No\. \d+/ }).first()).toContainText('Drive base');
@@ -135,7 +136,7 @@ test('a card typed in, then the plan changed, shows what to retype; a kind has n
   await expect(lift.getByTestId('retype')).toContainText('Retype 1 setting');
   await expect(lift.getByTestId('retype')).toContainText('pack-side limit 40 A → 33 A');
   // Once for a kind: every card of the same controller has it.
-  await lift.getByRole('button', { name: 'its settings have other names' }).click();
+  await lift.getByRole('button', { name: 'my controller calls them otherwise' }).click();
   await lift.getByRole('textbox', { name: 'pack-side limit' }).fill('input limit');
   await lift.getByRole('textbox', { name: 'pack-side limit' }).press('Tab');
   await lift.getByRole('button', { name: 'names are as they should be' }).click();
@@ -175,7 +176,7 @@ test('the whole robot is a book: a page a mechanism, nothing wider than the pape
   test.setTimeout(180_000);
   await open(page, server, `/robots/${heron.id}`);
   await page.getByTestId('robot-answer').waitFor({ timeout: 30_000 });
-  await page.getByRole('link', { name: 'book', exact: true }).click();
+  await fromMenu(page, 'robot', 'Whole book, to print');
   const { document } = await heron.stored();
   const pages = page.locator('[data-page]');
   await expect(pages.first()).toContainText('What gives first');

@@ -2,9 +2,9 @@
 import { Toaster } from 'vue-sonner';
 import 'vue-sonner/style.css';
 import { onMounted, ref } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { useRouter } from 'vue-router';
 import AppHeader from './AppHeader.vue';
-import ShortcutSheet from './ShortcutSheet.vue';
+import HelpSheet from './HelpSheet.vue';
 import { keepsNothing } from './keeping/keeping.js';
 import { isOldPage, pieceMissing } from './newVersion.js';
 import { useShortcuts } from './composables/useShortcuts.js';
@@ -13,7 +13,6 @@ import { usePreferences } from './stores/preferences.js';
 
 const preferences = usePreferences();
 const sheet = ref(false);
-const route = useRoute();
 const access = useAccess();
 onMounted(() => void access.load());
 // A link whose page is gone would do nothing.
@@ -27,8 +26,7 @@ useShortcuts(() => (sheet.value = !sheet.value));
     <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-2"
       >To the content</a
     >
-    <!-- In the pit there is room for nothing but the work. -->
-    <AppHeader v-if="route.name !== 'pit'" @shortcuts="sheet = true" />
+    <AppHeader @help="sheet = true" />
     <p v-if="isOldPage" role="alert" class="not-printed border-b border-ink bg-sheet px-4 py-2">
       <b>There is a new version of the program.</b> Reload the page to go on with it: what is not saved yet is kept in
       this browser.
@@ -38,7 +36,7 @@ useShortcuts(() => (sheet.value = !sheet.value));
       {{ keepsNothing }} What you write is on this page alone until it says that it is saved: leave it open.
     </p>
     <main id="main" class="flex min-h-0 grow flex-col lg:overflow-y-auto"><RouterView /></main>
-    <ShortcutSheet :open="sheet" @close="sheet = false" />
+    <HelpSheet :open="sheet" @close="sheet = false" />
     <Toaster :theme="preferences.theme" position="bottom-left" />
   </div>
 </template>

@@ -1,23 +1,23 @@
 <script setup lang="ts">
-import { Moon, Sun } from '@lucide/vue';
+import { Moon, Redo2, Sun, Undo2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import PlanHistory from './PlanHistory.vue';
+import IconButton from './components/widgets/IconButton.vue';
+import RobotBar from './rooms/RobotBar.vue';
+import { useOpenRobot } from './rooms/useOpenRobot.js';
 import { usePlan } from './stores/plan.js';
 import type { SaveState } from './stores/plan/saving.js';
 import { usePreferences } from './stores/preferences.js';
 
-/** Where one is, whether it is saved, undo, and the person's own settings. */
-defineEmits<{ shortcuts: [] }>();
+/** Where one is, whether it is saved, undo, what stands for all robots, and the person's own settings. */
+defineEmits<{ help: [] }>();
 const plan = usePlan();
 const route = useRoute();
 const preferences = usePreferences();
-/** A trial that is open has the plan of its robot in hand: what is taken into it is undone here. */
-const inPlan = computed(
-  () =>
-    (route.name === 'mechanism' || (route.name === 'bench' && (plan.canUndo || plan.canRedo))) &&
-    plan.document !== undefined,
-);
+const { robot, room } = useOpenRobot();
+const inPit = computed(() => room.value === 'pit');
+/** A trial has the plan of its robot in hand: what is taken into it is undone there. Paper changes nothing before it was changed. */
+const mayBeChanged = computed(() => route.name === 'mechanism' || plan.canUndo || plan.canRedo);
 const STATES: Readonly<Record<SaveState, string>> = {
   home: 'saved',
   sending: 'saving …',
@@ -30,18 +30,13 @@ const STATES: Readonly<Record<SaveState, string>> = {
 </script>
 
 <template>
-  <header class="not-printed flex min-h-11 shrink-0 flex-wrap items-center gap-x-6 gap-y-1 border-b border-ink px-4">
-    <RouterLink to="/robots" class="text-base font-bold">Rough Gear</RouterLink>
-    <nav aria-label="Main" class="flex flex-wrap items-center gap-x-5 gap-y-1">
-      <RouterLink to="/robots" :class="route.name === 'robots' ? 'font-semibold' : 'act'">Robots</RouterLink>
-      <RouterLink to="/shelf" :class="route.name === 'shelf' ? 'font-semibold' : 'act'">Shelf</RouterLink>
-      <RouterLink to="/bench" :class="route.name === 'bench' ? 'font-semibold' : 'act'">Bench</RouterLink>
-      <RouterLink to="/data" :class="route.name === 'data' ? 'font-semibold' : 'act'">Data</RouterLink>
-      <RouterLink to="/models" :class="route.name === 'models' ? 'font-semibold' : 'act'">Models</RouterLink>
-      <b v-if="inPlan" class="max-w-48 truncate">{{ plan.document?.name }}</b>
-    </nav>
-    <div class="ml-auto flex flex-wrap items-center gap-x-3 sm:gap-x-4">
-      <template v-if="inPlan">
+  <header
+    class="not-printed flex min-h-11 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink px-4 lg:gap-x-5"
+  >
+    <RouterLink to="/robots" class="text-base font-bold" :class="inPit ? 'max-sm:hidden' : ''">Rough Gear</RouterLink>
+    <RobotBar />
+    <div class="ml-auto flex flex-wrap items-center gap-x-3 lg:gap-x-4" :class="inPit ? 'max-lg:hidden' : ''">
+      <template v-if="robot && mayBeChanged">
         <span
           role="status"
           class="text-sm"
@@ -49,35 +44,43 @@ const STATES: Readonly<Record<SaveState, string>> = {
           data-testid="save-state"
           >{{ STATES[plan.state] }}</span
         >
-        <PlanHistory />
-        <button type="button" class="act min-h-6" :disabled="!plan.canUndo" @click="plan.undo()">Undo</button>
-        <button type="button" class="act min-h-6" :disabled="!plan.canRedo" @click="plan.redo()">Redo</button>
+        <span class="flex">
+          <IconButton label="Undo" :disabled="!plan.canUndo" @click="plan.undo()"><Undo2 :size="16" /></IconButton>
+          <IconButton label="Redo" :disabled="!plan.canRedo" @click="plan.redo()"><Redo2 :size="16" /></IconButton>
+        </span>
       </template>
-      <button
-        type="button"
-        class="act min-h-6"
-        :aria-label="`Units: ${preferences.units}. Change to ${preferences.units === 'metric' ? 'inch' : 'metric'}`"
-        @click="preferences.units = preferences.units === 'metric' ? 'inch' : 'metric'"
-      >
-        {{ preferences.units }}
-      </button>
-      <button
-        type="button"
-        class="act grid size-7 place-items-center"
-        :aria-label="preferences.theme === 'dark' ? 'Change to light' : 'Change to dark'"
-        @click="preferences.theme = preferences.theme === 'dark' ? 'light' : 'dark'"
-      >
-        <Sun v-if="preferences.theme === 'dark'" :size="16" /><Moon v-else :size="16" />
-      </button>
-      <button type="button" class="act size-7 font-semibold" aria-label="Shortcuts" @click="$emit('shortcuts')">
-        ?
-      </button>
+      <nav aria-label="For all robots" class="flex flex-wrap items-center gap-x-4">
+        <RouterLink v-if="!robot" to="/robots" :class="route.name === 'robots' ? 'font-semibold' : 'act'"
+          >Robots</RouterLink
+        >
+        <RouterLink to="/shelf" :class="route.name === 'shelf' ? 'font-semibold' : 'act'">Shelf</RouterLink>
+        <RouterLink to="/models" :class="route.name === 'models' ? 'font-semibold' : 'act'">Learn</RouterLink>
+        <button type="button" class="act min-h-6" @click="$emit('help')">Help</button>
+      </nav>
+      <span class="flex items-center gap-x-2">
+        <button
+          type="button"
+          class="act min-h-6"
+          :aria-label="`Units: ${preferences.units}. Change to ${preferences.units === 'metric' ? 'inch' : 'metric'}`"
+          @click="preferences.units = preferences.units === 'metric' ? 'inch' : 'metric'"
+        >
+          {{ preferences.units }}
+        </button>
+        <button
+          type="button"
+          class="act grid size-7 place-items-center"
+          :aria-label="preferences.theme === 'dark' ? 'Change to light' : 'Change to dark'"
+          @click="preferences.theme = preferences.theme === 'dark' ? 'light' : 'dark'"
+        >
+          <Sun v-if="preferences.theme === 'dark'" :size="16" /><Moon v-else :size="16" />
+        </button>
+      </span>
     </div>
     <p v-if="plan.unsentElsewhere.length > 0" role="status" class="basis-full pb-1 text-right text-sm text-gives">
       {{ plan.unsentElsewhere.join(', ') }} {{ plan.unsentElsewhere.length === 1 ? 'is' : 'are' }} not saved yet: kept
       in this browser, sent as soon as the server takes it.
     </p>
-    <p v-if="inPlan && plan.refusal" role="alert" class="basis-full pb-1 text-right text-sm text-gives">
+    <p v-if="robot && plan.refusal" role="alert" class="basis-full pb-1 text-right text-sm text-gives">
       {{ plan.refusal }}
     </p>
   </header>

@@ -3,6 +3,7 @@ export const ROUTES = {
   robots: '/robots',
   'robot-paper': '/robots/:planId/paper/:sheet(order|cards|wiring|book)',
   pit: '/robots/:planId/pit/:page(checks|cards|wires|verdicts)?',
+  'robot-bench': '/robots/:planId/bench',
   mechanism: '/robots/:planId/:mechanismId?/:link?',
   shelf: '/shelf/:kind?/:partId?',
   bench: '/bench/:trialId?',

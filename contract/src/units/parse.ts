@@ -1,5 +1,6 @@
 import type { Dimension } from '@rough-gear/core';
 import { doubtIn } from './doubtful.js';
+import { farOff } from './farOff.js';
 import { displayText, siSpelling, withUnit } from './display.js';
 import { readNumber, type ReadNumber } from './readNumber.js';
 import { readTrade } from './trade.js';
@@ -22,6 +23,7 @@ export type Parsed =
  * is guessed: what is unclear is asked about.
  *
  * @param standing label of the unit the field shows before anything is typed, such as "mm"
+ * @param near the value that stands in the field, in SI units: a bare number far from it is asked about
  * @example parseQuantity('44', 'length', 'metric', 'mm') //=> { ok: true, si: 0.044, understood: '44 mm', as: '44 mm' }
  */
 export function parseQuantity(
@@ -29,6 +31,7 @@ export function parseQuantity(
   dimension: Dimension,
   system: UnitSystem = 'metric',
   standing?: string,
+  near?: number,
 ): Parsed {
   const cleaned = clean(text);
   const finish = (si: number, as = text.trim()) => finished(si, as, dimension, system);
@@ -47,7 +50,10 @@ export function parseQuantity(
       dimension === 'time' && standing === HOURS.label
         ? HOURS
         : (units.find(({ label }) => label === standing) ?? units[0]!);
-    return finish(fromBare(read.value, dimension, bare), inUnitOf(text.trim(), dimension, bare));
+    const si = fromBare(read.value, dimension, bare);
+    const far = near === undefined ? undefined : farOff(cleaned, si, near, dimension, system, bare.label);
+    if (far) return { ...refuse(dimension, far.reason), choices: far.choices };
+    return finish(si, inUnitOf(text.trim(), dimension, bare));
   }
   const shown = shownUnit(rest, dimension);
   if (shown?.spelled === '') return finish(read.value);

@@ -1,5 +1,5 @@
 import type { EventCheck } from '../judge/ledger/eventRungs.js';
-import type { RobotRung } from '../judge/ledger/robotRung.js';
+import { rungText, type RobotRung } from '../judge/ledger/robotRung.js';
 import { headlineSentence, headlineText } from '../judge/evaluate/sentence.js';
 import type { MechanismResult } from '../judge/evaluate/mechanism.js';
 import { worstVerdict, type Verdict } from '../judge/evaluate/verdict.js';
@@ -61,9 +61,9 @@ export function mechanismFinding({
 
 /** What the limit of a match that gives first says; nothing where nothing moves. */
 const ofFirst = (first: RobotRung | undefined) => ({
-  what: first ? `${first.name} ${showMultiple(first.multiple)}` : 'nothing moves',
+  what: first ? rungText(first) : 'nothing moves',
   sentence: matchRest(first ? [first] : []),
-  multiple: first?.multiple,
+  multiple: first?.multiple || undefined,
   wants: first?.wants,
   mechanism: first?.mechanism,
   notKnown: 0,

@@ -24,8 +24,8 @@ export function useDisplay() {
       display(si, dimension, preferences.units, significant),
     /** One unit for all values of an axis: that of the one it is chosen by. */
     scale: (like: number, dimension: Dimension): Scale => scaleOf(like, dimension, preferences.units),
-    /** A bare number is in the unit that stands in the field, where one does. */
-    parse: (text: string, dimension: Dimension, standing?: string): Parsed =>
-      parseQuantity(text, dimension, preferences.units, standing),
+    /** A bare number is in the unit that stands in the field, where one does; far from the value there it is asked about. */
+    parse: (text: string, dimension: Dimension, standing?: string, near?: number): Parsed =>
+      parseQuantity(text, dimension, preferences.units, standing, near),
   };
 }

@@ -53,7 +53,11 @@ export function provideMechanism(mechanismId: () => string): MechanismContext {
   const route = useRoute();
   const router = useRouter();
 
-  const plan = computed(() => store.document!);
+  // Another robot, or none, may be in the store before this mechanism is gone from the page: it stays what it was until then.
+  const plan = computed<Plan>((last) => {
+    const now = store.document;
+    return last && !now?.mechanisms.some(({ id }) => id === mechanismId()) ? last : now!;
+  });
   const mechanism = computed(
     () => plan.value.mechanisms.find(({ id }) => id === mechanismId()) ?? plan.value.mechanisms[0]!,
   );
@@ -62,11 +66,15 @@ export function provideMechanism(mechanismId: () => string): MechanismContext {
   const choiceAt = computed(() => placeOfChoice(plan.value, mechanism.value));
   const result = computed(() => evaluateMechanism(plan.value, mechanism.value));
 
+  // The job that makes the verdict is open at first, and stays open: a figure is typed into the job it was begun in.
+  const first = result.value.headline.jobId;
   const setQuery = (key: string, value: string) => void router.replace({ query: { ...route.query, [key]: value } });
   const jobId = computed({
     get: () => {
       const asked = String(route.query['job'] ?? '');
-      return mechanism.value.jobs.some(({ id }) => id === asked) ? asked : result.value.headline.jobId;
+      const open =
+        mechanism.value.jobs.find(({ id }) => id === asked) ?? mechanism.value.jobs.find(({ id }) => id === first);
+      return open?.id ?? result.value.headline.jobId;
     },
     set: (value) => setQuery('job', value),
   });
@@ -117,12 +125,12 @@ export function useMechanism(): MechanismContext {
 }
 
 /**
- * The same with a job of its own for everything below: the one that is chosen there, and until then the one that makes the
- * verdict, whichever is open on the page.
+ * The same with a job of its own for everything below: the one that is chosen there, and until then the one that made the
+ * verdict when it was opened, whichever is open on the page.
  */
 export function provideJob(): MechanismContext {
   const above = useMechanism();
-  const chosen = ref<string>();
+  const chosen = ref(above.result.value.headline.jobId);
   const { plan, mechanism, result } = above;
   const jobId = computed({
     get: () => mechanism.value.jobs.find(({ id }) => id === chosen.value)?.id ?? result.value.headline.jobId,

@@ -192,7 +192,7 @@ function* gearedFor(
   const geared = gearFor(resolveDcPath(plan, mechanismById(plan, mechanismId), jobId), end, speed);
   if (!geared.ok) return { geared, rows: [], pairs: [] };
   const judged = (variant: Variant) => compareVariant(plan, mechanismId, jobId, variant);
-  const rows = gearedVariants(plan, mechanismId, jobId, geared.total).map(judged);
+  const rows = gearedVariants(geared.total).map(judged);
   const pairs: VariantResult[] = [];
   for (const variant of sameSpeedVariants(plan, mechanismId, jobId, end, speed)) {
     pairs.push(judged(variant));

@@ -1,3 +1,4 @@
+import { START_NAMES } from '../../models/controller/leastSpeed.js';
 import { SPUN_METERS } from './motorTrials.js';
 import type { Dimension } from '../../plan/words/dimension.js';
 
@@ -47,6 +48,8 @@ export interface TrialSaid {
   readonly key: string;
   readonly label: string;
   readonly options: readonly [string, ...string[]];
+  /** How an option is told, where that is more than its word. */
+  readonly names?: Readonly<Record<string, string>>;
 }
 
 /** What is measured: a kind of part by itself, or a mechanism as it stands. */
@@ -319,7 +322,7 @@ const SHEETS: Readonly<Record<TrialKind, Omit<TrialSheet, 'kind'>>> = {
     given: [
       given('polePairs', 'pole pairs', 'number', 'magnets of the motor over two; with its internal gear, times that'),
     ],
-    said: [{ key: 'start', label: 'finds its feet by', options: START_STYLES }],
+    said: [{ key: 'start', label: 'starts', options: START_STYLES, names: START_NAMES }],
     gives: 'the slowest turning at which motor and controller keep in step, on the way up and on the way down',
     connect: ['The wheel or output free; a tachometer on it or on the motor.'],
     set: ['Raise the command in small steps until it turns and keeps turning; lower it until it stops.'],
@@ -386,7 +389,7 @@ const SHEETS: Readonly<Record<TrialKind, Omit<TrialSheet, 'kind'>>> = {
     live: 'each line',
   },
   go: {
-    name: 'Go with a stopwatch',
+    name: 'Timed run',
     about: 'mechanism',
     minutes: 5,
     people: 2,

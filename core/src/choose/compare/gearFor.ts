@@ -6,7 +6,6 @@ import { mechanismById } from '../../plan/document/place.js';
 import type { Plan } from '../../plan/document/plan.js';
 import { withTotal, type DcPath } from '../../path/powerpath/path.js';
 import { resolveDcPath } from '../../path/resolve/resolvePath.js';
-import { tuneTotal } from '../../judge/sizing/tuneTotal.js';
 import { digits } from '../../plan/words/show.js';
 import type { Variant } from './variant.js';
 
@@ -56,16 +55,11 @@ export function gearFor(path: DcPath, end: SpeedEnd, speed: number): GearedFor {
 }
 
 /** As it is, and geared for a wanted speed: what it costs at the other end. */
-export function gearedVariants(plan: Plan, mechanismId: string, jobId: string, total: number): readonly Variant[] {
-  const mechanism = mechanismById(plan, mechanismId);
-  const path = resolveDcPath(plan, mechanism, jobId);
-  const change = tuneTotal(plan, mechanism, path, total);
-  const now: Variant = { id: 'now', label: 'as it is', changes: [] };
-  return change ? [now, { id: 'geared', label: 'geared for it', changes: [change] }] : [now];
-}
+export const gearedVariants = (total: number): readonly Variant[] => [
+  { id: 'now', label: 'as it is', changes: [] },
+  { id: 'geared', label: 'geared for it', changes: [], gear: total },
+];
 
-/** A total this far from the wanted one gives another speed. */
-const MISSED = 0.06;
 /** So many cells at most are looked through. */
 const MOST_CELLS = 40;
 
@@ -90,19 +84,9 @@ export function* sameSpeedVariants(
     const cells: readonly Change[] =
       series === pack.series ? [] : [{ at: ['parts', id, 'part', 'series'], to: series }];
     const onCells = applyChanges(plan, cells);
-    const mechanism = mechanismById(onCells, mechanismId);
-    const there = resolveDcPath(onCells, mechanism, jobId);
-    const geared = gearFor(there, end, speed);
-    const tuned = geared.ok ? tuneTotal(onCells, mechanism, there, geared.total) : undefined;
-    if (!tuned || !geared.ok) continue;
-    const changes = [...cells, tuned];
-    const made = applyChanges(plan, changes);
-    const { total } = resolveDcPath(made, mechanismById(made, mechanismId), jobId).train;
+    const geared = gearFor(resolveDcPath(onCells, mechanismById(onCells, mechanismId), jobId), end, speed);
+    if (!geared.ok) continue;
     const label = `${series} ${series === 1 ? 'cell' : 'cells'}, ${digits(full)} V full`;
-    const missed = Math.abs(total / geared.total - 1) > MISSED;
-    const note = missed
-      ? `wants ${digits(geared.total, 3)}:1: the stage that moves ends at ${digits(total, 3)}:1`
-      : undefined;
-    yield { id: `series-${series}`, label, changes, note, asAsked: true };
+    yield { id: `series-${series}`, label, changes: cells, gear: geared.total, asAsked: true };
   }
 }

@@ -85,7 +85,7 @@ export function voltVariants(plan: Plan, mechanismId: string, jobId: string, fas
     const ended = endedBy(path, full);
     const deeper: Variant = {
       id: `geared-${series}`,
-      label: `${volts}, geared ${ratio > 1 ? 'deeper' : 'shallower'}`,
+      label: `${volts}, ${ratio > 1 ? 'more' : 'less'} reduction`,
       changes: [cells],
       gear: path.train.total * ratio,
       asAsked,

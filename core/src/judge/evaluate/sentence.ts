@@ -134,7 +134,7 @@ export const timesText = ({ multiple, shortfall }: Pick<Rung, 'shortfall'> & { r
 /** What there is of one limit, what is asked, and the margin. `unit` is that of the load's coordinate. */
 export function rungSentence(rung: Rung, { demand = NaN, speed = NaN, ceiling }: Ladder, unit: 'm' | 'rad'): Words {
   const { subject, capacity, wants } = rung;
-  if (rung.outOfReach) return `${subject} is out of reach: ${ceiling}.`;
+  if (rung.outOfReach) return `${subject} is not reached: ${ceiling}.`;
   if (capacity === undefined) return `${subject}: not known, ${lackWords(rung.lacks)}.`;
   const dimension = unit === 'm' ? 'force' : 'torque';
   if (rung.shortfall?.kind === 'off') {

@@ -1,3 +1,4 @@
+import { showMultiple } from '../../plan/words/show.js';
 import { compareVerdicts, verdictOf, type Verdict } from '../evaluate/verdict.js';
 import type { Words } from '../../plan/words/phrase.js';
 
@@ -56,6 +57,13 @@ export const robotRung = (stated: Omit<RobotRung, 'wants' | 'verdict'>): RobotRu
   wants: ROBOT_WANTS[stated.id],
   verdict: verdictOf(stated.multiple, ROBOT_WANTS[stated.id]),
 });
+
+/**
+ * A limit of a robot as it is read, "Mast lift: in time 0.917×". What never gets there, or is not allowed at all, has no
+ * multiple: its name alone says so.
+ */
+export const rungText = ({ name, multiple }: Pick<RobotRung, 'name' | 'multiple'>): string =>
+  multiple > 0 ? `${name} ${showMultiple(multiple)}` : name;
 
 /** The first to give in front: by verdict, then by how far each is from what is wanted of it. */
 export const firstToGive = (rungs: readonly RobotRung[]): readonly RobotRung[] =>

@@ -16,7 +16,7 @@ const dc: Machine<DcPath> = {
   limits: LIMITS,
   checks: CHECKS,
   leading: ['volts'],
-  ceiling: { limit: 'volts', says: 'the volts end first' },
+  ceiling: { limit: 'volts', says: 'the voltage runs out first' },
   runNeeds: RUN_NEEDS,
   run: runBy,
 };

@@ -283,8 +283,8 @@ function multiplied(as: string, by: number): string {
 
 /** Every lever by its id. A new one is one new line here. */
 export const LEVERS: Readonly<Record<LeverId, Lever>> = {
-  deeper: ratioLever('deeper', FARTHEST_RATIO, 'Gear down to'),
-  shallower: ratioLever('shallower', 1 / FARTHEST_RATIO, 'Gear up to'),
+  deeper: ratioLever('deeper', FARTHEST_RATIO, 'More reduction:'),
+  shallower: ratioLever('shallower', 1 / FARTHEST_RATIO, 'Less reduction:'),
   motors,
   lighter,
   longer: figureLever('longer', 'job.time', 4, (time) => say`Allow ${time}`),

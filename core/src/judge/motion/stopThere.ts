@@ -11,6 +11,9 @@ import { movingOf, type MotionSystem } from './system.js';
 import { Watch } from './watch.js';
 
 const CURVE_POINTS = 64;
+/** How far a step of the braking curve may be from its halves, as a share of the travel, and how often it is halved. */
+const CURVE_TOLERANCE = 4e-6;
+const MOST_HALVINGS = 9;
 /** The run up to the brakes and the one after them together have the steps of one. */
 const FEWEST_STEPS = 40;
 
@@ -86,37 +89,43 @@ export interface BrakingCurve {
 
 /** The braking curve to `travel`, from standing there backwards; `undefined` where it does not brake at all. */
 export function brakingCurve(system: MotionSystem, travel: number): BrakingCurve | undefined {
-  const top = topSpeed(system, travel);
-  const step = top / CURVE_POINTS;
+  const step = topSpeed(system, travel) / CURVE_POINTS;
+  const speeds = [0];
   const places = [travel];
   const pull = newPull();
   const perSpeed = (q: number, v: number): number => {
     const { acceleration } = brakeAt(system, q, v, pull);
     return acceleration < 0 ? v / acceleration : NaN;
   };
-  for (let i = 0; i < CURVE_POINTS; i++) {
-    const [v, q] = [i * step, places[i]!];
+  /** Goes on by a step of speed, halved where the brakes change from one limit to another; says whether they still hold. */
+  const advance = (v: number, h: number, halvings: number): boolean => {
+    const q = places.at(-1)!;
     const k1 = perSpeed(q, v);
-    const k2 = perSpeed(q + (step / 2) * k1, v + step / 2);
-    const k3 = perSpeed(q + (step / 2) * k2, v + step / 2);
-    const k4 = perSpeed(q + step * k3, v + step);
-    const next = q + (step / 6) * (k1 + 2 * k2 + 2 * k3 + k4);
-    // Beyond this speed nothing brakes any more: so fast it must never get.
-    if (Number.isNaN(next)) {
-      if (i < 2) return undefined;
-      break;
-    }
+    const k2 = perSpeed(q + (h / 2) * k1, v + h / 2);
+    const k3 = perSpeed(q + (h / 2) * k2, v + h / 2);
+    const k4 = perSpeed(q + h * k3, v + h);
+    const next = q + (h / 6) * (k1 + 2 * k2 + 2 * k3 + k4);
+    if (halvings > 0 && h * Math.abs(k1 - k2 - k3 + k4) > CURVE_TOLERANCE * travel)
+      return advance(v, h / 2, halvings - 1) && advance(v + h / 2, h / 2, halvings - 1);
+    if (Number.isNaN(next)) return false;
+    speeds.push(v + h);
     places.push(next);
-  }
+    return true;
+  };
+  let steps = 0;
+  // Beyond this speed nothing brakes any more: so fast it must never get.
+  while (steps < CURVE_POINTS && advance(steps * step, step, MOST_HALVINGS)) steps++;
+  if (steps < 2) return undefined;
   const last = places.length - 1;
   const placeFor = (speed: number): number => {
-    const at = Math.min(last, speed / step);
-    const i = Math.min(last - 1, Math.floor(at));
+    const beyond = speeds.findIndex((one) => one > speed);
+    const i = Math.min(last, beyond === -1 ? last : beyond) - 1;
+    const v = Math.min(speed, speeds[last]!);
     // Linear in v², which steady braking is exactly.
-    const share = (at * at - i * i) / ((i + 1) ** 2 - i * i);
+    const share = (v ** 2 - speeds[i]! ** 2) / (speeds[i + 1]! ** 2 - speeds[i]! ** 2);
     return places[i]! + share * (places[i + 1]! - places[i]!);
   };
-  return { placeFor, fastest: withinReturn(system, last * step) };
+  return { placeFor, fastest: withinReturn(system, speeds[last]!) };
 }
 
 /**

@@ -66,7 +66,8 @@ export function matchSentence({ rungs, verdict }: Pick<JudgedMatch, 'rungs' | 'v
 /** What gives first of some limits that are sorted, and why. */
 export function matchRest([first]: readonly RobotRung[]): Words {
   if (!first) return 'Nothing moves in this match.';
-  return say`${capitalised(first.name)} gives first, at ${showMultiple(first.multiple)}. ${first.sentence}`;
+  const at = first.multiple > 0 ? `, at ${showMultiple(first.multiple)}` : '';
+  return say`${capitalised(first.name)} gives first${at}. ${first.sentence}`;
 }
 
 /** The robot over all scripts it is judged by. */

@@ -16,7 +16,7 @@ const NAMED = 3;
 
 /** Names of who was on, the greatest draw first. */
 export function whoWasOn({ who }: Pick<Dip, 'who'>, lanes: readonly Pick<LaneOn, 'name'>[]): string {
-  const names = who.map((i) => lanes[i]?.name ?? 'what stands');
+  const names = who.map((i) => lanes[i]?.name ?? 'what is always on');
   const more = names.length > NAMED ? ` and ${names.length - NAMED} more` : '';
   return names.slice(0, NAMED).join(' + ') + more || 'nothing';
 }
@@ -152,7 +152,7 @@ function lateRungs({ lanes }: RobotOnPack, { goes }: MatchResult): readonly Robo
     return robotRung({
       id: 'late',
       mechanism,
-      name: `${name}: in time`,
+      name: go.outcome === 'arrived' ? `${name}: in time` : `${name}: never there`,
       multiple,
       time: go.began,
       sentence:

@@ -6,6 +6,13 @@ import { loopResistance } from './currents.js';
 /** Typical least electrical speed by how a brushless drive starts, rpm of the field. */
 export const LEAST_ERPM: Readonly<Record<StartStyle, number>> = { sensors: 0, forced: 300, bump: 2000 };
 
+/** How each way to start is told, on the controller, the bench and the cards alike. */
+export const START_NAMES: Readonly<Record<StartStyle, string>> = {
+  sensors: 'by its sensors',
+  forced: 'stepped up blindly',
+  bump: 'bumped until it catches',
+};
+
 /** Share of the torque at the motor-side limit that is there while it starts, typical. */
 export const START_SHARE: Readonly<Record<StartStyle, number>> = { sensors: 1, forced: 0.5, bump: 0.3 };
 

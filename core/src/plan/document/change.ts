@@ -9,7 +9,8 @@ export interface Change {
 
 /**
  * Applies changes and returns a new plan that shares everything untouched with the old one. What is
- * missing on the way to a place is made. Throws when the way leads through something that has no keys.
+ * missing on the way to a place is made where something is put there, not where it is taken away.
+ * Throws when the way leads through something that has no keys.
  *
  * @example applyChanges(plan, [{ at: ['name'], to: 'Egret' }]).name //=> 'Egret'
  */
@@ -19,7 +20,7 @@ export function applyChanges(plan: Plan, changes: readonly Change[]): Plan {
 
 function replaceAt(found: unknown, at: readonly (string | number)[], to: unknown): unknown {
   const [key, ...rest] = at;
-  if (key === undefined) return to;
+  if (key === undefined || (found === undefined && to === undefined)) return to;
   const node = found ?? {};
   if (typeof node !== 'object') throw new Error(`nothing to change at ${String(key)}`);
   if (Array.isArray(node)) {

@@ -1,3 +1,4 @@
+import { START_NAMES } from '../../models/controller/leastSpeed.js';
 import { CELLS } from '../../models/pack/cells.js';
 import type { MechanismKind } from '../../plan/document/load.js';
 import { currentChoice, type DcDrive, type Mechanism, type Plan } from '../../plan/document/plan.js';
@@ -25,14 +26,14 @@ export function trainLines(
   const lines: CardLine[] = [
     {
       key: 'reduction',
-      label: 'turns of the motor for one of the output',
+      label: 'ratio, motor to output',
       value: amount(senseOf(stages) * train.total, 'ratio', 5),
       from: senseOf(stages) < 0 ? 'its stages; the output turns the other way' : 'its stages',
       wrong: 'Distances and speeds are wrong by as much.',
     },
     {
       key: 'perMotorTurn',
-      label: along ? 'way for a turn of the motor' : 'angle for a turn of the motor',
+      label: along ? 'travel per motor turn' : 'angle per motor turn',
       value: amount(perTurn, dimension, 5),
       from: along ? say`${amount(radius, 'length')} of radius` : 'the reduction',
       wrong: 'Distances and speeds are wrong by as much.',
@@ -127,19 +128,19 @@ const limitLines = ({ figures, pack }: DcPath): readonly CardLine[] => [
   ),
   {
     key: 'cutOff',
-    label: 'cut off under',
+    label: 'low-voltage cut-off',
     value: amount(pack.floor, 'voltage', 3),
     from: `${CELLS[pack.figures.chemistry].name}: what its cells stand`,
     wrong: 'Set lower, the cells are harmed; set higher, it stops in the middle of a match.',
   },
-  ...figureLine('rampTime', 'full speed in', figures['drive.rampTime'], NO_RAMP),
+  ...figureLine('rampTime', 'ramp-up time', figures['drive.rampTime'], NO_RAMP),
 ];
 
 /** How it turns the motor, and what it does when nothing is asked of it. */
 const controlLines = (drive: DcDrive, { figures, control }: DcPath): readonly CardLine[] => [
   {
     key: 'atZero',
-    label: 'at zero',
+    label: 'at neutral',
     value: control.idle,
     from: drive.idle ? 'typed' : 'usual',
     wrong:
@@ -171,8 +172,7 @@ const controlLines = (drive: DcDrive, { figures, control }: DcPath): readonly Ca
 
 /** What it must know of its motor. */
 function motorLines({ figures, motor, controller }: DcPath): readonly CardLine[] {
-  if (motor.type !== 'brushless')
-    return figureLine('leastDuty', 'least step of its duty', figures['controller.dutyStep']);
+  if (motor.type !== 'brushless') return figureLine('leastDuty', 'command resolution', figures['controller.dutyStep']);
   const polePairs: readonly CardLine[] =
     motor.polePairs === undefined
       ? []
@@ -194,7 +194,12 @@ function motorLines({ figures, motor, controller }: DcPath): readonly CardLine[]
       from: 'its motor',
       wrong: 'It jerks and does not start.',
     },
-    { key: 'startStyle', label: 'finds its feet by', value: controller.startStyle, from: 'its controller and motor' },
+    {
+      key: 'startStyle',
+      label: 'starts',
+      value: START_NAMES[controller.startStyle],
+      from: 'its controller and motor',
+    },
     ...figureLine('leastErpm', 'least electrical speed', figures['controller.leastErpm']),
     ...figureLine('timing', 'timed ahead by', figures['drive.timing']),
   ];

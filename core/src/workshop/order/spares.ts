@@ -1,11 +1,11 @@
-/** How many spares are bought: one in so many, and so many at least; of what wears one in fewer. */
+/** How many spares are bought: one in so many, and so many at least; for what wears one in fewer. */
 export interface SpareRule {
   readonly oneIn: number;
   readonly atLeast: number;
   readonly wornOneIn: number;
 }
 
-/** One in four and one at least; of what wears one in two. */
+/** One in four and one at least; for what wears one in two. */
 export const USUAL_SPARES: SpareRule = { oneIn: 4, atLeast: 1, wornOneIn: 2 };
 
 /**

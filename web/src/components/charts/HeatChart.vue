@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { digits, enduranceOf, type DaySample } from '@rough-gear/core';
+import { counted, digits, enduranceOf, type DaySample } from '@rough-gear/core';
 import { computed } from 'vue';
 import { MONO, SANS, tipLook, useChartInk } from '../../composables/useChartInk.js';
 import { useDisplay } from '../../composables/useDisplay.js';
@@ -108,7 +108,7 @@ const summary = computed(() => {
       ? `winding after each: ${afterMatch.map((value) => show(value, 'temperature', 3)).join(', ')}`
       : `the winding burns out after ${show(limitAt, 'time')}`;
   const held = holding === undefined ? '' : ` · may hold ${until(holding)}`;
-  return `${day.goes} goes a match; ${ends}, limit ${show(limit.value, 'temperature')} · stalled it lasts ${until(stalled)}${held}`;
+  return `${counted(day.goes, 'go', 'goes')} a match; ${ends}, limit ${show(limit.value, 'temperature')} · stalled it lasts ${until(stalled)}${held}`;
 });
 const table = computed(() => ({
   head: ['time, min', `winding, ${split(1, 'temperature').unit}`, `case, ${split(1, 'temperature').unit}`],

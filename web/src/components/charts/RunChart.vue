@@ -174,7 +174,7 @@ const summary = computed(() => {
 });
 const HOW = {
   moving: 'one go at full effort',
-  stop: 'full effort, then braking late',
+  stop: 'full power, braking at the last moment',
   trapezoid: 'by its commanded motion',
 } as const;
 /** Pulses command a stepper; a servo goes as fast as it goes. */

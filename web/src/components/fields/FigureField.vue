@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { applyChanges, clashIn, type Quantity } from '@rough-gear/core';
+import type { Quantity } from '@rough-gear/core';
 import { computed } from 'vue';
+import { useDisplay } from '../../composables/useDisplay.js';
 import { useMechanism } from '../../composables/useMechanism.js';
 import { usePlan } from '../../stores/plan.js';
 import type { Allowance } from './allowance.js';
 import QuantityField from './QuantityField.vue';
+import { fetchReader, refusedByPlan } from './refusedByPlan.js';
 
 /** A figure of the open mechanism by its key: shown, and changed where the plan keeps it. */
 const {
@@ -21,16 +23,11 @@ const { path } = useMechanism();
 const plan = usePlan();
 const figure = computed(() => path.value.figures[key]);
 
-function change(quantity: Quantity | undefined) {
-  return [{ at: figure.value!.at, to: quantity }];
-}
-/** What is typed may go against another figure of the same part: that is said, and the last good plan stays. */
-function clash(quantity: Quantity): string | undefined {
-  const at = figure.value!.at;
-  if (at[0] !== 'parts' || !plan.document) return undefined;
-  const copy = applyChanges(plan.document, change(quantity)).parts[String(at[1])];
-  return copy && clashIn(copy.part);
-}
+const change = (to: Quantity | undefined) => ({ at: figure.value!.at, to });
+/** What the plan cannot take is said at the field, and the last good plan stays. */
+const { show } = useDisplay();
+const refused = (quantity: Quantity) =>
+  plan.document && refusedByPlan(plan.document, change(quantity), (bound) => show(bound, figure.value!.dimension));
 </script>
 
 <template>
@@ -38,10 +35,11 @@ function clash(quantity: Quantity): string | undefined {
     v-if="figure"
     :figure="figure"
     :allow="allow"
-    :clash="clash"
+    :refused="refused"
     v-bind="label ? { label } : {}"
-    @preview="plan.preview(change($event))"
-    @commit="plan.commit(change($event))"
+    @focusin="fetchReader"
+    @preview="plan.preview([change($event)])"
+    @commit="plan.commit([change($event)])"
     @cancel="plan.cancel()"
   />
 </template>

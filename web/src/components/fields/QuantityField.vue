@@ -17,13 +17,13 @@ const {
   figure,
   label = undefined,
   allow = 'positive',
-  clash = undefined,
+  refused = undefined,
 } = defineProps<{
   figure: Figure;
   label?: string;
   allow?: Allowance;
-  /** Why a figure goes against another, in a sentence. */
-  clash?: (quantity: Quantity) => string | undefined;
+  /** Why what holds the figure would not take it, in a sentence. */
+  refused?: (quantity: Quantity) => string | undefined;
 }>();
 const emit = defineEmits<{ preview: [quantity: Quantity]; commit: [quantity: Quantity | undefined]; cancel: [] }>();
 
@@ -33,8 +33,8 @@ const input = ref<HTMLInputElement>();
 const editing = ref(false);
 const text = ref('');
 const kept = ref(true);
-/** The unit that stood there before anything was typed: what is typed moves the figure, and its unit with it. */
-const standing = ref<string>();
+/** The unit and the value that stood there before anything was typed: what is typed moves the figure with it. */
+const standing = ref<{ unit: string | undefined; value: number | undefined }>();
 
 const guessed = computed(() => figure.source === 'typical' || figure.source === 'estimated');
 const shown = computed(() =>
@@ -44,27 +44,31 @@ const name = computed(() => label ?? figure.label);
 
 const read = computed(() => {
   if (text.value.trim() === '') return undefined;
-  const parsed = parse(text.value, figure.dimension, standing.value);
+  const parsed = parse(text.value, figure.dimension, standing.value?.unit, standing.value?.value);
   if (!parsed.ok) return { ok: false as const, said: refusalText(parsed), choices: parsed.choices ?? [] };
   const refusal = refusalOf(parsed.si, allow);
-  const against = refusal ? undefined : clash?.(quantity(parsed));
+  const against = refusal ? undefined : refused?.(quantity(parsed));
   if (against) return { ok: false as const, said: against, choices: [] };
   if (!refusal) return parsed;
   const said = `${show(parsed.si, figure.dimension)} is not allowed: ${refusal}`;
   return { ok: false as const, said, choices: [] };
 });
 
+function stand(): void {
+  standing.value = { unit: shown.value?.unit, value: figure.value };
+}
+
 function start(): void {
   editing.value = true;
   kept.value = true;
-  standing.value = shown.value?.unit;
+  stand();
   text.value = figure.as && !guessed.value ? figure.as : '';
   void nextTick(() => input.value?.select());
 }
 
 function typed(): void {
   // Enter keeps the field in hand: the next figure is typed over what then stands there.
-  if (!editing.value) standing.value = shown.value?.unit;
+  if (!editing.value) stand();
   editing.value = true;
   kept.value = false;
   if (read.value?.ok) emit('preview', quantity(read.value));

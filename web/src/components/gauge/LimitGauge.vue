@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="R extends GaugeRung">
-import { showMultiple } from '@rough-gear/core';
+import { counted, showMultiple } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import { useDisplay } from '../../composables/useDisplay.js';
 import {
@@ -90,7 +90,7 @@ const demand = computed(() => {
 </script>
 
 <template>
-  <div class="relative shrink-0" :style="{ height: `${lowest + TOP + 26}px` }" data-testid="gauge">
+  <div class="@container relative shrink-0" :style="{ height: `${lowest + TOP + 26}px` }" data-testid="gauge">
     <svg class="absolute inset-0 size-full" aria-hidden="true">
       <defs>
         <pattern id="below-the-job" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
@@ -167,7 +167,10 @@ const demand = computed(() => {
           @click="$emit('select', rung)"
         >
           <VerdictRing :verdict="rung.verdict" />
-          <span class="min-w-0 grow leading-[1.1]" :class="movedFrom(rung) ? 'text-xs' : ''">{{ rung.name }}</span>
+          <!-- In a narrow column a long name is smaller, so that it stays in its row. -->
+          <span class="min-w-0 grow leading-[1.1] @max-[260px]:text-xs" :class="movedFrom(rung) ? 'text-xs' : ''">{{
+            rung.name
+          }}</span>
           <span class="figures whitespace-nowrap">
             <span v-if="movedFrom(rung)" class="text-2xs font-normal text-second"
               >{{ movedFrom(rung)?.replace('×', '') }}→</span
@@ -186,11 +189,13 @@ const demand = computed(() => {
       <p
         v-if="layout.outOfReach.length > 0"
         class="flex min-h-6 items-center gap-1"
-        :title="`${ladder.ceiling ?? 'the volts end first'}, before: ${layout.outOfReach.map(({ name }) => name).join(', ')}`"
+        :title="`${ladder.ceiling ?? 'the voltage runs out first'}, before: ${layout.outOfReach.map(({ name }) => name).join(', ')}`"
       >
-        <VerdictRing verdict="enough" :size="12" hollow />{{ layout.outOfReach.length }} out of reach<template
-          v-if="!folding"
-          >: {{ ladder.ceiling ?? 'the volts end first' }}</template
+        <VerdictRing verdict="enough" :size="12" hollow />
+        <span
+          >{{ counted(layout.outOfReach.length, 'limit') }} not reached<span v-if="!folding" class="@max-[260px]:hidden"
+            >: {{ ladder.ceiling ?? 'the voltage runs out first' }}</span
+          ></span
         >
       </p>
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { worstVerdict, type JobResult, type Link, type LinkKind } from '@rough-gear/core';
 import { computed } from 'vue';
+import { useDesk } from '../../composables/useDesk.js';
 import { useMechanism } from '../../composables/useMechanism.js';
 import { NO_STAGE } from './noStage.js';
 import { drawingOf } from './drawingOf.js';
@@ -8,6 +9,7 @@ import StripLink, { type LinkMark } from './StripLink.vue';
 
 /** The power path, pack to load: picture and navigation in one. */
 const { path, job, situation, link: open, mechanism } = useMechanism();
+const { desk, openLink } = useDesk();
 
 const MOST_LINKS = 9;
 
@@ -53,7 +55,9 @@ function markOn(link: Link, result: JobResult): LinkMark | undefined {
   if (failing && first?.verdict !== 'gives way') {
     return speaksOf(failing, link) ? { text: 'gives way', verdict: 'gives way' } : undefined;
   }
-  return first && speaksOf(first, link) ? { text: 'gives first', verdict: first.verdict } : undefined;
+  return first && speaksOf(first, link)
+    ? { text: first.verdict === 'enough' ? 'weakest, still enough' : 'gives first', verdict: first.verdict }
+    : undefined;
 }
 </script>
 
@@ -68,10 +72,10 @@ function markOn(link: Link, result: JobResult): LinkMark | undefined {
         :key="link.id"
         :link="link"
         :drawing="drawingOf(link, mechanism, path)"
-        :open="open === link.id"
+        :open="open === link.id && (desk === 'figures' || desk === 'teeth')"
         :mark="markOn(link, job)"
         :last="i === links.length - 1"
-        @choose="open = link.id"
+        @choose="openLink(link.id)"
       />
     </ol>
   </nav>

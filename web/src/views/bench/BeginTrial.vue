@@ -124,7 +124,7 @@ async function begin(): Promise<void> {
       <p v-else-if="planId !== '' && !document" role="status" class="text-second">fetching the robot …</p>
       <p v-else role="status" class="text-tight">There is nothing here that this can be measured on.</p>
       <div class="grid gap-x-5 gap-y-3 sm:grid-cols-3">
-        <TextField v-model="specimen" label="this very one" :most="60" hint="tape 3, or its serial" />
+        <TextField v-model="specimen" label="serial or tape mark" :most="60" hint="tape 3, or its serial" />
         <TextField v-model="who" label="measured by" :most="120" />
         <TextField v-model="used" label="with" :most="500" hint="instruments, supply" />
       </div>

@@ -12,8 +12,8 @@ import BookList from './BookList.vue';
 import BookTable from './BookTable.vue';
 import TrialPage from './TrialPage.vue';
 
-/** The bench book: all trials as a table; or one of them, with the others at the left. */
-const { trialId = '' } = defineProps<{ trialId?: string }>();
+/** The bench book: all trials as a table, or those of one robot; or one of them, with the others at the left. */
+const { trialId = '', planId = '' } = defineProps<{ trialId?: string; planId?: string }>();
 const BeginTrial = lazily(() => import('./BeginTrial.vue'));
 
 const bench = useBench();
@@ -50,6 +50,14 @@ watch(
   },
   { immediate: true },
 );
+watch(
+  () => planId,
+  (id) => {
+    if (id) void plan.open(id);
+  },
+  { immediate: true },
+);
+const robot = computed(() => (planId && plan.id === planId ? plan.document : undefined));
 const shown = computed(() => (trialId !== '' && bench.id === trialId ? bench.trial : undefined));
 // What is expected, and what it would change, is asked of the robot it was done on.
 watch(
@@ -70,7 +78,8 @@ watch(
     :class="trialId ? 'lg:grid-cols-[188px_minmax(0,1fr)]' : ''"
   >
     <BookList v-if="trialId" :open="trialId" class="border-ink max-lg:border-b lg:border-r" @begin="beginning = true" />
-    <BookTable v-if="!trialId" @begin="beginning = true" />
+    <p v-if="planId && !robot" role="status" class="p-6 text-second">fetching the robot …</p>
+    <BookTable v-else-if="!trialId" :key="planId" :robot="robot?.name" @begin="beginning = true" />
     <p v-else-if="bench.openFailure" role="alert" class="p-6">
       {{ bench.openFailure }} <RouterLink class="act underline" :to="{ name: 'bench' }">To the book</RouterLink>
     </p>

@@ -40,7 +40,7 @@ const trials = computed(() => {
             [trial.subject.name, trial.subject.specimen].filter(Boolean).join(', ')
           }}</span>
           <span v-if="trial.closedAt" class="block text-second">{{ dayText(trial.startedAt) }}</span>
-          <span v-else class="block text-tight">to go on with</span>
+          <span v-else class="block text-tight">unfinished</span>
         </RouterLink>
       </li>
     </ul>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { TrialSummary } from '@rough-gear/contract/api';
 import { exportBookCsv } from '@rough-gear/contract/bench';
-import { FOUND, TRIALS, trialSheet, type TrialKind } from '@rough-gear/core';
+import { counted, FOUND, TRIALS, trialSheet, type TrialKind } from '@rough-gear/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRoute } from 'vue-router';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
@@ -10,11 +10,14 @@ import { save } from '../../components/widgets/save.js';
 import { api } from '../../api/client.js';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useAccess } from '../../stores/access.js';
+import NextRoom from '../../rooms/NextRoom.vue';
+import { ROOMS } from '../../rooms/rooms.js';
 import { useBench } from '../../stores/bench.js';
 import { dayText } from './bookWords.js';
 import FaultsToMeasure from './FaultsToMeasure.vue';
 
 /** All trials, newest in front: by kind, by robot, by any word of them. */
+const { robot: of = '' } = defineProps<{ robot?: string | undefined }>();
 defineEmits<{ begin: [] }>();
 const bench = useBench();
 const access = useAccess();
@@ -24,7 +27,7 @@ const route = useRoute();
 const asked = (key: string): string => (typeof route.query[key] === 'string' ? route.query[key] : '');
 const sought = ref(asked('find'));
 const kind = ref<TrialKind | ''>('');
-const robot = ref(asked('robot'));
+const robot = ref(of || asked('robot'));
 const order = ref<'date' | 'part' | 'kind'>('date');
 const said = ref('');
 // What was gone on with has other rows by now.
@@ -76,7 +79,7 @@ async function bring(event: Event): Promise<void> {
 <template>
   <div class="flex min-h-0 min-w-0 flex-col">
     <div class="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b border-ink px-4 py-2">
-      <h1 class="text-lg">Bench book</h1>
+      <h1 class="text-lg">{{ of ? `Bench of ${of}` : 'Bench book' }}</h1>
       <button v-if="access.mayChange" type="button" class="act min-h-6" @click="$emit('begin')">New trial</button>
       <a class="act min-h-6" :href="api.bookAddress" download>Export as JSON</a>
       <button type="button" class="act min-h-6" @click="save('bench-book.csv', 'text/csv', exportBookCsv(trials))">
@@ -90,6 +93,7 @@ async function bring(event: Event): Promise<void> {
         >What is measured is never overwritten: a part says which trial it has its figures from.</span
       >
     </div>
+    <p v-if="of" class="px-4 pt-2 text-second">{{ ROOMS.find(({ id }) => id === 'bench')!.answers }}</p>
     <FaultsToMeasure />
     <p v-if="bench.bookState === 'away'" role="alert" class="p-6">
       {{ bench.failure }} <button type="button" class="act underline" @click="bench.loadBook()">Try again</button>
@@ -142,7 +146,7 @@ async function bring(event: Event): Promise<void> {
           <thead class="sticky top-0 bg-ground">
             <tr class="text-left">
               <th
-                v-for="head in ['day', 'trial', 'of', 'robot', 'by', 'found', 'taken into']"
+                v-for="head in ['day', 'trial', 'of', 'robot', 'by', 'found', 'used in']"
                 :key="head"
                 scope="col"
                 class="border-b border-ink px-2 py-1 font-semibold whitespace-nowrap"
@@ -165,7 +169,7 @@ async function bring(event: Event): Promise<void> {
               <td class="border-b border-hair px-2 py-1">{{ trial.subject.robot ?? '—' }}</td>
               <td class="border-b border-hair px-2 py-1">{{ trial.who || '—' }}</td>
               <td class="border-b border-hair px-2 py-1">
-                <span v-if="!trial.closedAt" class="text-tight">to go on with, {{ trial.rows }} rows. </span>
+                <span v-if="!trial.closedAt" class="text-tight">unfinished, {{ counted(trial.rows, 'row') }}. </span>
                 <span class="figures text-xs">{{ foundText(trial) }}</span>
               </td>
               <td class="border-b border-hair px-2 py-1 text-xs">
@@ -180,5 +184,6 @@ async function bring(event: Event): Promise<void> {
         </table>
       </div>
     </template>
+    <NextRoom v-if="of" of="bench" class="px-4 py-3" />
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { MOST_ROWS, readColumns, type ReadingColumn } from '@rough-gear/contract/bench';
-import { rowsOf, type TrialColumn } from '@rough-gear/core';
+import { counted, rowsOf, type TrialColumn } from '@rough-gear/core';
 import { computed, reactive, ref, shallowRef, useId, watch } from 'vue';
 import BaseDialog from '../../components/widgets/BaseDialog.vue';
 import ChoiceField from '../../components/fields/ChoiceField.vue';
@@ -142,7 +142,8 @@ function take(over: boolean): void {
     <p v-if="read && !read.ok" role="alert" class="text-gives">{{ read.reason }}</p>
     <template v-else-if="read">
       <p role="status" class="mt-2">
-        {{ rows }} rows<template v-if="read.unread.length > 0"
+        {{ counted(rows, 'row')
+        }}<template v-if="read.unread.length > 0"
           >; {{ read.unread.length }} left out, the first in line {{ read.unread[0]!.line }}:
           {{ read.unread[0]!.reason }}</template
         >

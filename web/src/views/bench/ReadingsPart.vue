@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { exportReadings } from '@rough-gear/contract/bench';
-import { rowsOf } from '@rough-gear/core';
+import { counted, rowsOf } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import { lazily } from '../../components/widgets/lazily.js';
 import { save } from '../../components/widgets/save.js';
@@ -22,7 +22,7 @@ const wanted = computed(() => `${sheet.value.fewest} or more; ${sheet.value.good
 <template>
   <section aria-label="Readings">
     <h2 class="mb-1">
-      2 Read <span class="text-sm font-normal text-second">{{ closed ? `${rows} rows` : wanted }}</span>
+      2 Read <span class="text-sm font-normal text-second">{{ closed ? counted(rows, 'row') : wanted }}</span>
     </h2>
     <ReadingsTable />
     <p class="mt-1 flex flex-wrap gap-x-4 text-sm">

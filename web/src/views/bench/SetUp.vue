@@ -50,7 +50,7 @@ const give = (key: string, si: number, dimension: Parameters<typeof show>[1]): v
           class="max-w-xs"
           :label="one.label"
           :value="trial.said[one.key] ?? one.options[0]"
-          :options="one.options.map((option) => ({ value: option, text: option }))"
+          :options="one.options.map((option) => ({ value: option, text: one.names?.[option] ?? option }))"
           @change="change({ said: { ...trial.said, [one.key]: $event } })"
         />
       </template>

@@ -77,7 +77,7 @@ const together = computed(() => {
       class="button mt-2 text-sm"
       @click="takeInto(together)"
     >
-      Take mean and spread of {{ kinds[0]!.kind.specimens }} into the part
+      Use mean and spread of {{ kinds[0]!.kind.specimens }} specimens in the plan
     </button>
   </section>
 </template>

@@ -66,11 +66,11 @@ const intoShelf = (): Promise<void> =>
         ><span class="text-second">in </span
         ><select v-model="alone" class="min-h-7 border-b border-ink bg-sheet">
           <option value="">all {{ users.length }} mechanisms that have it</option>
-          <option v-for="user in users" :key="user.id" :value="user.id">{{ user.name }} alone: this very one</option>
+          <option v-for="user in users" :key="user.id" :value="user.id">{{ user.name }} alone: this specimen</option>
         </select></label
       >
       <button type="button" class="button main" :disabled="busy" @click="intoPlan">
-        {{ closed ? '' : 'Close and ' }}{{ closed ? 'Take' : 'take' }} into the part
+        {{ closed ? 'Use' : 'Close and use' }} in the plan
       </button>
     </template>
     <button

@@ -6,7 +6,7 @@ const { trial, closed, change } = useTrial();
 const FIELDS = [
   { key: 'who', label: 'measured by', most: 120 },
   { key: 'used', label: 'with', most: 500 },
-  { key: 'note', label: 'seen beside', most: 4000 },
+  { key: 'note', label: 'notes', most: 4000 },
 ] as const;
 </script>
 

@@ -78,7 +78,7 @@ watch(
   </div>
   <p v-else-if="!robotHere" role="status" class="p-8 text-second">Opening the plan …</p>
   <div v-else class="grid min-h-0 grow lg:grid-cols-[188px_minmax(0,1fr)] lg:grid-rows-[minmax(0,1fr)]">
-    <aside class="border-ink max-lg:border-b lg:border-r">
+    <aside class="flex min-h-0 flex-col border-ink max-lg:border-b lg:border-r">
       <button
         type="button"
         class="act flex min-h-10 w-full items-center px-4 lg:hidden"

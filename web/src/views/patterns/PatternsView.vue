@@ -76,7 +76,7 @@ const table = {
           ><VerdictRing :verdict="verdict" /><VerdictRing :verdict="verdict" :size="22" /><VerdictWord
             :verdict="verdict"
         /></span>
-        <span class="flex items-center gap-1.5"><VerdictRing verdict="enough" hollow />out of reach</span>
+        <span class="flex items-center gap-1.5"><VerdictRing verdict="enough" hollow />not reached</span>
       </div>
       <div class="flex flex-wrap gap-4"><SourceTag v-for="source in SOURCES" :key="source" :source="source" /></div>
       <div class="flex flex-wrap gap-3">

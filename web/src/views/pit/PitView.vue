@@ -3,6 +3,7 @@ import { matchesPlayed, nextMatch } from '@rough-gear/core';
 import { computed, onUnmounted } from 'vue';
 import { useIntervalFn } from '@vueuse/core';
 import DiaryState from '../../components/diary/DiaryState.vue';
+import NextRoom from '../../rooms/NextRoom.vue';
 import { useRobotAt } from '../../composables/useRobotAt.js';
 import { useDiary } from '../../stores/diary.js';
 import { usePreferences } from '../../stores/preferences.js';
@@ -80,9 +81,7 @@ const keeps = window.isSecureContext;
           What you tick is kept here without a network; the page itself is kept only where it came by https or on this
           very machine. Leave it open.
         </p>
-        <RouterLink class="act grid min-h-11 place-items-center" :to="{ name: 'mechanism', params: { planId } }"
-          >To the robot’s page</RouterLink
-        >
+        <NextRoom of="pit" class="text-center" />
       </footer>
     </div>
   </div>

@@ -25,7 +25,7 @@ const rows = computed((): readonly Row[] => {
     .map((i, place) => ({ ...lanes[i]!, shade: shadeOf(place, ink.value) }))
     .filter(({ energy: taken, lacking }) => taken > 0 || lacking !== undefined);
   const rest = [
-    { name: 'what stands', energy: standing },
+    { name: 'always on', energy: standing },
     { name: 'main wire', energy: wire },
   ].filter((row) => row.energy > 0);
   const share = (taken: number) => (energy > 0 ? Math.max(0, taken / energy) : 0);

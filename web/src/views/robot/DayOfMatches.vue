@@ -147,7 +147,7 @@ watch([() => plan, () => script, () => state], () => {
                 <span class="flex gap-1.5"
                   ><VerdictRing :verdict="match.verdict" :size="14" class="mt-0.5 shrink-0" /><span
                     >{{ match.first?.name
-                    }}<span v-if="match.first" class="figures ml-1.5">{{
+                    }}<span v-if="match.first && match.first.multiple > 0" class="figures ml-1.5">{{
                       showMultiple(match.first.multiple)
                     }}</span></span
                   ></span

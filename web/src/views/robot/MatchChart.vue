@@ -168,7 +168,7 @@ function tip(items: readonly { axisValue: number; seriesName: string; dataIndex:
   const { times, volts, current, lanes } = samples.value;
   const who = [
     ...result.value.lanes.map(({ name }, i) => ({ name, amperes: lanes[i]![k]! })),
-    { name: 'what stands', amperes: lanes.at(-1)![k]! },
+    { name: 'always on', amperes: lanes.at(-1)![k]! },
   ]
     .filter(({ amperes }) => Math.abs(amperes) > 0.3)
     .sort((a, b) => b.amperes - a.amperes)

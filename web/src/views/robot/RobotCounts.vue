@@ -3,13 +3,11 @@ import { counted, EVENT_SUM_WORDS, eventChecks, ledgerOf, type EventSum, type Pl
 import { computed, ref } from 'vue';
 import VerdictRing from '../../components/verdict/VerdictRing.vue';
 import { useDisplay } from '../../composables/useDisplay.js';
-import { usePlan } from '../../stores/plan.js';
 import LedgerTable from './LedgerTable.vue';
 import EventSheetDialog from './event/EventSheetDialog.vue';
 
 /** What the robot weighs, costs and takes up, each against what its event allows; by mechanism where it is opened. */
 const { plan } = defineProps<{ plan: Plan }>();
-const store = usePlan();
 const { show, say } = useDisplay();
 const ledger = computed(() => ledgerOf(plan));
 const checks = computed(() => eventChecks(plan, ledger.value));
@@ -62,19 +60,6 @@ const measured = (of: EventSum, is: number): string => {
         ></span
       >
       <span class="ml-auto flex flex-wrap items-baseline gap-x-4">
-        <RouterLink class="act min-h-6" :to="{ name: 'robot-paper', params: { planId: store.id, sheet: 'order' } }"
-          >order sheet</RouterLink
-        >
-        <RouterLink class="act min-h-6" :to="{ name: 'robot-paper', params: { planId: store.id, sheet: 'cards' } }"
-          >setup cards</RouterLink
-        >
-        <RouterLink class="act min-h-6" :to="{ name: 'robot-paper', params: { planId: store.id, sheet: 'wiring' } }"
-          >wiring</RouterLink
-        >
-        <RouterLink class="act min-h-6" :to="{ name: 'robot-paper', params: { planId: store.id, sheet: 'book' } }"
-          >book</RouterLink
-        >
-        <RouterLink class="act min-h-6" :to="{ name: 'pit', params: { planId: store.id } }">pit</RouterLink>
         <button type="button" class="act min-h-6" :aria-expanded="open" @click="open = !open">
           {{ open ? 'less' : 'by mechanism' }}
         </button>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { putScript, type MatchLog, type MatchScript, type PackState } from '@rough-gear/core';
+import { putScript, type MatchLog, type MatchScript, type PackState, type Plan } from '@rough-gear/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { lazily } from '../../components/widgets/lazily.js';
@@ -17,12 +17,14 @@ import RobotCounts from './RobotCounts.vue';
 import RobotGauge from './RobotGauge.vue';
 import ScriptTabs from './ScriptTabs.vue';
 import { useMatch } from './useMatch.js';
+import NextRoom from '../../rooms/NextRoom.vue';
 import WholeRobotSaid from '../../components/verdict/WholeRobotSaid.vue';
 
 /** The whole robot on its pack: what gives first in a match, who was on, and who takes the battery’s energy. */
 const store = usePlan();
 const router = useRouter();
-const plan = computed(() => store.document!);
+// None may be in the store before this page is gone.
+const plan = computed<Plan>((last) => store.document ?? last!);
 const { scripts, script, scriptId, length, asked, judged, progress, running, stopped, failure, run, stop } =
   useMatch(plan);
 
@@ -115,6 +117,7 @@ const open = (id: string) => void router.push({ name: 'mechanism', params: { pla
           <RealMatch :plan="plan" :match="judged" @log="log = $event" />
           <BatteryLedger :match="judged" />
           <DayOfMatches :plan="plan" :script="script" :state="state" />
+          <NextRoom of="match" />
         </template>
         <p v-else-if="stopped" class="squared p-6 text-center text-second">
           Stopped. <button type="button" class="act" @click="run">Go through the match</button>

@@ -4,6 +4,7 @@ import {
   momentAt,
   momentRungs,
   ROBOT_HINTS,
+  rungText,
   showMultiple,
   worstOfEach,
   type JudgedMatch,
@@ -48,8 +49,10 @@ const rungs = computed(() =>
 );
 /** In the gauge the least multiple stands lowest, whatever it wants. */
 const ladder = computed(() => {
-  const sorted = [...rungs.value].sort((a, b) => a.multiple - b.multiple);
-  return rungs.value[0] ? { rungs: sorted, first: rungs.value[0] } : { rungs: sorted };
+  // What never gets there has no multiple: it is said under the gauge.
+  const placed = rungs.value.filter(({ multiple }) => multiple > 0);
+  const sorted = [...placed].sort((a, b) => a.multiple - b.multiple);
+  return placed[0] ? { rungs: sorted, first: placed[0] } : { rungs: sorted };
 });
 const chosen = ref<string>();
 const selected = computed(() => rungs.value.find(({ id }) => id === chosen.value)?.rung);
@@ -82,7 +85,7 @@ const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdi
     </p>
     <RobotMends v-if="mendable" :plan="plan" :match="match" :target="mendable" :asked="asked" />
     <p v-if="selected" class="border-l-3 border-line pl-2 text-sm" data-testid="robot-rung">
-      <b>{{ selected.name }}, {{ showMultiple(selected.multiple) }}.</b> {{ say(selected.sentence) }}
+      <b>{{ rungText(selected) }}.</b> {{ say(selected.sentence) }}
       <button v-if="selected.mechanism" type="button" class="act" @click="emit('mechanism', selected.mechanism)">
         Open it
       </button>
@@ -92,7 +95,8 @@ const others = computed(() => match.rungs.slice(1).filter(({ verdict }) => verdi
         <VerdictRing :verdict="rung.verdict" :size="14" class="mt-0.5 shrink-0" />
         <span
           ><b>{{ rung.name }}</b
-          >, {{ showMultiple(rung.multiple) }}. {{ say(rung.sentence) }}</span
+          ><template v-if="rung.multiple > 0">, {{ showMultiple(rung.multiple) }}</template
+          >. {{ say(rung.sentence) }}</span
         >
       </li>
     </ul>

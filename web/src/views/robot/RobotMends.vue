@@ -54,7 +54,7 @@ const times = (multiple: number) => (Number.isFinite(multiple) ? showMultiple(mu
     <p v-if="running" role="status" class="flex flex-wrap items-baseline gap-x-3 text-xs text-second">
       <span
         >{{ found?.pairs ? 'no single change of settings does it: two together are tried' : 'looking for changes' }},
-        {{ found?.marched ?? 0 }} matches gone through</span
+        {{ counted(found?.marched ?? 0, 'match', 'matches') }} gone through</span
       >
       <button type="button" class="act min-h-6" @click="stop">stop</button>
     </p>

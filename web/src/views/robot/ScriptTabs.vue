@@ -121,7 +121,7 @@ function rename(event: Event): void {
           </button>
         </fieldset>
         <fieldset class="grid gap-1">
-          <legend class="text-second">what stands and draws: boards, lights, radio, pumps</legend>
+          <legend class="text-second">always on: boards, lights, radio, pumps</legend>
           <div v-for="(draw, i) in script.draws" :key="draw.id" class="flex flex-wrap items-baseline gap-3">
             <input
               class="border-b border-ink bg-transparent"

@@ -113,6 +113,10 @@ async function finishNaming(): Promise<void> {
     <div class="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-2">
       <h1 class="text-2xl">Robots</h1>
       <p class="text-second">What gives first on each mechanism, and by how much.</p>
+      <nav aria-label="Beside the robots" class="flex gap-x-4">
+        <RouterLink class="act" to="/bench">Bench book</RouterLink>
+        <RouterLink class="act" to="/data">Data</RouterLink>
+      </nav>
       <span v-if="access.mayChange" class="ml-auto flex gap-3">
         <button type="button" class="button" @click="file?.click()">Import a plan</button>
         <button type="button" class="button main" @click="create">New robot</button>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ImportLine, ImportReport } from '@rough-gear/contract/shelf-files';
 import { KIND_NAMES } from '@rough-gear/contract/shelf';
-import type { PartKind } from '@rough-gear/core';
+import { counted, type PartKind } from '@rough-gear/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { toast } from 'vue-sonner';
 import { api } from '../../api/client.js';
@@ -114,7 +114,9 @@ const takes = computed(() => report.value?.sound === true && counts.value.new + 
             </tr>
           </tbody>
         </table>
-        <p v-if="lines.length > MOST_SHOWN" class="py-1 text-second">and {{ lines.length - MOST_SHOWN }} lines more</p>
+        <p v-if="lines.length > MOST_SHOWN" class="py-1 text-second">
+          and {{ counted(lines.length - MOST_SHOWN, 'line') }} more
+        </p>
       </div>
       <div class="mt-3 flex justify-end gap-3">
         <button type="button" class="button" @click="emit('close')">Leave it</button>

@@ -76,7 +76,7 @@ function start(part: Part): void {
       <div
         v-else
         class="grid min-h-0 grow lg:grid-rows-[minmax(0,1fr)]"
-        :class="chosen || draft ? 'xl:grid-cols-[minmax(0,1fr)_380px]' : ''"
+        :class="chosen || draft ? 'xl:grid-cols-[minmax(0,1fr)_340px]' : ''"
       >
         <PartTable
           :key="open"

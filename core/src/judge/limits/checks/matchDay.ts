@@ -1,3 +1,4 @@
+import { counted } from '../../../plan/words/show.js';
 import { amount, say, joined } from '../../../plan/words/phrase.js';
 import { dayOf, type Day } from '../../duty/day.js';
 import { windingWords } from '../../duty/lives.js';
@@ -42,7 +43,7 @@ export const matchHeat: CheckRule<DcPath> = {
       there: { value: windingLimit, dimension: 'temperature' },
       sentence:
         limitAt === undefined
-          ? say`${goes} goes a match: the winding ends the matches at ${at}, its limit is ${amount(windingLimit, 'temperature')}.`
+          ? say`${counted(goes, 'go', 'goes')} a match: the winding ends the matches at ${at}, its limit is ${amount(windingLimit, 'temperature')}.`
           : say`The winding burns out: it is at its limit of ${amount(windingLimit, 'temperature')} after ${amount(limitAt, 'time')} of this duty.`,
       working: () =>
         named(

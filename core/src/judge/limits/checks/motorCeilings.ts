@@ -13,7 +13,7 @@ import { RUN_NEEDS } from '../../motion/needs.js';
 /** The pack fresh off the charger against the most volts the motor stands: the controller may pass all of them on. */
 export const motorVolts: CheckRule<DcPath> = {
   id: 'motor-volts',
-  name: 'motor stands the pack',
+  name: 'motor takes the pack’s volts',
   link: 'motor',
   needs: ['pack', 'controller'],
   run: false,
@@ -78,7 +78,7 @@ export const motorTopSpeed: CheckRule<DcPath> = {
       asked,
       there: { value: there, dimension: 'speed' },
       sentence: say`The motor turns at up to ${amount(reached, 'speed')} here; it may turn at ${amount(there, 'speed')}${path.figures['motor.highestSpeed']?.source === 'typical' ? ', as is usual of its kind' : ''}.${loose}`,
-      hint: 'A shallower reduction, fewer volts, or a motor wound for fewer rpm a volt.',
+      hint: 'Less reduction, fewer volts, or a motor wound for fewer rpm a volt.',
       working: () =>
         named(
           'x',

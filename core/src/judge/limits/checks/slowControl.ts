@@ -79,7 +79,7 @@ export const creep: CheckRule<DcPath> = {
       sentence: say`The slowest it keeps is ${amount(least * k, dimension)}; ${why}. Asked is ${amount(asked * k, dimension)}.`,
       hint: blind(path)
         ? 'A motor and controller with sensors, or a brushed motor, creeps slower.'
-        : 'A deeper reduction, or a motor that runs freer, creeps slower.',
+        : 'More reduction, or a motor that runs freer, creeps slower.',
       working: () => {
         const slowest = found(
           '\\omega_{least}',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { expectedOfPart } from '@rough-gear/core';
+import { counted, expectedOfPart } from '@rough-gear/core';
 import { computed, reactive, ref } from 'vue';
 import CountField from '../../../components/fields/CountField.vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
@@ -155,7 +155,7 @@ function takeReading(): void {
     </div>
     <p v-if="ended" role="status" class="mt-2 text-sm">{{ ended }}</p>
     <details v-if="problems.length > 0" class="mt-1 text-sm text-tight">
-      <summary>{{ problems.length }} lines could not be read</summary>
+      <summary>{{ counted(problems.length, 'line') }} could not be read</summary>
       <ul class="figures text-xs">
         <li v-for="(problem, i) in problems.slice(0, 20)" :key="i">{{ problem }}</li>
       </ul>

@@ -57,7 +57,12 @@ const conclusion = computed(() => (!blank && concluded.value.ok ? concluded.valu
       <i>({{ one.how }})</i>
     </p>
     <p v-for="one in sheet.said" :key="one.key" class="mt-1 text-sm">
-      {{ one.label }}: {{ blank ? one.options.map((option) => `☐ ${option}`).join('   ') : trial.said[one.key] }}
+      {{ one.label }}:
+      {{
+        blank
+          ? one.options.map((option) => `☐ ${one.names?.[option] ?? option}`).join('   ')
+          : (one.names?.[trial.said[one.key] ?? ''] ?? trial.said[one.key])
+      }}
     </p>
     <table class="mt-3 w-full border-collapse text-sm">
       <thead>

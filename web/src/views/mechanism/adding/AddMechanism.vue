@@ -180,7 +180,7 @@ function packChange(): readonly Change[] {
       </p>
       <p v-if="failure" role="alert" class="text-gives">{{ failure }}</p>
       <div class="flex justify-end gap-3">
-        <button type="button" class="button" @click="$emit('close')">Not now</button>
+        <button type="button" class="button" @click="$emit('close')">Cancel</button>
         <button type="submit" class="button main disabled:opacity-50" :disabled="!ready || busy">Add it</button>
       </div>
     </form>

@@ -13,13 +13,15 @@ const model = defineModel<Quantity | undefined>({ required: true });
 const id = useId();
 const { parse, say, split } = useDisplay();
 const text = ref('');
-/** The unit the hint stands in: "40 mm" there, and a bare 44 is in millimetres. */
-const standing = computed(() => {
+/** What the hint shows: "40 mm" there, and a bare 44 is in millimetres. */
+const like = computed(() => {
   const shown = typeof hint === 'string' ? [] : hint;
-  const like = shown.find((piece) => typeof piece !== 'string' && piece.dimension === dimension) as Amount | undefined;
-  return like && split(like.value, dimension).unit;
+  return shown.find((piece) => typeof piece !== 'string' && piece.dimension === dimension) as Amount | undefined;
 });
-const read = computed(() => (text.value.trim() === '' ? undefined : parse(text.value, dimension, standing.value)));
+const standing = computed(() => like.value && split(like.value.value, dimension).unit);
+const read = computed(() =>
+  text.value.trim() === '' ? undefined : parse(text.value, dimension, standing.value, like.value?.value),
+);
 const refusal = computed(() => {
   const result = read.value;
   if (!result) return '';

@@ -17,7 +17,10 @@ const rung = computed(() => inTheMatch(together.value, mechanismId));
 <template>
   <p v-if="rung" class="border-t border-hair pt-1 text-sm" data-testid="in-the-match">
     <VerdictRing :verdict="rung.verdict" :size="14" class="mr-1 inline-block align-[-2px]" />
-    <b class="font-semibold">In the match</b>, <span class="figures">{{ showMultiple(rung.multiple) }}</span>.
+    <b class="font-semibold">In the match</b
+    ><template v-if="rung.multiple > 0"
+      >, <span class="figures">{{ showMultiple(rung.multiple) }}</span></template
+    >.
     {{ say(rung.sentence) }}
     <RouterLink class="act underline" :to="{ name: 'mechanism', params: { planId: plan.id } }">Whole robot</RouterLink>
   </p>

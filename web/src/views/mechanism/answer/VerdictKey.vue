@@ -1,15 +1,7 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
-import type { Verdict } from '@rough-gear/core';
+import { MEANINGS } from '../../../components/verdict/meanings.js';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
-
-/** What the four verdicts mean. */
-const MEANINGS: { verdict: Verdict; means: string }[] = [
-  { verdict: 'enough', means: 'at least the margin this limit wants' },
-  { verdict: 'tight', means: 'does the job, with less than that margin' },
-  { verdict: 'gives way', means: 'does not do the job: under 1×' },
-  { verdict: 'not known', means: 'a figure is missing; it is named' },
-];
 
 /** Opened low on the page it would stand under its end. */
 const intoView = (list: unknown): void => {

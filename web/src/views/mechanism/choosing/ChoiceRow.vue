@@ -26,7 +26,7 @@ function remove(): void {
 <template>
   <div class="flex flex-wrap items-center gap-x-4 text-sm" role="group" aria-label="Choices" data-testid="choices">
     <template v-if="mechanism.choices.length > 1">
-      <span class="text-second">turned by</span>
+      <span class="text-second">ideas</span>
       <ChoiceTabs
         :model-value="choice.id"
         :options="mechanism.choices.map(({ id, name }) => ({ value: id, text: name }))"

@@ -1,19 +1,28 @@
 <script setup lang="ts">
-import { amount, digits, say as phrase, type Quantity, type SpeedEnd, type VariantResult } from '@rough-gear/core';
+import {
+  amount,
+  creepSpeedOf,
+  digits,
+  say as phrase,
+  topSpeedOf,
+  type Quantity,
+  type SpeedEnd,
+  type VariantResult,
+} from '@rough-gear/core';
 import { computed, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
 import { outputUnits } from '../../../components/charts/forceChart.js';
 import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import WishField from '../adding/WishField.vue';
 import VariantTable from '../compare/VariantTable.vue';
+import { useDesk } from '../../../composables/useDesk.js';
 import { useGearFor } from './useGearFor.js';
 
 /** From a wanted speed to the total that gives it, what that costs at the other end, its teeth, and other volts that give the same. */
 const { path, mechanism, jobId, commit } = useMechanism();
 const { show } = useDisplay();
-const router = useRouter();
+const { open } = useDesk();
 
 const ENDS: readonly { value: SpeedEnd; text: string }[] = [
   { value: 'top', text: 'as fast as' },
@@ -24,16 +33,20 @@ const wish = ref<Quantity>();
 const dimension = computed(() => outputUnits(path.value).speed);
 // Another end, or another kind of speed, is another wish: the field is empty then, and so is what was read of it.
 watch([end, dimension], () => (wish.value = undefined));
-const hint = computed(() => {
-  const speed = path.value.asked.speed * path.value.asked.perCoordinate;
-  return phrase`${amount(end.value === 'top' ? speed : speed / 20, dimension.value)}`;
+/** How fast, or how slow, it runs as it is: what is answered until another speed is typed. */
+const today = computed(() => {
+  if (path.value.machine !== 'dc') return undefined;
+  return end.value === 'top' ? topSpeedOf(path.value) : creepSpeedOf(path.value);
 });
+const hint = computed(() =>
+  today.value === undefined ? 'a speed' : phrase`${amount(today.value, dimension.value)}, as now`,
+);
 const job = computed(() => mechanism.value.jobs.find(({ id }) => id === jobId.value)?.name ?? 'the open job');
 const { found, waiting } = useGearFor(
   computed(() => mechanism.value.id),
   jobId,
   end,
-  computed(() => wish.value?.si),
+  computed(() => wish.value?.si ?? today.value),
 );
 const geared = computed(() => found.value?.geared);
 const row = (id: string) => found.value?.rows.find((one) => one.id === id);
@@ -45,7 +58,7 @@ const speeds = (one: VariantResult | undefined) => ({
 });
 
 function toTeeth(total: number): void {
-  void router.push({ query: { train: 'find', total: digits(total, 4) } });
+  open('teeth', 'find', { total: digits(total, 4) });
 }
 </script>
 
@@ -90,7 +103,12 @@ function toTeeth(total: number): void {
       </p>
     </template>
     <template v-else-if="geared">
-      <p data-testid="geared">
+      <p v-if="!wish" data-testid="as-it-is">
+        At <span class="figures">{{ digits(path.train.total, 4) }}:1</span>, as it is, it runs
+        <b class="figures">{{ speeds(now).top }}</b> and keeps <b class="figures">{{ speeds(now).creep }}</b> at the
+        slowest. Type a speed: the ratio for it, and what that costs at the other end, follow.
+      </p>
+      <p v-else data-testid="geared">
         Geared <b class="figures">{{ digits(geared.total, 4) }}:1</b>. It is
         <span class="figures">{{ digits(path.train.total, 4) }}:1</span> now and runs
         <span class="figures">{{ speeds(now).top }}</span>.
@@ -105,15 +123,15 @@ function toTeeth(total: number): void {
         <button type="button" class="act ml-2 min-h-6" @click="toTeeth(geared.total)">Find its teeth</button>
       </p>
       <VariantTable
-        :rows="found?.rows ?? []"
+        :rows="(found?.rows ?? []).filter(({ id }) => wish || id === 'now')"
         :columns="['total', 'top', 'creep', 'pull', 'time', 'motorCurrent', 'supplyCurrent', 'hottest']"
         current="now"
         @take="commit($event.changes)"
       />
       <h3 class="mt-2 text-sm font-semibold">The same speed on other volts</h3>
       <p class="text-xs text-second">
-        Every cell count this controller stands. More volts geared deeper do the same work with fewer amperes and creep
-        slower; the pack is the whole robot’s, so that every mechanism sees the change. Above 60 V d.c.: licensed
+        Every cell count this controller stands. More volts with more reduction do the same work with fewer amperes and
+        creep slower; the pack is the whole robot’s, so that every mechanism sees the change. Above 60 V d.c.: licensed
         practice.
       </p>
       <p v-if="found?.pairs.length === 0" class="text-second">

@@ -1,13 +1,16 @@
 import type { SpeedEnd } from '@rough-gear/core';
 import { useTimeoutFn } from '@vueuse/core';
-import { shallowRef, watch, type Ref } from 'vue';
+import { computed, shallowRef, watch, type Ref } from 'vue';
 import { usePlan } from '../../../stores/plan.js';
 import { coreWorker } from '../../../workers/core.js';
 import type { GearedOn } from '../../../workers/questions.js';
 
 const WAIT_MS = 150;
 
-/** What a wanted speed asks for, in the worker; anew when the plan or the wish changes. The last answer stays until then. */
+/**
+ * What a wanted speed asks for, in the worker; anew when the plan or the wish changes. The last answer stays until then, but
+ * never beside another speed than it was for.
+ */
 export function useGearFor(
   mechanismId: Ref<string>,
   jobId: Ref<string>,
@@ -15,7 +18,8 @@ export function useGearFor(
   speed: Ref<number | undefined>,
 ) {
   const store = usePlan();
-  const found = shallowRef<GearedOn>();
+  const answered = shallowRef<{ readonly speed: number; readonly answer: GearedOn }>();
+  const found = computed(() => (answered.value?.speed === speed.value ? answered.value?.answer : undefined));
   const waiting = shallowRef(false);
   const soon = useTimeoutFn((work: () => void) => work(), WAIT_MS, { immediate: false });
   watch(
@@ -25,14 +29,14 @@ export function useGearFor(
       let current = true;
       onCleanup(() => (current = false));
       waiting.value = plan !== undefined && wanted !== undefined;
-      if (wanted === undefined || mechanism !== before[1] || which !== before[3]) found.value = undefined;
+      if (wanted === undefined || mechanism !== before[1] || which !== before[3]) answered.value = undefined;
       if (!plan || wanted === undefined) return;
       soon.start(() => {
         void coreWorker()
           .gearFor(plan, mechanism, job, which, wanted)
           .then((answer) => {
             if (!answer || !current) return;
-            found.value = answer;
+            answered.value = { speed: wanted, answer };
             waiting.value = false;
           });
       });

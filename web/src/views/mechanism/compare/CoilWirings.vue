@@ -7,7 +7,6 @@ import FirstToGive from './FirstToGive.vue';
 import TryTable from './TryTable.vue';
 
 /** One stepper with its half coils joined every way there is, on this mechanism. */
-const emit = defineEmits<{ done: [] }>();
 const { plan, mechanism, jobId, commit } = useStepMechanism();
 const { show } = useDisplay();
 
@@ -25,7 +24,6 @@ const HEADINGS = [
 
 function take(row: CoilWiringRow): void {
   commit(row.changes);
-  emit('done');
 }
 </script>
 

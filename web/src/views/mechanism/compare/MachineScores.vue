@@ -27,7 +27,6 @@ import { useScores } from './useScores.js';
 import { outputUnits } from '../../../components/charts/forceChart.js';
 
 /** Brushed or brushless on this job: scores from numbers, weights from the person, two schools ready with their reasons. */
-const emit = defineEmits<{ done: [] }>();
 const { path, commit } = useMechanism();
 const { show } = useDisplay();
 const motors = useShelf('motor');
@@ -85,7 +84,6 @@ const runsFor = ({ numbers: { runTime } }: CandidateScore): string =>
 
 function take(score: CandidateScore): void {
   commit(score.changes);
-  emit('done');
 }
 const bar = (value: number | undefined): string => `${Math.round((value ?? 0) * 100)}%`;
 </script>

@@ -43,7 +43,8 @@ const said = computed(() => {
   if (!mixed.value) return '';
   const { duty, most, each } = mixed.value;
   const dragged = each.findIndex((one) => one.force < 0);
-  const drags = dragged < 0 ? '' : ` ${names.value[dragged]} is dragged along: gear it shallower, or let it coast.`;
+  const drags =
+    dragged < 0 ? '' : ` ${names.value[dragged]} is dragged along: give it less reduction, or let it coast.`;
   return duty === undefined
     ? `At full command they give ${force(most)} at this speed: less than the load asks.${drags}`
     : `${Math.round(100 * duty)} % of the volts carry the load at this speed; full command gives ${force(most)}.${drags}`;

@@ -6,7 +6,6 @@ import { useVariants } from './useVariants.js';
 import VariantTable from './VariantTable.vue';
 
 /** One motor and more on this job, and what is left with one of them dead. */
-const emit = defineEmits<{ done: [] }>();
 const { plan, mechanism, commit } = useDcMechanism();
 
 const dead = ref(false);
@@ -15,7 +14,6 @@ const rows = useVariants(computed(() => motorCounts(plan.value, mechanism.value.
 
 function take(row: VariantResult): void {
   commit(row.changes);
-  emit('done');
 }
 </script>
 

@@ -8,7 +8,6 @@ import FirstToGive from './FirstToGive.vue';
 import TryTable from './TryTable.vue';
 
 /** The carriage's speed first, the screw's lead from it: how fast motor and screw turn, and what gives first. */
-const emit = defineEmits<{ done: [] }>();
 const { plan, path, mechanism, jobId, commit } = useMechanism();
 const { show } = useDisplay();
 
@@ -26,7 +25,6 @@ const headings = computed(() => [
 
 function take(row: LeadRow): void {
   commit(row.changes);
-  emit('done');
 }
 </script>
 

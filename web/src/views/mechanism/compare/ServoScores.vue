@@ -28,7 +28,6 @@ import WishField from '../adding/WishField.vue';
 import FirstToGive from './FirstToGive.vue';
 
 /** The shelf's servos on this job: scores from numbers, weights from the person, two schools ready with their reasons. */
-const emit = defineEmits<{ done: [] }>();
 const { plan, mechanism, jobId, drive, commit } = useServoMechanism();
 const { show } = useDisplay();
 const { shelf, load } = useShelf('servo');
@@ -105,7 +104,6 @@ function number(score: ServoScore, factor: ServoFactor): string {
 
 function take(score: ServoScore): void {
   commit(score.changes);
-  emit('done');
 }
 </script>
 

@@ -8,7 +8,6 @@ import FirstToGive from './FirstToGive.vue';
 import TryTable from './TryTable.vue';
 
 /** The servo's own motor with other gears, off the shelf or made up: twice the speed, half the torque, on this joint. */
-const emit = defineEmits<{ done: [] }>();
 const { plan, mechanism, jobId, commit } = useServoMechanism();
 const { show } = useDisplay();
 const { shelf, load } = useShelf('servo');
@@ -25,7 +24,6 @@ const HEADINGS = [
 
 function take(sister: ServoSister): void {
   commit(sister.changes);
-  emit('done');
 }
 </script>
 

@@ -8,7 +8,6 @@ import { useStepMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
 
 /** A stepper on the shaft, and a step servo there and geared down, on this very axis; and what trying both costs. */
-const emit = defineEmits<{ done: [] }>();
 const { plan, path, mechanism, jobId, commit } = useStepMechanism();
 const { show } = useDisplay();
 const shelves = (['stepper', 'step-servo', 'driver'] as const).map((kind) => useShelf(kind));
@@ -32,7 +31,6 @@ const cell = (value: number | undefined, say: (value: number) => string): string
 
 function take(row: StepMachineRow): void {
   commit(row.changes);
-  emit('done');
 }
 </script>
 

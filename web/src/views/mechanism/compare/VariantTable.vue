@@ -82,7 +82,7 @@ function cell(row: VariantResult, column: VariantColumn): string {
 </script>
 
 <template>
-  <div class="overflow-x-auto">
+  <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Ways that are compared">
     <table class="w-full text-sm" data-testid="variants">
       <thead class="text-left">
         <tr class="border-b border-ink">

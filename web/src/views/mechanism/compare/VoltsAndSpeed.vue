@@ -16,7 +16,6 @@ import { useVariants } from './useVariants.js';
 import VariantTable from './VariantTable.vue';
 
 /** Volts first: from a speed the motor is happy at and the pack to a winding, and to the reduction for the job. */
-const emit = defineEmits<{ done: [] }>();
 const { plan, path, mechanism, jobId, commit } = useDcMechanism();
 const { show } = useDisplay();
 
@@ -44,7 +43,6 @@ const rows = useVariants(
 
 function take(row: VariantResult): void {
   commit(row.changes);
-  emit('done');
 }
 </script>
 

@@ -8,7 +8,6 @@ import { useVariants } from './useVariants.js';
 import VariantTable from './VariantTable.vue';
 
 /** All windings of one can, and bigger cans: a slower winding is not a stronger motor. */
-const emit = defineEmits<{ done: [] }>();
 const { plan, path, mechanism, commit } = useDcMechanism();
 const { show } = useDisplay();
 const { shelf, load } = useShelf('motor');
@@ -23,7 +22,6 @@ const rows = useVariants(
 
 function take(row: VariantResult): void {
   commit(row.changes);
-  emit('done');
 }
 </script>
 
@@ -34,28 +32,30 @@ function take(row: VariantResult): void {
       In one can Kv goes down with the turns and the resistance up with their square: the torque for the same copper
       loss stays. A slower winding is not a stronger motor, it only asks for more volts; a bigger can is.
     </p>
-    <table class="mb-3 text-sm" data-testid="windings">
-      <thead>
-        <tr class="border-b border-ink text-right">
-          <th scope="col" class="pr-6 text-left">turns</th>
-          <th v-for="one in windings" :key="one.turns" scope="col" class="figures pl-6">{{ one.turns }} ×</th>
-        </tr>
-      </thead>
-      <tbody class="figures text-right">
-        <tr class="border-b border-hair">
-          <th scope="row" class="pr-6 text-left font-sans font-normal">Kv</th>
-          <td v-for="one in windings" :key="one.turns" class="pl-6">{{ show(one.kv, 'kv') }}</td>
-        </tr>
-        <tr class="border-b border-hair">
-          <th scope="row" class="pr-6 text-left font-sans font-normal">resistance</th>
-          <td v-for="one in windings" :key="one.turns" class="pl-6">{{ show(one.resistance, 'resistance') }}</td>
-        </tr>
-        <tr class="border-b border-hair font-semibold">
-          <th scope="row" class="pr-6 text-left font-sans">torque for 50 W of loss</th>
-          <td v-for="one in windings" :key="one.turns" class="pl-6">{{ show(one.torqueAt50W, 'torque') }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="mb-3 overflow-x-auto" tabindex="0" role="region" aria-label="Windings of this can">
+      <table class="text-sm" data-testid="windings">
+        <thead>
+          <tr class="border-b border-ink text-right">
+            <th scope="col" class="pr-6 text-left">turns</th>
+            <th v-for="one in windings" :key="one.turns" scope="col" class="figures pl-6">{{ one.turns }} ×</th>
+          </tr>
+        </thead>
+        <tbody class="figures text-right">
+          <tr class="border-b border-hair">
+            <th scope="row" class="pr-6 text-left font-sans font-normal">Kv</th>
+            <td v-for="one in windings" :key="one.turns" class="pl-6">{{ show(one.kv, 'kv') }}</td>
+          </tr>
+          <tr class="border-b border-hair">
+            <th scope="row" class="pr-6 text-left font-sans font-normal">resistance</th>
+            <td v-for="one in windings" :key="one.turns" class="pl-6">{{ show(one.resistance, 'resistance') }}</td>
+          </tr>
+          <tr class="border-b border-hair font-semibold">
+            <th scope="row" class="pr-6 text-left font-sans">torque for 50 W of loss</th>
+            <td v-for="one in windings" :key="one.turns" class="pl-6">{{ show(one.torqueAt50W, 'torque') }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
     <label class="mb-2 flex items-center gap-1.5"
       ><input v-model="regear" type="checkbox" class="size-4" /> gear each anew, as suits it over all jobs</label
     >

@@ -45,7 +45,7 @@ const options = (ids: readonly ChartId[]) => ids.map((value) => ({ value, text: 
 </script>
 
 <template>
-  <div class="grid min-h-[230px] grow grid-cols-1 gap-5 sm:grid-cols-2">
+  <div class="grid min-h-[250px] grow grid-cols-1 gap-5 sm:grid-cols-2">
     <component :is="CHARTS[left].chart">
       <template #title
         ><ChoiceTabs v-model="left" :options="options(sides.left)" label="Chart of what it can do"

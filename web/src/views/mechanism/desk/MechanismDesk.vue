@@ -1,46 +1,47 @@
 <script setup lang="ts">
-import { useDisplay } from '../../../composables/useDisplay.js';
-import { removeMechanism, workingOf, type Expression, type MechanismResult, type WorkingRef } from '@rough-gear/core';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
+import { workingOf, type Expression, type MechanismResult, type WorkingRef } from '@rough-gear/core';
+import { computed, watch, type Component } from 'vue';
 import { toast } from 'vue-sonner';
-import BaseDialog from '../../../components/widgets/BaseDialog.vue';
-import { lazily } from '../../../components/widgets/lazily.js';
-import { useEver } from '../../../composables/useEver.js';
 import PowerPath from '../../../components/strip/PowerPath.vue';
 import RatioRuler from '../../../components/ruler/RatioRuler.vue';
+import { lazily } from '../../../components/widgets/lazily.js';
+import { DESKS, useDesk, type DeskId } from '../../../composables/useDesk.js';
+import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMarks } from '../../../composables/useMarks.js';
 import { provideMechanism } from '../../../composables/useMechanism.js';
 import { provideSpread } from '../../../composables/useSpread.js';
-import { usePlan } from '../../../stores/plan.js';
-import ChoiceRow from '../choosing/ChoiceRow.vue';
-import DeskCharts from './DeskCharts.vue';
-import { sectionOf } from '../../models/sectionOf.js';
-import GaugePanel from '../answer/GaugePanel.vue';
+import VerdictWord from '../../../components/verdict/VerdictWord.vue';
+import NextRoom from '../../../rooms/NextRoom.vue';
 import GaugeLine from '../answer/GaugeLine.vue';
-import LinkPanel from './LinkPanel.vue';
+import GaugePanel from '../answer/GaugePanel.vue';
 import MissingFigures from '../answer/MissingFigures.vue';
+import ChoiceRow from '../choosing/ChoiceRow.vue';
 import SpreadLine from '../spread/SpreadLine.vue';
-import { useChoosingTab } from '../choosing/useChoosing.js';
-import { useTrainTab } from '../train/useTrain.js';
+import { sectionOf } from '../../models/sectionOf.js';
+import DeskBar from './DeskBar.vue';
+import DeskCharts from './DeskCharts.vue';
+import LinkPanel from './LinkPanel.vue';
 
-/** The open mechanism: power path above, the open link's fields, ruler and charts, the gauge at the side. */
+/** The open mechanism: power path and desks above, the open desk below, the gauge at the side. */
 const { mechanismId } = defineProps<{ mechanismId: string }>();
 const emit = defineEmits<{
   result: [result: MechanismResult];
   working: [working: { expression: Expression; title: string; section: string }];
 }>();
 
-/** The train's desk comes with drawings of its own: it is loaded when it is first opened. */
-const TrainDesk = defineAsyncComponent(() => import('../train/TrainDesk.vue'));
-const trainTab = useTrainTab();
-const WiringSheet = lazily(() => import('../panels/WiringSheet.vue'));
-const ChoosingDesk = defineAsyncComponent(() => import('../choosing/ChoosingDesk.vue'));
-const choosingTab = useChoosingTab();
-const plan = usePlan();
-const router = useRouter();
-const context = provideMechanism(() => mechanismId);
-const { mechanism, result, path, jobId, job, at } = context;
+/** What a desk is made of is fetched when it is first opened; the figures of the open link are there at once. */
+const PAGES: Readonly<Record<Exclude<DeskId, 'figures'>, Component>> = {
+  ratio: lazily(() => import('../choosing/RatioSweep.vue')),
+  speed: lazily(() => import('../choosing/GearForSpeed.vue')),
+  teeth: lazily(() => import('../train/TrainDesk.vue')),
+  compare: lazily(() => import('../compare/CompareDesk.vue')),
+  shortlist: lazily(() => import('../choosing/shortlist/ShortlistPage.vue')),
+  side: lazily(() => import('../choosing/side/SideBySide.vue')),
+  wires: lazily(() => import('./WiresDesk.vue')),
+  reasons: lazily(() => import('../choosing/reasons/ReasonsLog.vue')),
+};
+const { desk, page } = useDesk();
+const { mechanism, result, path, jobId, job } = provideMechanism(() => mechanismId);
 const { say } = useDisplay();
 provideSpread(
   computed(() => mechanismId),
@@ -56,6 +57,12 @@ const marks = useMarks(
   jobId,
   canRun,
 );
+/** The ruler stands where the ratio is in hand: beside the figures, and under the stages. */
+const ruled = computed(
+  () =>
+    (path.value.machine !== 'servo' || path.value.stages.length > 0) &&
+    (desk.value === 'figures' || (desk.value === 'teeth' && ['', 'stages'].includes(page.value))),
+);
 
 function showWorking(ref: WorkingRef, title: string): void {
   const expression = workingOf(path.value, ref);
@@ -67,104 +74,58 @@ function showWorking(ref: WorkingRef, title: string): void {
         : 'Not known: a figure is missing.',
     );
 }
-
-const wiring = ref(false);
-const everWired = useEver(() => wiring.value);
-const renaming = ref(false);
-const name = ref('');
-
-function startRename(): void {
-  name.value = mechanism.value.name;
-  renaming.value = true;
-}
-
-function rename(): void {
-  if (name.value.trim()) plan.commit([{ at: [...at.value, 'name'], to: name.value.trim() }]);
-  renaming.value = false;
-}
-
-function remove(): void {
-  const removed = mechanism.value;
-  plan.commit(removeMechanism(context.plan.value, removed.id));
-  toast(`${removed.name} is removed. Undo brings it back.`);
-  void router.replace({
-    name: 'mechanism',
-    params: { planId: plan.id, mechanismId: context.plan.value.mechanisms[0]?.id ?? '' },
-  });
-}
 </script>
 
 <template>
   <div class="flex min-h-0 min-w-0 flex-col">
     <h1 class="sr-only">{{ mechanism.name }}</h1>
-    <GaugeLine class="not-printed lg:hidden" />
+    <GaugeLine v-if="desk !== 'compare'" class="not-printed lg:hidden" />
     <PowerPath />
-    <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_296px] lg:grid-rows-[minmax(0,1fr)]">
-      <div class="relative flex min-h-0 min-w-0 flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
-        <ChoiceRow v-if="mechanism.choices.length > 1" class="not-printed" />
-        <ChoosingDesk v-if="choosingTab" />
-        <TrainDesk v-else-if="trainTab" />
-        <section v-else aria-label="The open link"><LinkPanel @working="showWorking" /></section>
-        <RatioRuler
-          v-if="
-            (path.machine !== 'servo' || path.stages.length > 0) && !choosingTab && (!trainTab || trainTab === 'stages')
-          "
-          :marks="marks.marks"
-          :progress="canRun ? marks.progress : 1"
-          @stop="marks.stop"
-          @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')"
-        />
-        <template v-if="!trainTab && !choosingTab">
-          <MissingFigures v-if="job.run === undefined" class="grow" />
-          <template v-else>
-            <DeskCharts />
-            <SpreadLine />
+    <!-- What is compared has its own verdicts, row by row, and needs the width. -->
+    <div
+      class="grid min-h-0 grow lg:grid-rows-[minmax(0,1fr)]"
+      :class="desk === 'compare' ? '' : 'lg:grid-cols-[minmax(0,1fr)_296px]'"
+    >
+      <div class="flex min-h-0 min-w-0 flex-col">
+        <DeskBar />
+        <div class="relative flex min-h-0 min-w-0 grow flex-col gap-2 px-4 py-2 lg:overflow-y-auto">
+          <ChoiceRow v-if="mechanism.choices.length > 1 || desk === 'side'" class="not-printed" />
+          <section v-if="desk === 'figures'" aria-label="The open link"><LinkPanel @working="showWorking" /></section>
+          <section
+            v-else
+            :aria-label="DESKS[desk]"
+            class="flex grow flex-col gap-2"
+            :class="desk === 'teeth' ? 'min-h-0' : 'shrink-0'"
+          >
+            <component :is="PAGES[desk]" />
+          </section>
+          <RatioRuler
+            v-if="ruled"
+            :marks="marks.marks"
+            :progress="canRun ? marks.progress : 1"
+            @stop="marks.stop"
+            @working="showWorking({ of: 'term', term: 'total' }, 'Total reduction')"
+          />
+          <template v-if="desk === 'figures'">
+            <MissingFigures v-if="job.run === undefined" class="grow" />
+            <template v-else>
+              <DeskCharts />
+              <SpreadLine />
+            </template>
           </template>
-        </template>
-        <div class="not-printed flex flex-wrap items-baseline gap-x-5 text-xs text-second">
-          <span class="min-w-0 grow basis-64"
-            >Guards, eye protection, a stop in reach, power off before hands go in. Local codes and event rules come
-            first.</span
-          >
-          <button
-            v-if="!choosingTab"
-            type="button"
-            class="act min-h-6 whitespace-nowrap"
-            @click="choosingTab = 'shortlist'"
-          >
-            Search the shelf
-          </button>
-          <ChoiceRow v-if="mechanism.choices.length === 1" class="whitespace-nowrap" />
-          <RouterLink
-            class="act min-h-6 whitespace-nowrap"
-            :to="{ name: 'bench', query: { robot: plan.document?.name, find: mechanism.name } }"
-            >Measure</RouterLink
-          >
-          <button type="button" class="act min-h-6 whitespace-nowrap" @click="wiring = true">Wiring</button>
-          <button type="button" class="act min-h-6 whitespace-nowrap" @click="startRename">Rename</button>
-          <button type="button" class="act min-h-6 whitespace-nowrap" @click="remove">Remove mechanism</button>
+          <NextRoom of="mechanisms"> Judged alone: <VerdictWord :verdict="result.headline.verdict" />. </NextRoom>
+          <p class="not-printed text-xs text-second">
+            Guards, eye protection, a stop in reach, power off before hands go in. Local codes and event rules come
+            first.
+          </p>
         </div>
       </div>
       <GaugePanel
+        v-if="desk !== 'compare'"
         id="gauge"
         class="min-h-0 border-ink max-lg:border-t lg:overflow-y-auto lg:border-l"
         @working="showWorking"
       />
     </div>
-    <WiringSheet v-if="everWired" :open="wiring" @close="wiring = false" />
-    <BaseDialog :open="renaming" title="Rename" @close="renaming = false">
-      <form @submit.prevent="rename">
-        <label for="mechanism-name" class="text-second">name of the mechanism</label>
-        <input
-          id="mechanism-name"
-          v-model="name"
-          maxlength="80"
-          class="mb-4 w-full border-b border-ink bg-transparent py-1"
-        />
-        <div class="flex justify-end gap-3">
-          <button type="submit" class="button main" :disabled="!name.trim()">Rename</button>
-        </div>
-      </form>
-    </BaseDialog>
   </div>
 </template>

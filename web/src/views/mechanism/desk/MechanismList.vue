@@ -122,8 +122,10 @@ function move(index: number, by: number): void {
             >
             <span v-else class="text-second">looking …</span>
             <span v-if="worseInMatch(mechanism.id)" class="block text-second" data-testid="list-in-match"
-              ><VerdictWord :verdict="worseInMatch(mechanism.id)!.verdict" /> in the match,
-              <span class="figures">{{ showMultiple(worseInMatch(mechanism.id)!.multiple) }}</span></span
+              ><VerdictWord :verdict="worseInMatch(mechanism.id)!.verdict" /> in the match<template
+                v-if="worseInMatch(mechanism.id)!.multiple > 0"
+                >, <span class="figures">{{ showMultiple(worseInMatch(mechanism.id)!.multiple) }}</span></template
+              ></span
             >
           </span>
         </RouterLink>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  START_NAMES,
   bindOf,
   coastToStop,
   controllerLossOf,
@@ -31,11 +32,7 @@ const known = computed(() => RUN_NEEDS.every((need) => !path.value.lacks[need]))
 const units = computed(() => outputUnits(path.value));
 const k = computed(() => path.value.asked.perCoordinate);
 
-const STARTS: readonly { value: StartStyle; text: string }[] = [
-  { value: 'sensors', text: 'sensors' },
-  { value: 'forced', text: 'stepped up blindly' },
-  { value: 'bump', text: 'bumped until it catches' },
-];
+const STARTS = (Object.keys(START_NAMES) as StartStyle[]).map((value) => ({ value, text: START_NAMES[value] }));
 const IDLE = [
   { value: 'brake', text: 'brakes' },
   { value: 'coast', text: 'coasts' },

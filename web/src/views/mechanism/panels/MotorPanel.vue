@@ -19,12 +19,9 @@ import PanelHead from './PanelHead.vue';
 import MotorMake from './MotorMake.vue';
 import { motorForm } from './motorForm.js';
 import PartPicker from './PartPicker.vue';
-import { lazily } from '../../../components/widgets/lazily.js';
-import { useEver } from '../../../composables/useEver.js';
+import { useDesk } from '../../../composables/useDesk.js';
 
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
-
-const CompareSheet = lazily(() => import('../compare/CompareSheet.vue'));
 
 const { plan, mechanism, path, drive, choiceAt, commit } = useDcMechanism();
 const { show } = useDisplay();
@@ -32,8 +29,7 @@ const { show } = useDisplay();
 const part = computed(() => plan.value.parts[drive.value.motor]!.part as MotorPart);
 const form = computed(() => part.value.data.form);
 const partAt = computed(() => ['parts', drive.value.motor, 'part']);
-const comparing = ref(false);
-const everCompared = useEver(() => comparing.value);
+const { open: openDesk } = useDesk();
 const more = ref(false);
 const motors = computed(() => drive.value.motors);
 const known = computed(() => !path.value.lacks.motor);
@@ -78,7 +74,7 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
 <template>
   <PanelHead title="Motor" :detail="`${part.name} · ${motors === 1 ? 'one' : motors} in all`">
     <PartPicker kind="motor" :at="[...choiceAt, 'drive', 'motor']" title="A motor off the shelf" />
-    <button type="button" class="act min-h-6" @click="comparing = true">Compare</button>
+    <button type="button" class="act min-h-6" @click="openDesk('compare')">Compare</button>
     <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
       {{ more ? 'Less' : 'Volts, mass, shaft' }}
     </button>
@@ -155,5 +151,4 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
       The gearbox and its losses are in these figures: leave that gearbox out of the reduction.
     </p>
   </div>
-  <CompareSheet v-if="everCompared" :open="comparing" @close="comparing = false" />
 </template>

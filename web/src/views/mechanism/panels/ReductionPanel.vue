@@ -5,7 +5,7 @@ import { screwAt, STAGE_NAMES, type WorkingRef } from '@rough-gear/core';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import AddStage from './AddStage.vue';
 import PanelHead from './PanelHead.vue';
-import { useTrainTab } from '../train/useTrain.js';
+import { useDesk } from '../../../composables/useDesk.js';
 import StageFields from './StageFields.vue';
 import ThreadFollowing from './step/ThreadFollowing.vue';
 import { useStageList } from './useStageList.js';
@@ -14,7 +14,7 @@ import { useStageList } from './useStageList.js';
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 const { path, choice, choiceAt, link, commit } = useMechanism();
 const { stages, remove, move, movable } = useStageList();
-const trainTab = useTrainTab();
+const { open: openDesk } = useDesk();
 </script>
 
 <template>
@@ -22,7 +22,7 @@ const trainTab = useTrainTab();
     title="Reduction"
     :detail="`${stages.length === 0 ? 'none: the motor drives straight' : stages.length === 1 ? 'one stage' : `${stages.length} stages`}, ${(path.train.efficiency * 100).toFixed(0)} % of the work gets through`"
   >
-    <button type="button" class="act min-h-6 font-semibold" @click="trainTab = 'stages'">Real teeth</button>
+    <button type="button" class="act min-h-6 font-semibold" @click="openDesk('teeth')">Real teeth</button>
     <AddStage />
     <button
       type="button"

@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { X } from '@lucide/vue';
-import { computed, type Component } from 'vue';
+import type { Component } from 'vue';
 import ChoiceTabs from '../../../components/widgets/ChoiceTabs.vue';
-import IconButton from '../../../components/widgets/IconButton.vue';
 import StageLengths from './StageLengths.vue';
 import StageWays from './StageWays.vue';
 import TrainFinder from './TrainFinder.vue';
@@ -21,15 +19,11 @@ const PAGES: Record<TrainTab, { text: string; page: Component }> = {
   layout: { text: 'Layout', page: TrainLayout },
 };
 const options = Object.entries(PAGES).map(([value, { text }]) => ({ value: value as TrainTab, text }));
-const open = computed<TrainTab>({ get: () => tab.value ?? 'stages', set: (next) => (tab.value = next) });
 </script>
 
 <template>
-  <section aria-label="The train" class="flex min-h-0 grow flex-col gap-2">
-    <div class="flex items-center gap-4 border-b border-hair pb-1">
-      <ChoiceTabs v-model="open" :options="options" label="Page of the train" class="flex-wrap gap-x-5" />
-      <IconButton class="ml-auto" label="Back to the charts" @click="tab = undefined"><X :size="16" /></IconButton>
-    </div>
-    <component :is="PAGES[open].page" />
-  </section>
+  <div class="flex min-h-0 grow flex-col gap-2">
+    <ChoiceTabs v-model="tab" :options="options" label="Page of the train" class="not-printed flex-wrap gap-x-5" />
+    <component :is="PAGES[tab].page" />
+  </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { until } from '@vueuse/core';
 import {
   adoptTrain,
   compareVerdicts,
@@ -132,6 +133,10 @@ function stop(): void {
   running.value = false;
 }
 onUnmounted(stop);
+// What the shelf has for today's total is looked for at once.
+void until(() => stock.value.length > 0)
+  .toBe(true)
+  .then(search);
 
 function take(row: TrainProgress['trains'][number]): void {
   commit(adoptTrain(plan.value, mechanism.value, row.train));

@@ -1,24 +1,22 @@
 import type { Change, SeriesPart, Stage, StageParts, Stock } from '@rough-gear/core';
 import { computed, onMounted } from 'vue';
-import { useRoute, useRouter } from 'vue-router';
+import { useRouter } from 'vue-router';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { useShelf } from '../../../composables/useShelf.js';
+import { useDesk } from '../../../composables/useDesk.js';
 
 const TRAIN_TABS = ['stages', 'find', 'lengths', 'ways', 'layout'] as const;
 export type TrainTab = (typeof TRAIN_TABS)[number];
 
 const isTab = (text: unknown): text is TrainTab => TRAIN_TABS.some((tab) => tab === text);
 
-/** Which page of the train's desk is open; the address follows, so that it can be shared. */
+/** Which page of the desk *Teeth* is open. */
 export function useTrainTab() {
-  const route = useRoute();
+  const { page, deskAt } = useDesk();
   const router = useRouter();
-  return computed<TrainTab | undefined>({
-    get: () => (isTab(route.query['train']) ? route.query['train'] : undefined),
-    set: (tab) => {
-      const { train: _closed, ...rest } = route.query;
-      void router.replace({ params: route.params, query: tab ? { ...rest, train: tab } : rest });
-    },
+  return computed<TrainTab>({
+    get: () => (isTab(page.value) ? page.value : 'stages'),
+    set: (tab) => void router.replace(deskAt('teeth', tab)),
   });
 }
 

@@ -84,7 +84,7 @@ function costText({ ceiling, step, value, helps }: CeilingCost): string {
 <template>
   <div class="flex flex-col gap-2" data-testid="joint">
     <p v-if="choice.done && !choice.paper" role="alert" data-testid="joint-impossible">
-      <b>No set of designs stays under all ceilings.</b> Loosen one, or ask less of a job.
+      <b>No set of designs stays under all ceilings.</b> Raise a limit, or ask less of a job.
     </p>
     <p v-else-if="choice.done && choice.held.length === 0" role="alert">
       <b>None that was tried holds on one pack.</b> {{ counted(choice.ruledOut.length, 'set') }} best on paper,

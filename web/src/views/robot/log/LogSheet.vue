@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { readColumns, type ReadingColumn } from '@rough-gear/contract/bench';
-import { laneColumn, type Plan } from '@rough-gear/core';
+import { counted, laneColumn, type Plan } from '@rough-gear/core';
 import { computed, reactive, ref, shallowRef, watch } from 'vue';
 import { api } from '../../../api/client.js';
 import BaseDialog from '../../../components/widgets/BaseDialog.vue';
@@ -52,7 +52,7 @@ async function pick(event: Event): Promise<void> {
   failure.value = read.ok ? '' : `${file.name}: ${read.reason}`;
   if (!read.ok) return;
   columns.value = read.columns;
-  said.value = `${read.columns[0]?.values.length ?? 0} rows${read.unread.length > 0 ? `, ${read.unread.length} lines left out` : ''}`;
+  said.value = `${counted(read.columns[0]?.values.length ?? 0, 'row')}${read.unread.length > 0 ? `, ${counted(read.unread.length, 'line')} left out` : ''}`;
   note.value ||= file.name.replace(/\.[^.]+$/, '');
   mapped.clear();
   const before = known();

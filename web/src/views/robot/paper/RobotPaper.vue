@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { useRobotAt } from '../../../composables/useRobotAt.js';
+import NextRoom from '../../../rooms/NextRoom.vue';
+import { ROOMS } from '../../../rooms/rooms.js';
+import { useOpenRobot } from '../../../rooms/useOpenRobot.js';
 import PaperDesk from '../../../components/widgets/PaperDesk.vue';
 import OrderPaper from './order/OrderPaper.vue';
 import BookPaper from './book/BookPaper.vue';
@@ -14,6 +17,7 @@ const SHEETS = [
   { id: 'wiring', text: 'wiring' },
   { id: 'book', text: 'whole book' },
 ] as const;
+const { room } = useOpenRobot();
 const { plan, store } = useRobotAt(
   () => planId,
   () => SHEETS.find(({ id }) => id === sheet)!.text,
@@ -21,16 +25,15 @@ const { plan, store } = useRobotAt(
 </script>
 
 <template>
-  <PaperDesk :back="{ name: 'mechanism', params: { planId } }" back-text="Back to the robot">
+  <PaperDesk>
     <template #links>
+      <span v-if="room" class="text-second">{{ ROOMS.find(({ id }) => id === room)!.answers }}</span>
       <RouterLink
-        v-for="other in SHEETS.filter(({ id }) => id !== sheet)"
-        :key="other.id"
-        class="act"
-        :to="{ name: 'robot-paper', params: { planId, sheet: other.id } }"
-        >{{ other.text }}</RouterLink
+        v-if="sheet !== 'book'"
+        class="act ml-auto"
+        :to="{ name: 'robot-paper', params: { planId, sheet: 'book' } }"
+        >whole book</RouterLink
       >
-      <RouterLink class="act" :to="{ name: 'pit', params: { planId } }">pit</RouterLink>
     </template>
     <p v-if="store.failure" role="alert" class="p-6">{{ store.failure }}</p>
     <p v-else-if="!plan" role="status" class="p-6 text-second">fetching the robot …</p>
@@ -38,5 +41,6 @@ const { plan, store } = useRobotAt(
     <BookPaper v-else-if="sheet === 'book'" :plan="plan" :plan-id="planId" />
     <WiringPaper v-else-if="sheet === 'wiring'" :plan="plan" />
     <SetupPaper v-else :plan="plan" :plan-id="planId" />
+    <NextRoom v-if="plan && room" :of="room" class="px-4 py-4 text-center" />
   </PaperDesk>
 </template>

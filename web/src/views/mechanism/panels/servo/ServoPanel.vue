@@ -8,8 +8,6 @@ import FigureField from '../../../../components/fields/FigureField.vue';
 import MeasureField from '../../../../components/fields/MeasureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
-import { lazily } from '../../../../components/widgets/lazily.js';
-import { useEver } from '../../../../composables/useEver.js';
 import PanelHead from '../PanelHead.vue';
 import PartPicker from '../PartPicker.vue';
 import CalibrationTable from './CalibrationTable.vue';
@@ -17,8 +15,7 @@ import ServoFit from './ServoFit.vue';
 import ServoHolding from './ServoHolding.vue';
 import ServoInside from './ServoInside.vue';
 import TipPrecision from './TipPrecision.vue';
-
-const CompareSheet = lazily(() => import('../../compare/CompareSheet.vue'));
+import { useDesk } from '../../../../composables/useDesk.js';
 
 /** A servo's ratings and currents; how exactly it stands; what is inside; its pulses measured. */
 const { plan, path, drive, driveAt, link, commit } = useServoMechanism();
@@ -27,8 +24,7 @@ const { show } = useDisplay();
 const part = computed(() => plan.value.parts[drive.value.servo]!.part as ServoPart);
 const linear = computed(() => part.value.motion === 'linear');
 const page = ref<'sheet' | 'precision' | 'holding' | 'inside' | 'fit' | 'calibration'>('sheet');
-const comparing = ref(false);
-const everCompared = useEver(() => comparing.value);
+const { open: openDesk } = useDesk();
 const PAGES = computed(() => [
   { value: 'sheet' as const, text: 'Sheet' },
   { value: 'precision' as const, text: 'Precision' },
@@ -86,7 +82,7 @@ const said = computed(() => {
     <ChoiceTabs v-model="page" :options="PAGES" label="Servo" />
     <PartPicker kind="servo" :at="[...driveAt, 'servo']" title="A servo off the shelf" />
     <button type="button" class="act min-h-6" @click="link = 'reduction'">Reduction</button>
-    <button type="button" class="act min-h-6" @click="comparing = true">Compare</button>
+    <button type="button" class="act min-h-6" @click="openDesk('compare')">Compare</button>
   </PanelHead>
   <template v-if="shownPage === 'sheet'">
     <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">
@@ -141,5 +137,4 @@ const said = computed(() => {
   <ServoInside v-else-if="shownPage === 'inside'" />
   <ServoFit v-else-if="shownPage === 'fit'" />
   <CalibrationTable v-else />
-  <CompareSheet v-if="everCompared" :open="comparing" @close="comparing = false" />
 </template>

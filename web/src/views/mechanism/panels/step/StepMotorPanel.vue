@@ -12,26 +12,22 @@ import {
   type StepperPart,
   type StepServoPart,
 } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
-import { lazily } from '../../../../components/widgets/lazily.js';
-import { useEver } from '../../../../composables/useEver.js';
 import PanelHead from '../PanelHead.vue';
 import PartPicker from '../PartPicker.vue';
-
-const CompareSheet = lazily(() => import('../../compare/CompareSheet.vue'));
+import { useDesk } from '../../../../composables/useDesk.js';
 
 /** A stepping motor's phases, or a step-driven servo's sheet, and what they come to on this axis. */
 const { plan, path, drive, driveAt, link, commit } = useStepMechanism();
 const { show } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.motor]!.part as StepperPart | StepServoPart);
-const comparing = ref(false);
-const everCompared = useEver(() => comparing.value);
+const { open: openDesk } = useDesk();
 const open = computed(() => part.value.kind === 'stepper');
 const known = computed(() => STEP_RUN_NEEDS.every((need) => !path.value.lacks[need]));
 
@@ -77,7 +73,7 @@ const wirings = computed(() =>
       :label="open ? 'A step servo' : 'Change'"
     />
     <button type="button" class="act min-h-6" @click="link = 'reduction'">Reduction</button>
-    <button type="button" class="act min-h-6" @click="comparing = true">Compare</button>
+    <button type="button" class="act min-h-6" @click="openDesk('compare')">Compare</button>
   </PanelHead>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
     <template v-if="part.kind === 'stepper'">
@@ -122,5 +118,4 @@ const wirings = computed(() =>
     Its figures are those of this wiring, and follow when it is changed: in parallel a quarter of the ohms and henries
     of the series, and twice the current. Set the driver's current anew. All ways side by side: <i>Compare</i>.
   </p>
-  <CompareSheet v-if="everCompared" :open="comparing" @close="comparing = false" />
 </template>

@@ -62,7 +62,7 @@ const KINDS = {
       :aria-pressed="naming"
       @click="naming = !naming"
     >
-      {{ naming ? 'names are as they should be' : 'its settings have other names' }}
+      {{ naming ? 'names are as they should be' : 'my controller calls them otherwise' }}
     </button>
     <p class="mt-2 border-l-4 border-ink pl-2 text-sm"><b>Wrong here costs.</b> {{ wrong }}</p>
     <p class="mt-2 text-sm font-semibold">

@@ -47,7 +47,7 @@ const HEADS = [
       <p class="text-sm">{{ plan.name }}, choices in force</p>
     </header>
     <p class="mb-3 hidden text-sm print:block">
-      One spare in {{ digits(rule.oneIn) }}, {{ digits(rule.atLeast) }} at least; of what wears one in
+      One spare in {{ digits(rule.oneIn) }}, {{ digits(rule.atLeast) }} at least; for what wears one in
       {{ digits(rule.wornOneIn) }}.
     </p>
     <DiaryState class="not-printed" />

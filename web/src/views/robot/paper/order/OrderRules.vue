@@ -42,7 +42,7 @@ function sayMoney(budget = money.value.budget ?? 0): void {
     />
     <MeasureField
       stacked
-      label="of what wears one in"
+      label="spares for what wears: one in"
       :value="rule.wornOneIn"
       dimension="number"
       :most="NO_MORE"
@@ -58,7 +58,7 @@ function sayMoney(budget = money.value.budget ?? 0): void {
       @change="by = $event"
     />
     <template v-if="mayChange">
-      <TextField v-model="currency" label="money in" :most="12" hint="crowns" @focusout="sayMoney()" />
+      <TextField v-model="currency" label="currency" :most="12" hint="crowns" @focusout="sayMoney()" />
       <MeasureField
         stacked
         label="budget"

@@ -1,17 +1,14 @@
 <script setup lang="ts">
 import { WIRE_ROLES, wiresOfMechanism, type Wire, type WireRole } from '@rough-gear/core';
 import { computed } from 'vue';
-import BaseDialog from '../../../components/widgets/BaseDialog.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 
 /** Each wire of this mechanism: which terminal to which, what is in it, in the team's own colours. */
-const { open } = defineProps<{ open: boolean }>();
-defineEmits<{ close: [] }>();
 const { plan, mechanism, path, commit } = useMechanism();
 const { show, say } = useDisplay();
 
-const wires = computed(() => (open ? wiresOfMechanism(plan.value, path.value) : []));
+const wires = computed(() => wiresOfMechanism(plan.value, path.value));
 const ROLE_NAMES: Readonly<Record<WireRole, string>> = {
   plus: 'supply, plus',
   minus: 'supply, minus',
@@ -33,7 +30,8 @@ const thickness = ({ gauge, length }: Wire): string =>
 </script>
 
 <template>
-  <BaseDialog :open="open" :title="`Wiring of ${mechanism.name}`" widest @close="$emit('close')">
+  <div>
+    <h2 class="mb-1 text-lg">Wires of {{ mechanism.name }}</h2>
     <p class="mb-2 max-w-4xl text-sm text-second">
       Pack unplugged while you wire. The supply goes past its breaker first; signals and their ground come last. Thin
       wires have no gauge here. Local codes and event rules come first.
@@ -74,5 +72,5 @@ const thickness = ({ gauge, length }: Wire): string =>
         </tbody>
       </table>
     </div>
-  </BaseDialog>
+  </div>
 </template>

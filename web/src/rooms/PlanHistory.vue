@@ -2,21 +2,21 @@
 import type { RevisionSummary } from '@rough-gear/contract/api';
 import { counted } from '@rough-gear/core';
 import { format } from 'date-fns';
-import { ref } from 'vue';
-import { api } from './api/client.js';
-import BaseDialog from './components/widgets/BaseDialog.vue';
-import { usePlan } from './stores/plan.js';
+import { ref, watch } from 'vue';
+import { api } from '../api/client.js';
+import BaseDialog from '../components/widgets/BaseDialog.vue';
+import { usePlan } from '../stores/plan.js';
 
 /** Every save is a revision; an older one can be brought back, which is itself one step that undo takes back. */
+const { open } = defineProps<{ open: boolean }>();
+const emit = defineEmits<{ close: [] }>();
 const plan = usePlan();
-const open = ref(false);
 const revisions = ref<readonly RevisionSummary[]>([]);
 const failure = ref('');
 /** So many lines tell what a revision is about. */
 const MOST = 4;
 
 async function show(): Promise<void> {
-  open.value = true;
   failure.value = '';
   try {
     await plan.flush();
@@ -26,10 +26,17 @@ async function show(): Promise<void> {
   }
 }
 
+watch(
+  () => open,
+  (now) => {
+    if (now) void show();
+  },
+);
+
 async function bringBack(revision: number): Promise<void> {
   try {
     plan.replace((await api.revision(plan.id!, revision)).document);
-    open.value = false;
+    emit('close');
   } catch (problem) {
     failure.value = (problem as Error).message;
   }
@@ -37,8 +44,7 @@ async function bringBack(revision: number): Promise<void> {
 </script>
 
 <template>
-  <button type="button" class="act min-h-6" @click="show">Revisions</button>
-  <BaseDialog :open="open" title="Revisions of this plan" @close="open = false">
+  <BaseDialog :open="open" title="Revisions of this plan" @close="$emit('close')">
     <p v-if="failure" role="alert" class="text-gives">They could not be fetched: {{ failure }}.</p>
     <ul class="max-h-[55vh] overflow-auto">
       <li
