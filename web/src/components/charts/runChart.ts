@@ -14,9 +14,10 @@ export function runChartFrame(end: number, greatest: number, pens: ChartInk, for
   return {
     animation: false,
     textStyle: { fontFamily: SANS },
+    // Both keep their edges whatever their labels take, so that one time stands over the other.
     grid: [
-      { left: 44, right: 40, top: 22, bottom: 76 },
-      { left: 44, right: 40, height: 40, bottom: 22 },
+      { left: 48, right: 40, top: 22, bottom: 76, outerBoundsMode: 'none' },
+      { left: 48, right: 40, height: 40, bottom: 22, outerBoundsMode: 'none' },
     ],
     tooltip: { ...tipLook(pens), formatter },
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
@@ -27,7 +28,13 @@ export function runChartFrame(end: number, greatest: number, pens: ChartInk, for
         gridIndex: 1,
         min: 0,
         max: end,
-        axisLabel: { ...value.axisLabel, showMaxLabel: false, formatter: (t: number) => `${digits(t)} s` },
+        // The first time begins at the axis: centred on it, it would run into the least volts.
+        axisLabel: {
+          ...value.axisLabel,
+          showMaxLabel: false,
+          alignMinLabel: 'left',
+          formatter: (t: number) => `${digits(t)} s`,
+        },
       },
     ],
     yAxis: [
