@@ -1,4 +1,4 @@
-// npm run evaluate, cases, sheet, schema, bench, rig, order, cards, backup, restore, passphrase: builds what has changed, then runs it in this process.
+// npm run evaluate, cases, sheet, find, schema, bench, rig, order, cards, backup, restore, passphrase: builds what has changed, then runs it in this process.
 import { build } from './prepare.mjs';
 
 const [name, ...args] = process.argv.slice(2);

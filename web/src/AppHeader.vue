@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Moon, Redo2, Sun, Undo2 } from '@lucide/vue';
+import { Moon, Redo2, Search, Sun, Undo2 } from '@lucide/vue';
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
 import IconButton from './components/widgets/IconButton.vue';
@@ -10,7 +10,7 @@ import type { SaveState } from './stores/plan/saving.js';
 import { usePreferences } from './stores/preferences.js';
 
 /** Where one is, whether it is saved, undo, what stands for all robots, and the person's own settings. */
-defineEmits<{ help: [] }>();
+defineEmits<{ help: []; find: [] }>();
 const plan = usePlan();
 const route = useRoute();
 const preferences = usePreferences();
@@ -49,6 +49,14 @@ const STATES: Readonly<Record<SaveState, string>> = {
           <IconButton label="Redo" :disabled="!plan.canRedo" @click="plan.redo()"><Redo2 :size="16" /></IconButton>
         </span>
       </template>
+      <button
+        type="button"
+        class="act flex min-h-7 items-center gap-1.5 border border-hair px-2"
+        aria-keyshortcuts="Control+K"
+        @click="$emit('find')"
+      >
+        <Search :size="14" />Find <kbd class="key max-xl:hidden" aria-hidden="true">Ctrl K</kbd>
+      </button>
       <nav aria-label="For all robots" class="flex flex-wrap items-center gap-x-4">
         <RouterLink v-if="!robot" to="/robots" :class="route.name === 'robots' ? 'font-semibold' : 'act'"
           >Robots</RouterLink

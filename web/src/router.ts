@@ -1,7 +1,7 @@
 import type { Component } from 'vue';
 import { createRouter, createWebHistory, type RouteRecordRaw } from 'vue-router';
 import { ROUTES, type RouteName } from './routes.js';
-import { isDesk } from './composables/useDesk.js';
+import { isDesk } from '@rough-gear/contract/find';
 import RobotsView from './views/robots/RobotsView.vue';
 
 /** The page of each address; all but the first are fetched when they are first opened. */

@@ -1,23 +1,6 @@
+import { isDesk, type DeskId } from '@rough-gear/contract/find';
 import { computed } from 'vue';
 import { useRoute, useRouter, type LocationQueryRaw, type RouteLocationRaw } from 'vue-router';
-
-/** The desks of a mechanism, in the order of its work. */
-export const DESKS = {
-  figures: 'Figures',
-  ratio: 'Ratio',
-  speed: 'Speed',
-  teeth: 'Teeth',
-  compare: 'Compare',
-  shortlist: 'Shortlist',
-  side: 'Side by side',
-  wires: 'Wires',
-  reasons: 'Reasons',
-} as const;
-export type DeskId = keyof typeof DESKS;
-
-export const DESK_IDS = Object.keys(DESKS) as readonly DeskId[];
-
-export const isDesk = (text: unknown): text is DeskId => DESK_IDS.some((id) => id === text);
 
 /** Which desk of the open mechanism is open, and which page of it; the address follows, so that it can be shared. */
 export function useDesk() {

@@ -5,6 +5,7 @@ import { usePreferences } from '../stores/preferences.js';
 
 /** What the `?` sheet lists. */
 export const SHORTCUTS: readonly { keys: readonly string[]; does: string }[] = [
+  { keys: ['Ctrl', 'K'], does: 'find anything; so does /' },
   { keys: ['Ctrl', 'Z'], does: 'undo' },
   { keys: ['Ctrl', 'Shift', 'Z'], does: 'redo' },
   { keys: ['J', 'K'], does: 'next and previous mechanism' },
@@ -17,7 +18,7 @@ export const SHORTCUTS: readonly { keys: readonly string[]; does: string }[] = [
 ];
 
 /** Keys that work everywhere. Single ones only outside fields, and only while they are switched on. */
-export function useShortcuts(toggleSheet: () => void): void {
+export function useShortcuts({ help, find }: Readonly<Record<'help' | 'find', () => void>>): void {
   const plan = usePlan();
   const preferences = usePreferences();
   const router = useRouter();
@@ -52,10 +53,18 @@ export function useShortcuts(toggleSheet: () => void): void {
       plan.redo();
       return;
     }
+    if (command && event.key.toLowerCase() === 'k') {
+      event.preventDefault();
+      if (!document.querySelector('[role="dialog"]')) find();
+      return;
+    }
     if (inField || command || event.altKey || !preferences.singleKeys || document.querySelector('[role="dialog"]'))
       return;
-    if (event.key === '?') toggleSheet();
-    else if (event.key === 'j') stepMechanism(1);
+    if (event.key === '?') help();
+    else if (event.key === '/') {
+      event.preventDefault();
+      find();
+    } else if (event.key === 'j') stepMechanism(1);
     else if (event.key === 'k') stepMechanism(-1);
     else if (/^[1-9]$/.test(event.key)) openLink(Number(event.key) - 1);
   });

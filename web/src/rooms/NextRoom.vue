@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { ROOMS, type RoomId } from './rooms.js';
+import { ROOMS, type RoomId } from '@rough-gear/contract/find';
 import { useOpenRobot } from './useOpenRobot.js';
 
 /** What comes after a room: the next one, and what it answers. After the last the match begins again. */

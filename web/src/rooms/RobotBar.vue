@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import ActionMenu from '../components/widgets/ActionMenu.vue';
 import RobotMenu from './RobotMenu.vue';
-import { ROOMS } from './rooms.js';
+import { ROOMS } from '@rough-gear/contract/find';
 import { useOpenRobot } from './useOpenRobot.js';
 
 /** The open robot and its rooms, on all of its pages. Where there is no width for them they are a menu. */

@@ -81,7 +81,7 @@ const entries = computed((): readonly MenuEntry[] => {
 </script>
 
 <template>
-  <div>
+  <div data-robot-menu>
     <ActionMenu
       :text="plan.name"
       :label="`${plan.name}: other robots, book, revisions …`"

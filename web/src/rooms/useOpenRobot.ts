@@ -2,7 +2,8 @@ import { computed, shallowReactive, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useBench } from '../stores/bench.js';
 import { usePlan } from '../stores/plan.js';
-import { ROOMS, roomOf, type Room, type RoomId } from './rooms.js';
+import { ROOMS, type Room, type RoomId } from '@rough-gear/contract/find';
+import { roomOf } from './roomOf.js';
 
 /** The mechanism that was open last, by the robot's id. */
 const last = shallowReactive(new Map<string, string>());

@@ -33,6 +33,7 @@ const refused = (quantity: Quantity) =>
 <template>
   <QuantityField
     v-if="figure"
+    :data-figure="key"
     :figure="figure"
     :allow="allow"
     :refused="refused"

@@ -11,7 +11,7 @@ import { api } from '../../api/client.js';
 import { useDisplay } from '../../composables/useDisplay.js';
 import { useAccess } from '../../stores/access.js';
 import NextRoom from '../../rooms/NextRoom.vue';
-import { ROOMS } from '../../rooms/rooms.js';
+import { ROOMS } from '@rough-gear/contract/find';
 import { useBench } from '../../stores/bench.js';
 import { dayText } from './bookWords.js';
 import FaultsToMeasure from './FaultsToMeasure.vue';

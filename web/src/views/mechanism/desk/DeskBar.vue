@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { DESK_IDS, DESKS, useDesk } from '../../../composables/useDesk.js';
+import { DESK_IDS, DESKS } from '@rough-gear/contract/find';
+import { useDesk } from '../../../composables/useDesk.js';
 import MechanismMenu from './MechanismMenu.vue';
 
 /** The desks of the open mechanism, all in view; and what is done with the mechanism itself. */

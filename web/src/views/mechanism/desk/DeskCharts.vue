@@ -7,6 +7,7 @@ import ReachChart from '../../../components/charts/ReachChart.vue';
 import RunChart from '../../../components/charts/RunChart.vue';
 import TorqueChart from '../../../components/charts/TorqueChart.vue';
 import TravelChart from '../../../components/charts/TravelChart.vue';
+import { useAsked } from '../../../composables/useAsked.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 
 /** Two charts side by side: what it can do at each speed or place, and what happens in time. */
@@ -41,6 +42,13 @@ watch(
   },
   { flush: 'sync' },
 );
+useAsked('chart', (asked) => {
+  const onLeft = sides.value.left.find((id) => id === asked);
+  const onRight = sides.value.right.find((id) => id === asked);
+  if (onLeft) left.value = onLeft;
+  if (onRight) right.value = onRight;
+  return onLeft !== undefined || onRight !== undefined;
+});
 const options = (ids: readonly ChartId[]) => ids.map((value) => ({ value, text: CHARTS[value].text }));
 </script>
 

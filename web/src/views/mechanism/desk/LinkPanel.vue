@@ -4,6 +4,7 @@ import { computed, type Component } from 'vue';
 import { lazily } from '../../../components/widgets/lazily.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import MotorPanel from '../panels/MotorPanel.vue';
+import AskHere from './AskHere.vue';
 import { NO_STAGE } from '../../../components/strip/noStage.js';
 
 /** The fields of the open link. A stage is open by its id. */
@@ -39,14 +40,15 @@ const PANELS: Readonly<
   },
 };
 
-const panel = computed(() => {
-  const panels = PANELS[path.value.machine];
-  if (link.value === NO_STAGE || choice.value.stages.some(({ id }) => id === link.value)) return panels.stage;
-  // An address may name what this machine does not have: its motor is shown.
-  return panels[link.value as LinkKind] ?? panels.motor;
+/** An address may name what this machine does not have: its motor is shown. */
+const kind = computed<LinkKind>(() => {
+  if (link.value === NO_STAGE || choice.value.stages.some(({ id }) => id === link.value)) return 'stage';
+  return PANELS[path.value.machine][link.value as LinkKind] ? (link.value as LinkKind) : 'motor';
 });
+const panel = computed(() => PANELS[path.value.machine][kind.value]);
 </script>
 
 <template>
   <component :is="panel" @working="(ref: WorkingRef, title: string) => emit('working', ref, title)" />
+  <AskHere :at="kind" :stage="kind === 'stage' ? link : undefined" />
 </template>

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { DESKS, type DeskId } from '@rough-gear/contract/find';
 import { workingOf, type Expression, type MechanismResult, type WorkingRef } from '@rough-gear/core';
 import { computed, watch, type Component } from 'vue';
 import { toast } from 'vue-sonner';
 import PowerPath from '../../../components/strip/PowerPath.vue';
 import RatioRuler from '../../../components/ruler/RatioRuler.vue';
 import { lazily } from '../../../components/widgets/lazily.js';
-import { DESKS, useDesk, type DeskId } from '../../../composables/useDesk.js';
+import { useDesk } from '../../../composables/useDesk.js';
+import { useAskedFigure } from '../../../composables/useAskedFigure.js';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import { useMarks } from '../../../composables/useMarks.js';
 import { provideMechanism } from '../../../composables/useMechanism.js';
@@ -43,6 +45,7 @@ const PAGES: Readonly<Record<Exclude<DeskId, 'figures'>, Component>> = {
 const { desk, page } = useDesk();
 const { mechanism, result, path, jobId, job } = provideMechanism(() => mechanismId);
 const { say } = useDisplay();
+useAskedFigure();
 provideSpread(
   computed(() => mechanismId),
   jobId,

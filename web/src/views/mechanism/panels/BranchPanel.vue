@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { branchOf, supplyAt, wireLossOf, type Part, type ProtectedNode, type WorkingRef } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 import FigureField from '../../../components/fields/FigureField.vue';
+import { useFold } from '../../../composables/useFold.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
 import PartPicker from './PartPicker.vue';
@@ -16,7 +17,7 @@ const main = computed(() => plan.value.supply.find((node): node is ProtectedNode
 const at = (node: ProtectedNode, key: string) => [...supplyAt(plan.value, node.id), key];
 const breakerName = (node: ProtectedNode): string =>
   node.breaker ? plan.value.parts[node.breaker]!.part.name : 'no breaker';
-const more = ref(false);
+const more = useFold();
 /** What the branch's wire loses while working. */
 const wireSaid = computed(() => {
   const loss = wireLossOf(path.value);

@@ -97,7 +97,7 @@ const timingSaid = computed(() => {
   const { faster, weaker } = timingTrade(timing);
   return `Timed ${show(timing, 'angle')} ahead it turns ${show(faster, 'share', 2)} faster a volt and pulls ${show(weaker, 'share', 2)} less an ampere, typical; the other way round it does worse than untimed.`;
 });
-/** Where it stands on a slope/** Where it stands on a slope or under a load: whether it stays there, and how fast it runs back where it does not. */
+/** Where it stands on a slope or under a load: whether it stays there, and how fast it runs back where it does not. */
 const restSaid = computed(() => {
   if (!known.value) return '';
   const back = rollBackOf(path.value);

@@ -3,6 +3,8 @@ import type { ControllerPart, WorkingRef } from '@rough-gear/core';
 import { computed, ref } from 'vue';
 import FigureField from '../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
+import { useAsked } from '../../../composables/useAsked.js';
+import { useFold } from '../../../composables/useFold.js';
 import { useDcMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
 import { lazily } from '../../../components/widgets/lazily.js';
@@ -17,8 +19,9 @@ const { show } = useDisplay();
 const part = computed(() => plan.value.parts[drive.value.controller]!.part as ControllerPart);
 
 /** A limit set above what the controller is made for is said. */
-const more = ref(false);
+const more = useFold('settings');
 const looking = ref(false);
+useAsked('page', (page) => (looking.value ||= page === 'at-speed'));
 const everLooked = useEver(() => looking.value);
 const over = computed(() => {
   const words = [

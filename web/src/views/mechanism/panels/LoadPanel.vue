@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Profile } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import FigureField from '../../../components/fields/FigureField.vue';
 import LoadSketch from '../../../components/sketches/LoadSketch.vue';
+import { useFold } from '../../../composables/useFold.js';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { JOB_ALLOW, JOB_FIELDS, PROFILE_OPTIONS } from './loadFields.js';
 import JobTools from './JobTools.vue';
@@ -12,7 +13,7 @@ import PanelHead from './PanelHead.vue';
 
 /** The job: its drawing, the numbers that decide in front, the rest folded with what is typical. */
 const { path, job, mechanism, at, commit } = useMechanism();
-const more = ref(false);
+const more = useFold();
 /** What never stops has no next go, and no place to stand in. */
 const NOT_ENDLESS = ['job.every', 'job.settle', 'job.held', 'job.heldAgainstTurn'];
 const fields = computed(() => {

@@ -9,11 +9,12 @@ import {
   type MotorPart,
   type WorkingRef,
 } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import ChoiceField from '../../../components/fields/ChoiceField.vue';
 import CountField from '../../../components/fields/CountField.vue';
 import FigureField from '../../../components/fields/FigureField.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
+import { useFold } from '../../../composables/useFold.js';
 import { useDcMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
 import MotorMake from './MotorMake.vue';
@@ -30,7 +31,7 @@ const part = computed(() => plan.value.parts[drive.value.motor]!.part as MotorPa
 const form = computed(() => part.value.data.form);
 const partAt = computed(() => ['parts', drive.value.motor, 'part']);
 const { open: openDesk } = useDesk();
-const more = ref(false);
+const more = useFold();
 const motors = computed(() => drive.value.motors);
 const known = computed(() => !path.value.lacks.motor);
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useRobotAt } from '../../../composables/useRobotAt.js';
 import NextRoom from '../../../rooms/NextRoom.vue';
-import { ROOMS } from '../../../rooms/rooms.js';
+import { ROOMS } from '@rough-gear/contract/find';
 import { useOpenRobot } from '../../../rooms/useOpenRobot.js';
 import PaperDesk from '../../../components/widgets/PaperDesk.vue';
 import OrderPaper from './order/OrderPaper.vue';

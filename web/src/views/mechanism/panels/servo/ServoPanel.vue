@@ -6,6 +6,7 @@ import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
 import MeasureField from '../../../../components/fields/MeasureField.vue';
+import { useAsked } from '../../../../composables/useAsked.js';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
 import PanelHead from '../PanelHead.vue';
@@ -33,6 +34,11 @@ const PAGES = computed(() => [
   { value: 'fit' as const, text: 'Fit' },
   ...(part.value.motion === 'joint' ? [{ value: 'calibration' as const, text: 'Calibration' }] : []),
 ]);
+useAsked('page', (asked) => {
+  const found = PAGES.value.find(({ value }) => value === asked);
+  if (found) page.value = found.value;
+  return found !== undefined;
+});
 const shownPage = computed(() => (PAGES.value.some(({ value }) => value === page.value) ? page.value : 'sheet'));
 
 const LINKAGES = computed(() => [

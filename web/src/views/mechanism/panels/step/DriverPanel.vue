@@ -15,6 +15,7 @@ import ChoiceTabs from '../../../../components/widgets/ChoiceTabs.vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
+import { useAsked } from '../../../../composables/useAsked.js';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
 import PanelHead from '../PanelHead.vue';
@@ -36,6 +37,11 @@ const PAGES = [
   { value: 'signal', text: 'Signal' },
   { value: 'limits', text: 'Limits' },
 ] as const;
+useAsked('page', (asked) => {
+  const found = PAGES.find(({ value }) => value === asked);
+  if (found) page.value = found.value;
+  return found !== undefined;
+});
 const open = computed(() => path.value.step.kind === 'stepper');
 const steps = computed(() => stepsOf(drive.value, driver.value));
 const stepOptions = computed(() =>
@@ -115,6 +121,7 @@ const trade = computed(() => {
         />
         <FigureField v-if="open && !currentRow" figure="drive.setCurrent" />
         <FigureField v-if="open" figure="drive.idleShare" allow="share" />
+        <FigureField v-if="!open" figure="driver.followingError" />
         <ChoiceField
           :value="drive.ramp ?? 'ramp'"
           label="starts and stops"
@@ -146,22 +153,25 @@ const trade = computed(() => {
       </template>
     </p>
   </template>
-  <PulseSums v-else-if="page === 'pulses'" />
+  <template v-else-if="page === 'pulses'">
+    <PulseSums />
+    <div class="mt-1 grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
+      <FigureField figure="driver.pulseLimit" />
+      <FigureField figure="driver.leastPulse" />
+      <FigureField figure="board.pulseLimit" />
+      <template v-if="board.timerCapacitor">
+        <FigureField figure="board.timerUpper" />
+        <FigureField figure="board.timerLower" />
+        <FigureField figure="board.timerLowerMost" />
+        <FigureField figure="board.timerCapacitor" />
+      </template>
+    </div>
+  </template>
   <SignalStage v-else-if="page === 'signal'" />
   <div v-else class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
     <FigureField figure="driver.lowestVoltage" />
     <FigureField figure="driver.highestVoltage" />
     <FigureField v-if="open" figure="driver.mostCurrent" />
-    <FigureField figure="driver.pulseLimit" />
-    <FigureField figure="driver.leastPulse" />
-    <FigureField figure="board.pulseLimit" />
-    <template v-if="board.timerCapacitor">
-      <FigureField figure="board.timerUpper" />
-      <FigureField figure="board.timerLower" />
-      <FigureField figure="board.timerLowerMost" />
-      <FigureField figure="board.timerCapacitor" />
-    </template>
-    <FigureField v-if="!open" figure="driver.followingError" />
     <FigureField v-if="open" figure="driver.trimmerVolts" />
   </div>
 </template>
