@@ -8,7 +8,9 @@ import { readPlanFile } from './planFile.js';
 /** What the finder of the program lists for some words, as JSON. The address of the robot stands for its file: `/robots/-`. */
 export const findCommand: Command = stopping((args, terminal) => {
   const options = new Options('npm run -s find --')
-    .description('Lists the places that the words lead to: figures, questions, desks, rooms, parts, trials, words, actions.')
+    .description(
+      'Lists the places that the words lead to: figures, questions, desks, rooms, parts, trials, words, actions.',
+    )
     .argument('<plan>', 'the plan’s file; - is standard input')
     .argument('<words...>', 'what is looked for')
     .option('--mechanism <id>', 'the mechanism that is open; the first, if left out')

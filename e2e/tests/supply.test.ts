@@ -2,7 +2,7 @@ import { expect, test } from '../fixtures.js';
 
 test('a plug that carries too little is said, with what passes through it', async ({ heron, page }) => {
   await heron.open('lift', 'branch');
-  await page.getByRole('button', { name: 'Plugs' }).click();
+  await page.getByRole('button', { name: 'Plugs, main breaker' }).click();
   const plug = page.getByRole('textbox', { name: 'branch connector carries' });
   await plug.fill('15 A');
   await plug.press('Enter');

@@ -65,22 +65,24 @@ export class Finder {
     const told = asked(query);
     const whole = told.join(' ');
     if (whole === '') return [];
-    return this.#search
-      .search(whole, {
-        prefix: (term) => term.length > 1,
-        fuzzy: (term) => (term.length > 4 ? 0.2 : false),
-        boost: { label: 2, also: 2, where: 0.3 },
-      })
-      .map(({ id, score, queryTerms }) => ({ id, score, share: new Set(queryTerms).size / told.length }))
-      // Of two words one is not enough: “half” of “half nut” is half of anything.
-      .filter(({ share }) => share > 0.5)
-      .map(({ id, score, share }) => {
-        const place = this.places[id as number]!;
-        return { place, score: score * share ** 2 * WEIGHT[place.kind] * this.#named(id as number, whole) };
-      })
-      .sort((a, b) => b.score - a.score)
-      .slice(0, most)
-      .map(({ place }) => place);
+    return (
+      this.#search
+        .search(whole, {
+          prefix: (term) => term.length > 1,
+          fuzzy: (term) => (term.length > 4 ? 0.2 : false),
+          boost: { label: 2, also: 2, where: 0.3 },
+        })
+        .map(({ id, score, queryTerms }) => ({ id, score, share: new Set(queryTerms).size / told.length }))
+        // Of two words one is not enough: “half” of “half nut” is half of anything.
+        .filter(({ share }) => share > 0.5)
+        .map(({ id, score, share }) => {
+          const place = this.places[id as number]!;
+          return { place, score: score * share ** 2 * WEIGHT[place.kind] * this.#named(id as number, whole) };
+        })
+        .sort((a, b) => b.score - a.score)
+        .slice(0, most)
+        .map(({ place }) => place)
+    );
   }
 
   /** A place that is called just so comes first, then one whose name has the words in a row. */

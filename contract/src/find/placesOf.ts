@@ -1,14 +1,7 @@
-import {
-  currentChoice,
-  resolvePath,
-  TRIALS,
-  type LinkKind,
-  type Mechanism,
-  type Plan,
-} from '@rough-gear/core';
+import { currentChoice, resolvePath, TRIALS, type LinkKind, type Mechanism, type Plan } from '@rough-gear/core';
 import { answerAt, asksOf } from './asks.js';
 import { DESK_ANSWERS, DESK_IDS, DESKS } from './desks.js';
-import { figureAt } from './figureAt.js';
+import { figureAt, hasField } from './figureAt.js';
 import { address, type Place } from './place.js';
 import { ROOMS } from './rooms.js';
 import { TERMS } from './terms.js';
@@ -24,15 +17,13 @@ export const COMMON_PLACES: readonly Place[] = [
   { key: 'action:units', label: 'Metric or inch units', kind: 'action', path: '#units' },
   { key: 'action:theme', label: 'Light or dark', kind: 'action', path: '#theme' },
   { key: 'action:everything', label: 'Show everything', kind: 'action', path: '#everything', where: 'nothing folded' },
-  ...Object.entries(TERMS).map(
-    ([term, { means, learn }]): Place => ({
-      key: `term:${term}`,
-      label: term,
-      kind: 'word',
-      path: `/models#${sectionOf(learn)}`,
-      where: means,
-    }),
-  ),
+  ...Object.entries(TERMS).map(([term, { means, learn }]): Place => ({
+    key: `term:${term}`,
+    label: term,
+    kind: 'word',
+    path: `/models#${sectionOf(learn)}`,
+    where: means,
+  })),
 ];
 
 /** The anchor of a heading of the models page. */
@@ -135,7 +126,7 @@ function figuresOf(mechanism: Mechanism, plan: Plan, planId: string): readonly P
   return mechanism.jobs.flatMap(({ id, name }, i) => {
     const path = resolvePath(plan, mechanism, id);
     return Object.values(path.figures)
-      .filter(({ key }) => i === 0 || key.startsWith('job.'))
+      .filter(({ key }) => (i === 0 || key.startsWith('job.')) && hasField(key, path))
       .map((figure): Place => {
         const ofJob = figure.key.startsWith('job.');
         const { link, query } = figureAt(figure.key);
@@ -144,7 +135,10 @@ function figuresOf(mechanism: Mechanism, plan: Plan, planId: string): readonly P
           label: figure.label,
           kind: 'figure',
           path: address(`${base}/${link}`, { job: ofJob && several ? id : undefined, ...query, figure: figure.key }),
-          where: ofJob && several ? `${mechanism.name}, ${name}` : `${mechanism.name}, ${link in LINK_NAMES ? link : `stage ${1 + path.stages.findIndex((one) => one.id === link)}`}`,
+          where:
+            ofJob && several
+              ? `${mechanism.name}, ${name}`
+              : `${mechanism.name}, ${link in LINK_NAMES ? link : `stage ${1 + path.stages.findIndex((one) => one.id === link)}`}`,
         };
       });
   });
@@ -162,7 +156,8 @@ const trialsOf = (planId: string): readonly Place[] =>
 /** Its parts, each at the first mechanism that has it; those of the supply at the first there is. */
 function partsOf(plan: Plan, planId: string): readonly Place[] {
   return Object.entries(plan.parts).flatMap(([key, { part }]): readonly Place[] => {
-    const user = plan.mechanisms.find((mechanism) => JSON.stringify(mechanism).includes(`"${key}"`)) ?? plan.mechanisms[0];
+    const user =
+      plan.mechanisms.find((mechanism) => JSON.stringify(mechanism).includes(`"${key}"`)) ?? plan.mechanisms[0];
     if (!user) return [];
     const link = PART_LINKS[part.kind] ?? 'reduction';
     return [

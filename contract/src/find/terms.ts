@@ -12,11 +12,13 @@ export const TERMS = {
     learn: 'Motors',
   },
   'free speed': {
-    means: 'How fast a motor turns with nothing on its shaft. It sinks with the volts and, under load, with the torque.',
+    means:
+      'How fast a motor turns with nothing on its shaft. It sinks with the volts and, under load, with the torque.',
     learn: 'Motors',
   },
   Kv: {
-    means: 'Turns a minute for each volt, without load. The same winding gives torque per ampere: high Kv, little torque.',
+    means:
+      'Turns a minute for each volt, without load. The same winding gives torque per ampere: high Kv, little torque.',
     learn: 'Motors',
   },
   Kt: {
@@ -24,7 +26,8 @@ export const TERMS = {
     learn: 'Motors',
   },
   'free current': {
-    means: 'What a motor draws with nothing on its shaft. It pays for friction and iron, and stays much the same under load.',
+    means:
+      'What a motor draws with nothing on its shaft. It pays for friction and iron, and stays much the same under load.',
     learn: 'Motors',
   },
   winding: {
@@ -138,7 +141,8 @@ export const TERMS = {
     learn: 'Teeth, chains, belts, shafts',
   },
   grip: {
-    means: 'The share of the weight that a wheel can push before it slips. It is often what gives first, and spares the rest.',
+    means:
+      'The share of the weight that a wheel can push before it slips. It is often what gives first, and spares the rest.',
     learn: 'Loads',
   },
   'gives first': {
@@ -150,7 +154,8 @@ export const TERMS = {
     learn: 'Protection',
   },
   'time constant': {
-    means: 'How quickly something warms: after it, two thirds of the way. A breaker with a long one forgives short bursts.',
+    means:
+      'How quickly something warms: after it, two thirds of the way. A breaker with a long one forgives short bursts.',
     learn: 'Protection',
   },
   spread: {

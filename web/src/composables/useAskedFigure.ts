@@ -8,7 +8,7 @@ export function useAskedFigure(): void {
   useAsked('figure', async (key) => {
     for (let left = PATIENCE; left > 0; left--) {
       await new Promise(requestAnimationFrame);
-      const field = document.querySelector<HTMLElement>(`[data-figure="${CSS.escape(key)}"] input`);
+      const field = document.querySelector<HTMLElement>(`[data-figure="${CSS.escape(key)}"] :is(input, select)`);
       if (!field) continue;
       field.scrollIntoView({ block: 'center' });
       field.focus();

@@ -1,6 +1,7 @@
 import { ref, watch, type Ref } from 'vue';
 import { useRoute } from 'vue-router';
 import { usePreferences } from '../stores/preferences.js';
+import { useAsked } from './useAsked.js';
 
 /**
  * Whether something folded is open. It opens by itself for those who want to see everything, where the address asks for a
@@ -15,9 +16,10 @@ export function useFold(page?: string): Ref<boolean> {
     (everything) => (open.value = everything),
   );
   watch(
-    () => route.query['figure'] !== undefined || (page !== undefined && route.query['page'] === page),
+    () => route.query['figure'] !== undefined,
     (asked) => (open.value ||= asked),
     { immediate: true },
   );
+  if (page !== undefined) useAsked('page', (asked) => asked === page && (open.value = true));
   return open;
 }

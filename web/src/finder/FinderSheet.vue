@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { COMMON_PLACES, Finder, placesOf, type Place } from '@rough-gear/contract/find';
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogPanel, DialogTitle } from '@headlessui/vue';
+import {
+  Combobox,
+  ComboboxInput,
+  ComboboxOption,
+  ComboboxOptions,
+  Dialog,
+  DialogPanel,
+  DialogTitle,
+} from '@headlessui/vue';
 import { useStorage } from '@vueuse/core';
 import { computed, nextTick, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -75,6 +83,7 @@ async function go(place: Place | null): Promise<void> {
             placeholder="a figure, a question, a part: rpm per volt, half nut, fuse …"
             autocomplete="off"
             @change="query = $event.target.value"
+            @keydown.esc="close"
           />
           <ComboboxOptions v-if="found.length > 0" static class="max-h-[60vh] overflow-y-auto py-1">
             <ComboboxOption v-for="place in found" :key="place.path + place.label" v-slot="{ active }" :value="place">

@@ -18,7 +18,11 @@ const asks = computed(() =>
 </script>
 
 <template>
-  <nav v-if="asks.length > 0" aria-label="Ask here" class="not-printed mt-1 flex flex-wrap items-baseline gap-x-3 text-sm">
+  <nav
+    v-if="asks.length > 0"
+    aria-label="Ask here"
+    class="not-printed mt-1 flex flex-wrap items-baseline gap-x-3 text-sm"
+  >
     <span class="text-second">Ask here:</span>
     <RouterLink v-for="{ text, to } in asks" :key="text" :to="to" class="act min-h-6">{{ text }}</RouterLink>
   </nav>

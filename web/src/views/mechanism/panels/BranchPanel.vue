@@ -46,7 +46,7 @@ const several = computed(() => path.value.motors > 1);
     <PartPicker v-if="main" kind="breaker" :at="at(main, 'breaker')" title="The main breaker" label="Change the main" />
     <PartPicker v-if="branch" kind="wire" :take="wireOf(branch)" title="A wire for this branch" label="Wire" />
     <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
-      {{ more ? 'Less' : 'Plugs' }}
+      {{ more ? 'Less' : 'Plugs, main breaker' }}
     </button>
     <button
       type="button"
@@ -70,6 +70,8 @@ const several = computed(() => path.value.motors > 1);
     <FigureField figure="branch.connectors" allow="not negative" />
     <FigureField figure="branch.connectorResistance" allow="not negative" />
     <FigureField figure="branch.connectorRated" />
+    <FigureField figure="main.holdMultiple" />
+    <FigureField figure="main.timeConstant" />
     <FigureField figure="main.connectors" allow="not negative" />
     <FigureField figure="main.connectorResistance" allow="not negative" />
     <FigureField figure="main.connectorRated" />

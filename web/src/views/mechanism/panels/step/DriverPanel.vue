@@ -114,6 +114,7 @@ const trade = computed(() => {
         />
         <ChoiceField
           v-if="open && currentRow"
+          data-figure="drive.setCurrent"
           :value="String(currentRow.value)"
           label="current by its switches"
           :options="currentOptions"
