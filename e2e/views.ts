@@ -219,8 +219,8 @@ export const DIALOGS: Walk = {
     at('controllers of the shelf', ':heron/lift/controller', [/^Change$/], seen('shelf-parts')),
     by(':heron/lift/load', 'Add a job'),
     ...COMPARED.map((page) => by(`:heron/lift/motor?desk=compare&page=${page}`)),
-    at('steppers compared', ':heron/turntable/motor', ['Compare'], seen('step-machines')),
-    at('servos compared', ':heron/grip/motor', ['Compare'], seen('servo-scores')),
+    at('steppers compared', ':heron/turntable/motor?desk=compare', [], seen('step-machines')),
+    at('servos compared', ':heron/grip/motor?desk=compare', [], seen('servo-scores')),
   ],
 };
 

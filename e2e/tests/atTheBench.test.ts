@@ -11,7 +11,7 @@ test('eight wires joined another way: figures follow, all ways stand side by sid
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByRole('dialog').getByText('stepper 57 mm, 1.9 N·m, eight wires').click();
   await expect(page.getByRole('textbox', { name: 'rated phase current' })).toHaveValue('2 A');
-  await page.getByRole('button', { name: 'Compare', exact: true }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('link', { name: 'Coils joined otherwise' }).click();
   const parallel = page.getByTestId('coils').getByRole('row', { name: /in parallel/ });
   await expect(parallel).toContainText('4 A');
@@ -104,7 +104,7 @@ test('a screw: lead from the carriage’s speed, its nut, and where it begins to
 }) => {
   const id = await robots.idOf('Limpet');
   await open(page, server, `/robots/${id}/sled/motor`);
-  await page.getByRole('button', { name: 'Compare', exact: true }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('link', { name: 'Lead of the screw' }).click();
   const speed = page.getByRole('textbox', { name: 'the carriage is to run at' });
   await speed.fill('4 in/s');
@@ -161,7 +161,7 @@ test('motors that only turn along cost time', async ({ heron, page }) => {
 
 test('two kinds of motor on one output: who carries, and who is dragged along', async ({ heron, page }) => {
   await heron.open('drive');
-  await page.getByRole('button', { name: 'Compare', exact: true }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('link', { name: 'Two kinds mixed' }).click();
   const says = page.getByTestId('mixed-says');
   await expect(says).toContainText(/of the volts carry the load|less than the load asks/);

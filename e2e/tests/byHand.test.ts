@@ -116,7 +116,7 @@ test('a bench supply in the place of the pack: its limit, and nothing taken back
 
 test('brushed or brushless of the same mass, with minutes on this pack', async ({ heron, page }) => {
   await heron.open('lift', 'motor');
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('link', { name: 'Brushed or brushless' }).click();
   await page.getByRole('button', { name: 'the same mass' }).click();
   await expect(page.getByText('only motors as heavy as today’s')).toBeVisible();
@@ -126,7 +126,7 @@ test('brushed or brushless of the same mass, with minutes on this pack', async (
 
 test('the servo’s own motor with other gears, on this joint', async ({ heron, page }) => {
   await heron.open('grip', 'motor');
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('link', { name: 'Same motor, other gears' }).click();
   const rows = page.getByTestId('sisters').getByRole('row');
   await expect(page.getByTestId('sisters')).toContainText('fast sister of the slow strong servo');

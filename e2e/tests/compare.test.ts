@@ -2,7 +2,7 @@ import { expect, open, test } from '../fixtures.js';
 
 test('one motor and more, with one dead, on this very mechanism', async ({ heron, page }) => {
   await heron.open('drive', 'motor', '?job=push');
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   const rows = page.getByTestId('variants').getByRole('row');
   // As many as the plan has, and one beyond.
   await expect(rows).toHaveCount(6);
@@ -26,7 +26,7 @@ test('one motor and more, with one dead, on this very mechanism', async ({ heron
 
 test('windings of one can: the torque for the same loss is the same', async ({ heron, page }) => {
   await heron.open('lift', 'motor');
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('link', { name: 'Which winding' }).click();
   const torque = page.getByTestId('windings').getByRole('row', { name: /torque for 50 W/ });
   await expect(torque).toContainText('0.402 N·m');
@@ -40,7 +40,7 @@ test('windings of one can: the torque for the same loss is the same', async ({ h
 
 test('volts and speed: from a happy speed to a winding and a reduction', async ({ heron, page }) => {
   await heron.open('lift', 'motor');
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('link', { name: 'Volts and speed' }).click();
   await page.getByRole('textbox', { name: 'the motor is happy at' }).fill('8000 rpm');
   await expect(page.getByTestId('volts-found')).toContainText('817 Kv');
@@ -53,7 +53,7 @@ test('volts and speed: from a happy speed to a winding and a reduction', async (
 
 test('brushed or brushless: weights are the person’s, and stay', async ({ heron, page }) => {
   await heron.open('lift', 'motor');
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('link', { name: 'Brushed or brushless' }).click();
   const weighted = page.getByTestId('scores').getByRole('row', { name: /^weighted/ });
   // They come in one by one.
@@ -80,7 +80,7 @@ test('brushed or brushless: weights are the person’s, and stay', async ({ hero
 
 test('the job is chosen where it is compared, and what costs too much is out', async ({ heron, page }) => {
   await heron.open('lift', 'motor', '?job=lower');
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   // Whichever job is open on the page: the one that makes the verdict is compared first.
   const jobs = page.getByRole('group', { name: 'The job that is compared' });
   await expect(jobs.getByRole('button', { name: 'Raise a crate' })).toHaveAttribute('aria-pressed', 'true');
@@ -123,10 +123,10 @@ test('what cannot be right beside another figure is refused, and the last good p
 test('the spread is tried in the worker, can be stopped, and says what to measure first', async ({ heron, page }) => {
   await heron.open('lift', 'load');
   const line = page.getByTestId('spread-line');
-  await line.getByRole('button', { name: 'Try them' }).click();
+  await line.getByRole('button', { name: 'Try 2 000 builds' }).click();
   await line.getByRole('button', { name: 'stop' }).click();
   await expect(line).toContainText('try 2 000 of them');
-  await line.getByRole('button', { name: 'Try them' }).click();
+  await line.getByRole('button', { name: 'Try 2 000 builds' }).click();
   await expect(line).toContainText('of 2 000 builds nothing gives way', { timeout: 30_000 });
   await expect(line).toContainText('Measure first');
   await line.getByRole('button', { name: 'All of it' }).click();

@@ -113,13 +113,16 @@ test('every question at a link leads to its answer', async ({ page, server, robo
           await expect(pressed(answer.chart[0]!.toUpperCase() + answer.chart.slice(1))).toBeVisible();
         else if ('situation' in answer)
           await expect(page.getByRole('tab', { name: answer.situation, selected: true })).toBeVisible();
-        else if ('trial' in answer) await expect(page.getByRole('dialog').getByRole('heading').first(), ask.id).toBeVisible();
+        else if ('trial' in answer)
+          await expect(page.getByRole('dialog').getByRole('heading').first(), ask.id).toBeVisible();
         else if ('room' in answer)
           await expect(page.getByRole('navigation', { name: 'Rooms' }).locator('[aria-current="page"]')).not.toHaveText(
             'Mechanisms',
           );
-        else if (answer.page === 'at-speed') await expect(page.getByRole('dialog').getByRole('heading').first(), ask.id).toBeVisible();
-        else if (answer.page === 'settings') await expect(page.locator('[data-figure="controller.leastErpm"]')).toBeVisible();
+        else if (answer.page === 'at-speed')
+          await expect(page.getByRole('dialog').getByRole('heading').first(), ask.id).toBeVisible();
+        else if (answer.page === 'settings')
+          await expect(page.locator('[data-figure="controller.leastErpm"]')).toBeVisible();
         else if (answer.page === 'thread') await expect(page.getByText(/thread/i).first()).toBeVisible();
         else if (answer.figure) await expect(page.locator(`[data-figure="${answer.figure}"] input`)).toBeFocused();
         else

@@ -80,7 +80,7 @@ test('pulses and speed are asked both ways, and a shaft is locked to another', a
 
 test('stepper and step servo stand side by side on this axis, with what trying both costs', async ({ heron, page }) => {
   await heron.open('turntable');
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   const rows = page.getByTestId('step-machines').getByRole('row');
   await expect(rows).toHaveCount(6);
   await expect(rows.nth(2)).toContainText('on the shaft');
@@ -177,7 +177,7 @@ test('the tip of a chain has its blob, and a joint more makes it larger', async 
 
 test('servos are scored by the school that is chosen', async ({ heron, page }) => {
   await heron.open('camera');
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   const rows = page.getByTestId('servo-scores').getByRole('row');
   await expect(page.getByTestId('servo-scores')).toContainText('micro servo');
   await page.getByRole('combobox', { name: 'weights' }).selectOption('light work may be plain and cheap');

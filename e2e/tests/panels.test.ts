@@ -153,8 +153,9 @@ test('a motor’s constants stand on its panel, and Kv is taken as a torque cons
 }) => {
   await heron.open('lift', 'motor');
   const constants = page.getByTestId('motor-constants');
-  await expect(constants).toContainText('Kv 492.5 · Kt 0.0181 N·m/A · R 102 mΩ · Km 0.0569 N·m/√W');
+  await expect(constants).toBeHidden();
   await page.getByRole('button', { name: 'Volts, mass, shaft' }).click();
+  await expect(constants).toContainText('Kv 492.5 · Kt 0.0181 N·m/A · R 102 mΩ · Km 0.0569 N·m/√W');
   await page.getByRole('combobox', { name: 'figures given as' }).selectOption('Kv and resistance');
   const kv = page.getByRole('textbox', { name: 'Kv', exact: true });
   for (const [typed, shown] of [

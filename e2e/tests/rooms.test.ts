@@ -144,3 +144,41 @@ test('a robot is renamed, duplicated and put into the bin under its name', async
   await expect(page.getByRole('heading', { name: 'Robots' })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Bin \(\d+\)/ })).toBeVisible();
 });
+
+/** What is seen at once at 1280 × 800: controls and words. They may only become fewer. */
+const CALM = [
+  { name: 'a mechanism', path: 'lift/motor', controls: 100, words: 560 },
+  { name: 'the whole robot', path: '', controls: 70, words: 640 },
+  { name: 'comparing', path: 'lift/motor?desk=compare', controls: 70, words: 540 },
+] as const;
+
+for (const { name, path, controls, words } of CALM)
+  test(`${name} shows no more at once than it did`, async ({ page, server, robots }) => {
+    await open(page, server, `/robots/${await robots.idOf('Heron')}/${path}`);
+    await expect(page.getByTestId('next-room')).toBeAttached({ timeout: 30_000 });
+    await page.waitForLoadState('networkidle');
+    const seen = await page.evaluate(() => {
+      const within = ({ width, height, top, bottom }: DOMRect) =>
+        width > 0 && height > 0 && top < innerHeight && bottom > 0;
+      const shown = (element: Element) =>
+        element.checkVisibility({ visibilityProperty: true, opacityProperty: true }) &&
+        within(element.getBoundingClientRect());
+      const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      let words = 0;
+      for (let node = texts.nextNode(); node; node = texts.nextNode()) {
+        const parent = node.parentElement!;
+        const range = document.createRange();
+        range.selectNodeContents(node);
+        if (!parent.closest('.sr-only') && shown(parent) && within(range.getBoundingClientRect()))
+          words += node.textContent!.split(/\s+/).filter((word) => word !== '').length;
+      }
+      const controls = [
+        ...document.querySelectorAll('a[href], button, input, select, textarea, [tabindex="0"]'),
+      ].filter(shown).length;
+      return { controls, words };
+    });
+    console.log(`${name}: ${seen.controls} controls, ${seen.words} words in view`);
+    expect(seen.words).toBeGreaterThan(50);
+    expect(seen.controls).toBeLessThanOrEqual(controls);
+    expect(seen.words).toBeLessThanOrEqual(words);
+  });

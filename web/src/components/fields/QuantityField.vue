@@ -40,6 +40,8 @@ const guessed = computed(() => figure.source === 'typical' || figure.source === 
 const shown = computed(() =>
   figure.value === undefined ? undefined : split(figure.value, figure.dimension, guessed.value ? 3 : 4),
 );
+/** A guess says so always; where a decision or a sheet's figure comes from is told to who points at it. */
+const quiet = computed(() => figure.source === 'typed' || figure.source === 'sheet');
 const name = computed(() => label ?? figure.label);
 
 const read = computed(() => {
@@ -126,7 +128,7 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
 </script>
 
 <template>
-  <div class="min-w-0">
+  <div class="group min-w-0">
     <label :for="id" class="block truncate text-[0.8125rem] text-second" :title="name">{{ name }}</label>
     <div class="flex items-baseline gap-1 border-b" :class="read && !read.ok ? 'border-gives' : 'border-ink'">
       <input
@@ -153,6 +155,7 @@ function setSource(source: Quantity['source'], from: string | undefined): void {
       <SourcePicker
         v-if="figure.value !== undefined && !editing"
         :figure="figure"
+        :class="quiet ? 'quiet' : ''"
         @pick="setSource"
         @clear="emit('commit', undefined)"
       />

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="R extends GaugeRung">
 import { counted, showMultiple } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
+import { useFold } from '../../composables/useFold.js';
 import { useDisplay } from '../../composables/useDisplay.js';
 import {
   heightOf,
@@ -51,7 +52,7 @@ const COLOURS = {
   'not known': 'var(--second)',
 } as const;
 
-const expanded = ref(false);
+const expanded = useFold();
 /** Opened, the scale is as high as all its names need. */
 const tall = computed(() => {
   const above = ladder.rungs.filter(({ multiple = 0, outOfReach }) => !outOfReach && multiple >= 1 && multiple <= MOST);

@@ -65,8 +65,8 @@ export function scaleFor<R extends GaugeRung>(rungs: readonly R[], height: numbe
 }
 
 /**
- * Places the rungs: everything under 3× is named where there is room, above that as many as fit; beyond the scale they
- * are counted, out-of-reach ones folded. No label stands on the job's line.
+ * Places the rungs: everything under 3× is named where there is room, and the least where all is above that; the rest is
+ * folded, beyond the scale counted, out-of-reach ones too. No label stands on the job's line.
  */
 export function layoutGauge<R extends GaugeRung>(
   rungs: readonly R[],
@@ -85,7 +85,7 @@ export function layoutGauge<R extends GaugeRung>(
   const crowded = expanded ? [] : over.slice(Math.max(1, room));
   const named = expanded
     ? within
-    : [...low.filter((rung) => !crowded.includes(rung)), ...high.slice(0, Math.max(0, room - low.length))];
+    : [...low.filter((rung) => !crowded.includes(rung)), ...(low.length > 0 ? [] : high.slice(0, 1))];
   return {
     rows: pushApart(
       [...named]

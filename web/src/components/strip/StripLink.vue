@@ -69,7 +69,11 @@ const FILL = { enough: 'bg-enough', tight: 'bg-tight', 'gives way': 'bg-gives', 
           <span v-if="link.used !== undefined && link.verdict" class="h-1.5 grow border border-line"
             ><span class="block h-full" :class="FILL[link.verdict]" :style="{ width: `${share * 100}%` }"
           /></span>
-          <VerdictWord v-if="link.verdict" :verdict="link.verdict" class="whitespace-nowrap" />
+          <VerdictWord
+            v-if="link.verdict"
+            :verdict="link.verdict"
+            :class="link.verdict === 'enough' ? 'sr-only' : 'whitespace-nowrap'"
+          />
         </span>
       </span>
     </button>

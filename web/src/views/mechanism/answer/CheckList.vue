@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { Check, CheckId, Target } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import VerdictRing from '../../../components/verdict/VerdictRing.vue';
+import { useFold } from '../../../composables/useFold.js';
 import { useDisplay } from '../../../composables/useDisplay.js';
 
-/** Yes-or-no checks beside the gauge. Those that fail, those that decide and then the notes stand open, the rest folds. */
+/** Yes-or-no checks beside the gauge. Those that fail and those that decide stand open, the notes and the rest fold. */
 const {
   checks,
   before = undefined,
@@ -13,11 +14,12 @@ const {
 defineEmits<{ choose: [check: CheckId]; working: [check: Check] }>();
 
 const { say } = useDisplay();
-const open = ref(false);
+const open = useFold();
 const DECIDE: readonly CheckId[] = ['in-time', 'recovers', 'follows', 'stays-up', 'held-back', 'jam', 'resolves'];
 
-const deciding = (check: Check): boolean => check.verdict !== 'enough' || (DECIDE.includes(check.id) && !check.note);
-const standing = computed(() => [...checks.filter(deciding), ...checks.filter(({ note }) => note)]);
+const deciding = (check: Check): boolean =>
+  (check.verdict !== 'enough' && !check.note) || (DECIDE.includes(check.id) && !check.note);
+const standing = computed(() => checks.filter(deciding));
 const rest = computed(() => checks.filter((check) => !standing.value.includes(check)));
 
 function answer(check: Check): string {

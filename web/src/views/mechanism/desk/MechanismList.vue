@@ -116,9 +116,11 @@ function move(index: number, by: number): void {
           <span class="figures">{{ timesText(mechanism.id) }}</span>
           <span class="col-start-2 col-end-4 text-xs">
             <template v-if="resultOf(mechanism.id)"
-              ><VerdictWord :verdict="resultOf(mechanism.id)!.headline.verdict" /><span class="text-second">{{
-                detail(mechanism.id)
-              }}</span></template
+              ><VerdictWord :verdict="resultOf(mechanism.id)!.headline.verdict" /><span
+                v-if="current?.id === mechanism.id || plan.document?.mechanisms.length === 1"
+                class="text-second"
+                >{{ detail(mechanism.id) }}</span
+              ></template
             >
             <span v-else class="text-second">looking …</span>
             <span v-if="worseInMatch(mechanism.id)" class="block text-second" data-testid="list-in-match"

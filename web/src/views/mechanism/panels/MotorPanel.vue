@@ -20,7 +20,6 @@ import PanelHead from './PanelHead.vue';
 import MotorMake from './MotorMake.vue';
 import { motorForm } from './motorForm.js';
 import PartPicker from './PartPicker.vue';
-import { useDesk } from '../../../composables/useDesk.js';
 
 const emit = defineEmits<{ working: [ref: WorkingRef, title: string] }>();
 
@@ -30,7 +29,6 @@ const { show } = useDisplay();
 const part = computed(() => plan.value.parts[drive.value.motor]!.part as MotorPart);
 const form = computed(() => part.value.data.form);
 const partAt = computed(() => ['parts', drive.value.motor, 'part']);
-const { open: openDesk } = useDesk();
 const more = useFold();
 const motors = computed(() => drive.value.motors);
 const known = computed(() => !path.value.lacks.motor);
@@ -75,7 +73,6 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
 <template>
   <PanelHead title="Motor" :detail="`${part.name} · ${motors === 1 ? 'one' : motors} in all`">
     <PartPicker kind="motor" :at="[...choiceAt, 'drive', 'motor']" title="A motor off the shelf" />
-    <button type="button" class="act min-h-6" @click="openDesk('compare')">Compare</button>
     <button type="button" class="act min-h-6" :aria-expanded="more" @click="more = !more">
       {{ more ? 'Less' : 'Volts, mass, shaft' }}
     </button>
@@ -127,8 +124,8 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
     >
     <template v-else>Fill in what is missing, off the sheet or measured.</template>
   </p>
-  <p v-if="constants" class="figures mt-0.5 text-xs text-second" data-testid="motor-constants">{{ constants }}</p>
   <div v-if="more" class="mt-1">
+    <p v-if="constants" class="figures mt-0.5 text-xs text-second" data-testid="motor-constants">{{ constants }}</p>
     <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
       <ChoiceField :value="form" label="figures given as" :options="FORMS" @change="setForm" />
       <FigureField v-if="form === 'sheet'" figure="motor.ratedVoltage" />

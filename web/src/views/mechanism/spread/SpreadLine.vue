@@ -37,8 +37,7 @@ const thousands = (value: number): string => value.toLocaleString('en').replace(
       <button type="button" class="act min-h-6" @click="open = true">All of it</button>
     </template>
     <template v-else>
-      <span class="text-second">no two builds are alike: try 2 000 of them</span>
-      <button type="button" class="act min-h-6" @click="start">Try them</button>
+      <button type="button" class="act min-h-6" @click="start">Try 2 000 builds</button>
       <button type="button" class="act min-h-6" @click="open = true">How far they vary</button>
     </template>
   </p>

@@ -16,7 +16,6 @@ import ServoFit from './ServoFit.vue';
 import ServoHolding from './ServoHolding.vue';
 import ServoInside from './ServoInside.vue';
 import TipPrecision from './TipPrecision.vue';
-import { useDesk } from '../../../../composables/useDesk.js';
 
 /** A servo's ratings and currents; how exactly it stands; what is inside; its pulses measured. */
 const { plan, path, drive, driveAt, link, commit } = useServoMechanism();
@@ -25,7 +24,6 @@ const { show } = useDisplay();
 const part = computed(() => plan.value.parts[drive.value.servo]!.part as ServoPart);
 const linear = computed(() => part.value.motion === 'linear');
 const page = ref<'sheet' | 'precision' | 'holding' | 'inside' | 'fit' | 'calibration'>('sheet');
-const { open: openDesk } = useDesk();
 const PAGES = computed(() => [
   { value: 'sheet' as const, text: 'Sheet' },
   { value: 'precision' as const, text: 'Precision' },
@@ -88,7 +86,6 @@ const said = computed(() => {
     <ChoiceTabs v-model="page" :options="PAGES" label="Servo" />
     <PartPicker kind="servo" :at="[...driveAt, 'servo']" title="A servo off the shelf" />
     <button type="button" class="act min-h-6" @click="link = 'reduction'">Reduction</button>
-    <button type="button" class="act min-h-6" @click="openDesk('compare')">Compare</button>
   </PanelHead>
   <template v-if="shownPage === 'sheet'">
     <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-4">

@@ -20,14 +20,12 @@ import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
 import PanelHead from '../PanelHead.vue';
 import PartPicker from '../PartPicker.vue';
-import { useDesk } from '../../../../composables/useDesk.js';
 
 /** A stepping motor's phases, or a step-driven servo's sheet, and what they come to on this axis. */
 const { plan, path, drive, driveAt, link, commit } = useStepMechanism();
 const { show } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.motor]!.part as StepperPart | StepServoPart);
-const { open: openDesk } = useDesk();
 const open = computed(() => part.value.kind === 'stepper');
 const known = computed(() => STEP_RUN_NEEDS.every((need) => !path.value.lacks[need]));
 
@@ -73,7 +71,6 @@ const wirings = computed(() =>
       :label="open ? 'A step servo' : 'Change'"
     />
     <button type="button" class="act min-h-6" @click="link = 'reduction'">Reduction</button>
-    <button type="button" class="act min-h-6" @click="openDesk('compare')">Compare</button>
   </PanelHead>
   <div class="grid grid-cols-2 gap-x-4 gap-y-1 sm:grid-cols-3 xl:grid-cols-4">
     <template v-if="part.kind === 'stepper'">
