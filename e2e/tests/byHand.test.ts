@@ -157,7 +157,7 @@ test('pulses from a timer chip: its two ends, and a hand on its knob', async ({ 
   await page.getByRole('button', { name: /more are well/ }).click();
   const timer = page.locator('[data-check="timer"]');
   await expect(timer).toHaveAttribute('title', /Its knob, turned up by hand from the slow end, is the ramp/);
-  await page.getByRole('button', { name: 'Limits', exact: true }).click();
+  await page.getByRole('button', { name: 'Pulses', exact: true }).click();
   const capacitor = page.getByRole('textbox', { name: 'timer: capacitor' });
   await expect(capacitor).toHaveValue('10 nF');
   await capacitor.fill('0.1 µF');

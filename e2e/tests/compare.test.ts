@@ -125,7 +125,6 @@ test('the spread is tried in the worker, can be stopped, and says what to measur
   const line = page.getByTestId('spread-line');
   await line.getByRole('button', { name: 'Try 2 000 builds' }).click();
   await line.getByRole('button', { name: 'stop' }).click();
-  await expect(line).toContainText('try 2 000 of them');
   await line.getByRole('button', { name: 'Try 2 000 builds' }).click();
   await expect(line).toContainText('of 2 000 builds nothing gives way', { timeout: 30_000 });
   await expect(line).toContainText('Measure first');

@@ -55,7 +55,8 @@ const KINDS: readonly (readonly [
   [
     'Arm',
     [
-      ['what: arm and load', '9 lb'],
+      ['the arm itself weighs', '5 lb'],
+      ['and carries at its tip', '0'],
       ['reaches', '0.9 m'],
       ['by what angle', '110°'],
       ['in what time', '1.2 s'],
@@ -176,4 +177,39 @@ test('a trapezoid too hasty falls behind, and says where', async ({ heron, page 
   await time.fill('1.2 s');
   await time.press('Enter');
   await expect(page.locator('[data-check="follows"]')).toContainText('behind after');
+});
+
+test('what is still wanted of a new mechanism is said, nothing unreadable is dropped, and Enter adds nothing by halves', async ({
+  heron,
+  page,
+}) => {
+  await heron.open('lift');
+  await page.getByRole('button', { name: 'Add a mechanism' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByText('Arm', { exact: true }).click();
+  const wanting = page.getByTestId('wanting');
+  await expect(wanting).toHaveText(
+    'Still wanted: the arm itself weighs, and carries at its tip, reaches, by what angle, in what time',
+  );
+  const typed = [
+    ['the arm itself weighs', '0'],
+    ['and carries at its tip', '400 g'],
+    ['reaches', '0.5 m'],
+    ['by what angle', '90°'],
+    ['in what time', '1 s'],
+  ] as const;
+  for (const [label, text] of typed) {
+    await dialog.getByLabel(label).fill(text);
+    if (label !== 'in what time') await dialog.getByLabel(label).press('Enter');
+    if (label === 'by what angle') {
+      await dialog.getByLabel('in what time').fill('soon');
+      await dialog.getByLabel('in what time').press('Enter');
+      await expect(wanting).toHaveText('Still wanted: in what time');
+    }
+  }
+  await dialog.getByRole('button', { name: 'Add it' }).click();
+  await expect(page.getByTestId('answer')).toBeVisible();
+  await heron.saved();
+  const arm = (await heron.stored()).document.mechanisms.at(-1)!;
+  expect(arm.jobs[0]).toMatchObject({ kind: 'swing', payload: { si: 0.4 } });
 });

@@ -62,6 +62,7 @@ test('the wrong kind of controller gives way and says which to choose', async ({
 
 test('a knot halves the rope, and what holds the load is chosen', async ({ heron, page }) => {
   await heron.open('lift', 'output');
+  await page.getByRole('button', { name: /more above 3×/ }).click();
   await expect(heron.rung('rope')).toContainText('4.03×');
   await page.getByRole('checkbox', { name: /there is a knot in the rope/ }).check();
   await expect(heron.rung('rope')).toContainText('2.01×');
@@ -192,4 +193,31 @@ test('a servo that turns on and on is refused where it must stand at an angle, w
     .getByRole('button', { name: /continuous servo, plastic gears/ })
     .click();
   await expect(page.getByTestId('failing')).toContainText('nothing tells it where to stand');
+});
+
+test('a motor that looks geared is asked where its figures are, and is geared no more', async ({ heron, page }) => {
+  await heron.open('lift', 'motor');
+  const asked = page.getByRole('group', { name: 'Geared already?' });
+  await expect(asked).toBeHidden();
+  const torque = page.getByRole('textbox', { name: 'stall torque' });
+  await torque.fill('1.6 N·m');
+  await torque.press('Enter');
+  await expect(asked).toContainText('gears take a share');
+  await asked.getByRole('button', { name: 'Yes, and nothing more reduces it' }).click();
+  await expect(asked).toBeHidden();
+  await expect(page.getByRole('navigation', { name: 'Power path' })).not.toContainText('Chain');
+  await heron.saved();
+  const { document } = await heron.stored();
+  expect(document.mechanisms.find(({ id }) => id === 'lift')!.choices[0]!.stages).toEqual([]);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(asked).toBeVisible();
+});
+
+test('a figure that is missing is a way to its field', async ({ heron, page }) => {
+  await heron.open('hoist', 'load');
+  await page
+    .getByRole('link', { name: /, on the motor/ })
+    .first()
+    .click();
+  await expect(page.locator('[data-figure] input:focus')).toHaveCount(1);
 });

@@ -4,7 +4,7 @@ import { address } from './place.js';
 import { ROOMS, type RoomId } from './rooms.js';
 
 /** Where a question is answered: at a desk or a link of the mechanism, in a room of the robot, or by a trial. */
-export type Answer =
+type Answer =
   | { readonly desk: DeskId; readonly page?: string }
   | { readonly link: LinkKind; readonly page?: string; readonly figure?: string }
   | { readonly chart: 'heat' | 'brake' | 'torque' }
@@ -36,7 +36,7 @@ const withKey = (part: string) => (path: AnyPath) => Object.keys(path.figures).s
 const linked = withKey('.strength');
 
 /** Every question that stands on a panel, in the order in which it stands there. */
-export const ASKS: readonly Ask[] = [
+const ASKS: readonly Ask[] = [
   { id: 'counts', text: 'One or two?', at: 'motor', answer: { desk: 'compare', page: 'counts' }, holds: dc },
   { id: 'windings', text: 'Which winding?', at: 'motor', answer: { desk: 'compare', page: 'windings' }, holds: dc },
   {

@@ -1,17 +1,5 @@
 /** What a place is, as the finder names it beside the label. */
-export const PLACE_KINDS = [
-  'question',
-  'desk',
-  'room',
-  'figure',
-  'mechanism',
-  'trial',
-  'part',
-  'word',
-  'page',
-  'action',
-] as const;
-export type PlaceKind = (typeof PLACE_KINDS)[number];
+type PlaceKind = 'question' | 'desk' | 'room' | 'figure' | 'mechanism' | 'trial' | 'part' | 'word' | 'page' | 'action';
 
 /** Something that can be gone to, or done. */
 export interface Place {

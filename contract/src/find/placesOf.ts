@@ -27,7 +27,7 @@ export const COMMON_PLACES: readonly Place[] = [
 ];
 
 /** The anchor of a heading of the models page. */
-export function sectionOf(heading: string): string {
+function sectionOf(heading: string): string {
   return heading
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')

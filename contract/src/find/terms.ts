@@ -171,4 +171,3 @@ export const TERMS = {
     learn: 'What gives first',
   },
 } as const satisfies Readonly<Record<string, Term>>;
-export type TermId = keyof typeof TERMS;

@@ -211,7 +211,7 @@ const drum = Joi.object<DrumOutput, true>({
 const arm = Joi.object<ArmOutput, true>({
   kind: Joi.string().valid('arm').required(),
   length: positive,
-  mass: positive,
+  mass: notNegative,
   centre: positive,
   inertia: positive,
   friction: notNegative,

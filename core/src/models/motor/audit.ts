@@ -19,7 +19,8 @@ export interface StatedFigures {
 }
 
 const IMPOSSIBLE_ABOVE = 1.02;
-const SUSPICIOUS_BELOW = 0.8;
+/** Kt over Ke; what is lower has some of its torque lost, as a gearmotor has at its output. */
+export const SUSPICIOUS_BELOW = 0.8;
 const DISAGREES_BY = 0.05;
 
 /**

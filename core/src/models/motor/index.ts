@@ -1,5 +1,6 @@
 export * from './advanced.js';
 export * from './audit.js';
+export * from './geared.js';
 export * from './brushes.js';
 export * from './constants.js';
 export * from './fromKv.js';

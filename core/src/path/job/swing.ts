@@ -10,18 +10,7 @@ import { readAsked } from './asked.js';
 import { readFalls } from './falls.js';
 import type { JobKindSpec } from './kind.js';
 import { figureText } from './words.js';
-import {
-  ANGLE,
-  EVERY,
-  MASS,
-  TIME,
-  type WishKind,
-  type WishPlan,
-  type WishValues,
-  need,
-  timing,
-  typicalOf,
-} from './wish.js';
+import { ANGLE, MASS, TIME, type WishKind, type WishPlan, type WishValues, need, timing, typicalOf } from './wish.js';
 
 /** An arm swung from one angle to another. */
 
@@ -133,6 +122,7 @@ export const swing: JobKindSpec<SwingJob, ArmOutput> = {
 
 function swinging(values: WishValues): WishPlan {
   const [mass, length, angle] = [need(values, 'mass'), need(values, 'length'), need(values, 'angle')];
+  const payload = values['tip'];
   const degrees = (angle.si * 180) / Math.PI;
   const from = typicalOf(HANGING, `${HANGING_DEGREES}°`);
   const end = HANGING_DEGREES + degrees;
@@ -144,6 +134,7 @@ function swinging(values: WishValues): WishPlan {
         kind: 'swing',
         name: 'Swing up',
         from,
+        ...(payload ? { payload } : {}),
         to: typicalOf((end * Math.PI) / 180, `${digits(end)}°`),
         profile: 'stop',
         ...timing(values),
@@ -152,7 +143,8 @@ function swinging(values: WishValues): WishPlan {
     output: { kind: 'arm', mass, length, holder: 'nothing' },
     behind: [],
     shaftSpeed: 1.5 * speed,
-    power: (mass.si * GRAVITY * length.si * speed) / 2,
+    // The arm's own weight pulls at half its length, what it carries at all of it.
+    power: (mass.si / 2 + (payload?.si ?? 0)) * GRAVITY * length.si * speed,
     motors: 1,
   };
 }
@@ -163,11 +155,11 @@ export const armWish: WishKind = {
   says: 'swings about a pivot',
   name: 'Arm',
   fields: [
-    MASS('what: arm and load', [amount(4, 'mass')]),
+    { ...MASS('the arm itself weighs', [amount(2, 'mass')]), orNone: true },
+    { key: 'tip', label: 'and carries at its tip', dimension: 'mass', hint: [amount(1.5, 'mass')], orNone: true },
     { key: 'length', label: 'reaches', dimension: 'length', hint: [amount(0.9, 'length')] },
     ANGLE('110°'),
     TIME('1.2 s'),
-    EVERY,
   ],
   machine: 'dc',
   plan: swinging,

@@ -18,6 +18,8 @@ export interface WishField {
   readonly hint: Words;
   /** Left empty, a typical value stands in. */
   readonly optional?: true;
+  /** It may be nothing at all: an empty tip, an arm of no weight. */
+  readonly orNone?: true;
 }
 
 export type WishValues = Readonly<Partial<Record<string, Quantity>>>;

@@ -68,6 +68,7 @@ watch(
   (now) => {
     if (!now) return;
     for (const key of Object.keys(values)) values[key] = undefined;
+    for (const key of Object.keys(unread)) unread[key] = false;
     [name.value, failure.value, pack.value] = ['', '', 'keep'];
     void loadPacks();
   },
@@ -83,7 +84,12 @@ const packOptions = computed(() => [
     .filter(({ part }) => part.name !== packName.value)
     .map(({ id, part }) => ({ value: id, text: part.name })),
 ]);
-const ready = computed(() => wish.value.fields.every(({ key, optional }) => optional || values[key]));
+const unread = shallowReactive<Record<string, boolean>>({});
+/** What keeps it from being added, each by its field's name. */
+const wanting = computed(() =>
+  wish.value.fields.filter(({ key, optional }) => unread[key] || (!optional && !values[key])).map(({ label }) => label),
+);
+const ready = computed(() => wanting.value.length === 0);
 
 async function add(): Promise<void> {
   const document = plan.document;
@@ -150,9 +156,12 @@ function packChange(): readonly Change[] {
           v-for="field in wish.fields"
           :key="`${tile.id}-${field.key}`"
           v-model="values[field.key]"
+          v-model:unread="unread[field.key]"
           :label="field.label"
           :dimension="field.dimension"
           :hint="field.hint"
+          :or-none="field.orNone ?? false"
+          :optional="field.optional ?? false"
         />
         <ChoiceField v-if="first" :value="pack" label="pack" :options="packOptions" @change="pack = $event" />
         <p v-else class="text-sm">
@@ -179,7 +188,10 @@ function packChange(): readonly Change[] {
         Each is one click from being replaced.
       </p>
       <p v-if="failure" role="alert" class="text-gives">{{ failure }}</p>
-      <div class="flex justify-end gap-3">
+      <div class="flex items-baseline justify-end gap-3">
+        <p v-if="!ready" class="mr-auto text-sm text-second" data-testid="wanting">
+          Still wanted: {{ wanting.join(', ') }}
+        </p>
         <button type="button" class="button" @click="$emit('close')">Cancel</button>
         <button type="submit" class="button main disabled:opacity-50" :disabled="!ready || busy">Add it</button>
       </div>

@@ -7,7 +7,15 @@ import ReadChoices from '../../../components/fields/ReadChoices.vue';
 import { useDisplay } from '../../../composables/useDisplay.js';
 
 /** A figure that is not in the plan yet: the same reading as everywhere, without a source. */
-const { dimension, label, hint } = defineProps<{ dimension: Dimension; label: string; hint: Words }>();
+const {
+  dimension,
+  label,
+  hint,
+  orNone = false,
+  optional = false,
+} = defineProps<{ dimension: Dimension; label: string; hint: Words; orNone?: boolean; optional?: boolean }>();
+/** Something stands in it that is not understood: what is typed is never dropped without a word. */
+const unread = defineModel<boolean>('unread', { default: false });
 const model = defineModel<Quantity | undefined>({ required: true });
 
 const id = useId();
@@ -22,28 +30,30 @@ const standing = computed(() => like.value && split(like.value.value, dimension)
 const read = computed(() =>
   text.value.trim() === '' ? undefined : parse(text.value, dimension, standing.value, like.value?.value),
 );
+const allow = computed(() => (orNone ? 'not negative' : 'positive'));
 const refusal = computed(() => {
   const result = read.value;
   if (!result) return '';
   if (!result.ok) return refusalText(result);
-  const refused = refusalOf(result.si, 'positive');
+  const refused = refusalOf(result.si, allow.value);
   return refused ? `${refused} allowed` : '';
 });
 const choices = computed(() => (read.value && !read.value.ok ? (read.value.choices ?? []) : []));
+watch(refusal, (now) => (unread.value = now !== ''));
 watch(read, (result) => {
   model.value =
-    result?.ok && refusalOf(result.si, 'positive') === undefined
+    result?.ok && refusalOf(result.si, allow.value) === undefined
       ? { si: result.si, as: result.as, source: 'typed' }
       : undefined;
 });
 watch(model, (value) => {
-  if (value === undefined && read.value?.ok && read.value.si > 0) text.value = '';
+  if (value === undefined && read.value?.ok && refusal.value === '') text.value = '';
 });
 </script>
 
 <template>
   <div class="min-w-0">
-    <label :for="id" class="block text-second">{{ label }}</label>
+    <label :for="id" class="block text-second">{{ label }}<span v-if="optional"> (may stay empty)</span></label>
     <input
       :id="id"
       v-model="text"
@@ -51,6 +61,7 @@ watch(model, (value) => {
       :class="refusal ? 'border-gives' : 'border-ink'"
       :placeholder="say(hint)"
       :aria-invalid="refusal !== ''"
+      :required="!optional"
       :aria-describedby="`${id}-said`"
       autocomplete="off"
     />

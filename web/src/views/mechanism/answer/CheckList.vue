@@ -18,7 +18,7 @@ const open = useFold();
 const DECIDE: readonly CheckId[] = ['in-time', 'recovers', 'follows', 'stays-up', 'held-back', 'jam', 'resolves'];
 
 const deciding = (check: Check): boolean =>
-  (check.verdict !== 'enough' && !check.note) || (DECIDE.includes(check.id) && !check.note);
+  check.verdict !== 'enough' || check.there === 'not known' || (DECIDE.includes(check.id) && !check.note);
 const standing = computed(() => checks.filter(deciding));
 const rest = computed(() => checks.filter((check) => !standing.value.includes(check)));
 

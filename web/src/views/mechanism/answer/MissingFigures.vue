@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { address, figureAt } from '@rough-gear/contract/find';
 import { FIGURES, lacksOf, RUN_NEEDS, type Lack, type LinkKind } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
+import { usePlan } from '../../../stores/plan.js';
 
 /** In place of the charts: which figures are missing, each a way to where it is filled in. */
-const { path, link, choice } = useMechanism();
+const { path, mechanism, jobId } = useMechanism();
+const plan = usePlan();
 
 const lacks = computed<readonly Lack[]>(() => {
   const all = lacksOf(path.value, RUN_NEEDS);
@@ -19,9 +22,10 @@ function linkOf(key: string): LinkKind {
     : ((FIGURES as Record<string, { link: LinkKind } | undefined>)[key]?.link ?? 'load');
 }
 
-function open(key: string): void {
-  const kind = linkOf(key);
-  link.value = kind === 'stage' ? (choice.value.stages.find(({ id }) => key.includes(`.${id}.`))?.id ?? 'motor') : kind;
+/** The field itself, with the cursor in it. */
+function fieldOf(key: string): string {
+  const { link, query } = figureAt(key);
+  return address(`/robots/${plan.id}/${mechanism.value.id}/${link}`, { job: jobId.value, ...query, figure: key });
 }
 </script>
 
@@ -38,9 +42,9 @@ function open(key: string): void {
       </p>
       <ul>
         <li v-for="lack in lacks" :key="lack.key">
-          <button type="button" class="act min-h-6" @click="open(lack.key)">
-            {{ lack.label }}, on the {{ linkOf(lack.key) }}
-          </button>
+          <RouterLink class="act inline-block min-h-6" :to="fieldOf(lack.key)"
+            >{{ lack.label }}, on the {{ linkOf(lack.key) }}</RouterLink
+          >
         </li>
       </ul>
     </div>

@@ -17,6 +17,7 @@ import { useDisplay } from '../../../composables/useDisplay.js';
 import { useFold } from '../../../composables/useFold.js';
 import { useDcMechanism } from '../../../composables/useMechanism.js';
 import PanelHead from './PanelHead.vue';
+import GearedQuestion from './GearedQuestion.vue';
 import MotorMake from './MotorMake.vue';
 import { motorForm } from './motorForm.js';
 import PartPicker from './PartPicker.vue';
@@ -117,6 +118,7 @@ const audit = computed(() => (known.value ? path.value.motor.audit : undefined))
     each turns a train{{ path.load.traction === undefined ? '' : ' and a wheel' }} of its own: teeth, chain or belt
     carry that motor alone
   </label>
+  <GearedQuestion :part="part" :part-at="partAt" />
   <p class="mt-1 text-xs" :class="audit?.verdict === 'impossible' ? 'text-gives' : 'text-second'">
     <template v-if="audit && audit.findings.length > 0">{{ audit.findings.join(' ') }}</template>
     <template v-else-if="audit"

@@ -284,6 +284,7 @@ export const OUTPUT_ALLOW: Readonly<Record<string, Allowance>> = {
   'output.efficiency': 'efficiency',
   'output.slip': 'efficiency',
   'output.ropeDiameter': 'not negative',
+  'output.armMass': 'not negative',
   'output.armFriction': 'not negative',
   'output.harmlessFall': 'not negative',
   'output.springRate': 'not negative',

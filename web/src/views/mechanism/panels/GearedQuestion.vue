@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { freeSpeedAt, gearedSign, orderStages, type MotorPart } from '@rough-gear/core';
+import { computed } from 'vue';
+import { useDcMechanism } from '../../../composables/useMechanism.js';
+
+/** Asks of a motor that looks like one whether its figures are at the output of its gearbox: nothing is geared twice then. */
+const { part, partAt } = defineProps<{ part: MotorPart; partAt: readonly (string | number)[] }>();
+const { plan, mechanism, path, choice, choiceAt, commit } = useDcMechanism();
+
+const sign = computed(() => {
+  const { motor, lacks } = { motor: path.value.drive.motor, lacks: path.value.lacks };
+  if (part.figuresAt !== undefined || lacks.motor) return undefined;
+  const volts = path.value.figures['motor.ratedVoltage']?.value ?? path.value.drive.restVoltage;
+  const stallTorque = (motor.torqueConstant * volts) / motor.resistance;
+  return gearedSign({
+    name: part.name,
+    freeSpeed: freeSpeedAt(motor, volts),
+    stallTorque,
+    canDiameter: path.value.figures['motor.canDiameter']?.value,
+    torqueToBackEmfRatio: path.value.motor.audit.torqueToBackEmfRatio,
+  });
+});
+/** What turns its output into travel is no gear in front of it. */
+const screws = computed(() => choice.value.stages.filter(({ kind }) => kind === 'screw'));
+const reduced = computed(() => screws.value.length < choice.value.stages.length);
+
+const say = (figuresAt: 'shaft' | 'output', alone = false): void =>
+  commit([
+    { at: [...partAt, 'figuresAt'], to: figuresAt },
+    ...(alone
+      ? [
+          { at: [...choiceAt.value, 'tuning'], to: undefined },
+          ...orderStages(plan.value, mechanism.value.id, screws.value),
+        ]
+      : []),
+  ]);
+</script>
+
+<template>
+  <div v-if="sign" role="group" aria-label="Geared already?" class="mt-1 border-l-3 border-tight pl-2 text-sm">
+    Are these figures those at its gearbox’s output? They may be: {{ sign }}.
+    <span class="flex flex-wrap gap-x-4">
+      <button v-if="reduced" type="button" class="act min-h-6 font-semibold" @click="say('output', true)">
+        Yes, and nothing more reduces it
+      </button>
+      <button type="button" class="act min-h-6" @click="say('output')">
+        {{ reduced ? 'Yes, the rest is as it is' : 'Yes' }}
+      </button>
+      <button type="button" class="act min-h-6" @click="say('shaft')">No, at its own shaft</button>
+    </span>
+  </div>
+</template>
