@@ -80,6 +80,7 @@ test('the finder is opened by keys or by its box, leads where it says, and keeps
   await page.reload();
   await page.getByRole('button', { name: 'Find' }).click();
   await expect(page.getByText('One word was not known here so far.')).toBeVisible();
+  await page.keyboard.press('Escape');
 });
 
 test('every question at a link leads to its answer', async ({ page, server, robots }) => {

@@ -120,7 +120,7 @@ const ASKS: readonly Ask[] = [
     holds: step,
   },
   { id: 'rattles', text: 'Does it rattle?', at: 'controller', answer: { trial: 'step-ladder' }, holds: step },
-  { id: 'for-speed', text: 'For a speed?', at: 'stage', answer: { desk: 'speed' }, holds: of('dc', 'step') },
+  { id: 'for-speed', text: 'For a speed?', at: 'stage', answer: { desk: 'speed' }, holds: dc },
   { id: 'ways', text: 'Gears, chain or belt?', at: 'stage', answer: { desk: 'teeth', page: 'ways' } },
   { id: 'find-train', text: 'Which teeth are on the shelf?', at: 'stage', answer: { desk: 'teeth', page: 'find' } },
   {

@@ -63,17 +63,6 @@ const pack = ref('keep');
 const failure = ref('');
 const busy = ref(false);
 
-watch(
-  () => open,
-  (now) => {
-    if (!now) return;
-    for (const key of Object.keys(values)) values[key] = undefined;
-    for (const key of Object.keys(unread)) unread[key] = false;
-    [name.value, failure.value, pack.value] = ['', '', 'keep'];
-    void loadPacks();
-  },
-);
-
 const packNode = computed(() => plan.document?.supply.find((node): node is PackNode => node.kind === 'pack'));
 const packName = computed(() => (packNode.value ? plan.document?.parts[packNode.value.part]?.part.name : undefined));
 /** Only a robot without mechanisms has no one else who minds another pack. */
@@ -90,6 +79,18 @@ const wanting = computed(() =>
   wish.value.fields.filter(({ key, optional }) => unread[key] || (!optional && !values[key])).map(({ label }) => label),
 );
 const ready = computed(() => wanting.value.length === 0);
+watch(
+  () => open,
+  (now) => {
+    if (!now) return;
+    for (const key of Object.keys(values)) values[key] = undefined;
+    for (const key of Object.keys(unread)) unread[key] = false;
+    [name.value, failure.value, pack.value] = ['', '', 'keep'];
+    void loadPacks();
+  },
+  // It is made when it is first opened: it is open then already.
+  { immediate: true },
+);
 
 async function add(): Promise<void> {
   const document = plan.document;
