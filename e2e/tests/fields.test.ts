@@ -108,7 +108,7 @@ test('the source of a figure can be set, with where it came from', async ({ hero
 test('filling in the missing figure turns not known into a number', async ({ heron, page }) => {
   await heron.open('hoist');
   await expect(page.getByTestId('answer')).toContainText('Not known. Resistance is missing.');
-  await page.getByRole('button', { name: 'resistance, on the motor' }).click();
+  await page.getByRole('link', { name: 'resistance, on the motor' }).click();
   await page.getByRole('textbox', { name: 'resistance' }).fill('42 mΩ');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('answer')).toContainText('gives first, at');

@@ -3,7 +3,8 @@ import BaseDialog from './components/widgets/BaseDialog.vue';
 import { MEANINGS } from './components/verdict/meanings.js';
 import VerdictRing from './components/verdict/VerdictRing.vue';
 import { SHORTCUTS } from './composables/useShortcuts.js';
-import { ROOMS } from '@rough-gear/contract/find';
+import { ROOMS, TERMS } from '@rough-gear/contract/find';
+import { sectionId } from './views/models/sectionId.js';
 import { usePreferences } from './stores/preferences.js';
 
 /** Where what is found, what the words mean and what the keys do. Single-key shortcuts can be switched off. */
@@ -50,6 +51,28 @@ const WORDS: readonly (readonly [word: string, means: string])[] = [
         </dl>
       </section>
     </div>
+    <section aria-labelledby="help-terms" class="mt-4">
+      <h3 id="help-terms" class="font-semibold">Words of the trade</h3>
+      <dl class="grid gap-x-8 text-sm sm:grid-cols-2">
+        <div
+          v-for="({ means, learn }, term) in TERMS"
+          :key="term"
+          class="grid grid-cols-[6.5rem_1fr] border-b border-hair py-1"
+        >
+          <dt class="font-semibold">{{ term }}</dt>
+          <dd>
+            {{ means }}
+            <RouterLink
+              class="act"
+              :to="{ name: 'models', hash: `#${sectionId(learn)}` }"
+              :aria-label="`Learn more of ${term}`"
+              @click="$emit('close')"
+              >Learn</RouterLink
+            >
+          </dd>
+        </div>
+      </dl>
+    </section>
     <h3 class="mt-4 font-semibold">Keys</h3>
     <ul class="grid gap-x-8 text-sm sm:grid-cols-2">
       <li v-for="{ keys, does } in SHORTCUTS" :key="does" class="flex justify-between gap-4 border-b border-hair py-1">

@@ -16,8 +16,8 @@ export function runChartFrame(end: number, greatest: number, pens: ChartInk, for
     textStyle: { fontFamily: SANS },
     // Both keep their edges whatever their labels take, so that one time stands over the other.
     grid: [
-      { left: 48, right: 40, top: 22, bottom: 76, outerBoundsMode: 'none' },
-      { left: 48, right: 40, height: 40, bottom: 22, outerBoundsMode: 'none' },
+      { left: 58, right: 40, top: 22, bottom: 76, outerBoundsMode: 'none' },
+      { left: 58, right: 40, height: 40, bottom: 22, outerBoundsMode: 'none' },
     ],
     tooltip: { ...tipLook(pens), formatter },
     axisPointer: { link: [{ xAxisIndex: 'all' }] },

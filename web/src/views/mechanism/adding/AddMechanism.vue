@@ -162,7 +162,7 @@ function packChange(): readonly Change[] {
           :dimension="field.dimension"
           :hint="field.hint"
           :or-none="field.orNone ?? false"
-          :optional="field.optional ?? false"
+          :needed="!field.optional"
         />
         <ChoiceField v-if="first" :value="pack" label="pack" :options="packOptions" @change="pack = $event" />
         <p v-else class="text-sm">

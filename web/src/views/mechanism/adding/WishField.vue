@@ -12,8 +12,8 @@ const {
   label,
   hint,
   orNone = false,
-  optional = false,
-} = defineProps<{ dimension: Dimension; label: string; hint: Words; orNone?: boolean; optional?: boolean }>();
+  needed = undefined,
+} = defineProps<{ dimension: Dimension; label: string; hint: Words; orNone?: boolean; needed?: boolean | undefined }>();
 /** Something stands in it that is not understood: what is typed is never dropped without a word. */
 const unread = defineModel<boolean>('unread', { default: false });
 const model = defineModel<Quantity | undefined>({ required: true });
@@ -53,7 +53,7 @@ watch(model, (value) => {
 
 <template>
   <div class="min-w-0">
-    <label :for="id" class="block text-second">{{ label }}<span v-if="optional"> (may stay empty)</span></label>
+    <label :for="id" class="block text-second">{{ label }}<span v-if="needed === false"> (may stay empty)</span></label>
     <input
       :id="id"
       v-model="text"
@@ -61,7 +61,7 @@ watch(model, (value) => {
       :class="refusal ? 'border-gives' : 'border-ink'"
       :placeholder="say(hint)"
       :aria-invalid="refusal !== ''"
-      :required="!optional"
+      :aria-required="needed"
       :aria-describedby="`${id}-said`"
       autocomplete="off"
     />
