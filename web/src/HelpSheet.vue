@@ -63,7 +63,7 @@ const WORDS: readonly (readonly [word: string, means: string])[] = [
           <dd>
             {{ means }}
             <RouterLink
-              class="act"
+              class="act underline"
               :to="{ name: 'models', hash: `#${sectionId(learn)}` }"
               :aria-label="`Learn more of ${term}`"
               @click="$emit('close')"

@@ -83,7 +83,8 @@ const option = computed(() => {
               label: {
                 formatter: outcome.value,
                 position: 'end',
-                align: data.time < 0.15 * end ? 'left' : 'right',
+                // It runs to the side on which there is more room.
+                align: data.time < 0.5 * end ? 'left' : 'right',
                 distance: 4,
                 color: pen,
                 fontFamily: MONO,
