@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { FIGURES, type Plan } from '@rough-gear/core';
+import { currentChoice, FIGURES, partIdsOf, type Plan } from '@rough-gear/core';
 import { describe, expect, it } from 'vitest';
 import { Finder, placesOf, SYNONYMS, TERMS, COMMON_PLACES } from '../src/find/index.js';
 
@@ -188,6 +188,22 @@ describe('the finder', () => {
     expect(finder.find('zeppelin')).toEqual([]);
     expect(finder.find('  ')).toEqual([]);
     expect(finder.find('what is it').length).toBeLessThanOrEqual(12);
+  });
+
+  it('leads a part to a mechanism that uses it, on the link where it is', () => {
+    const parts = new Map(places(heron, 'drive').map((place) => [place.key, place.path]));
+    for (const mechanism of heron.mechanisms) {
+      const { drive } = currentChoice(mechanism);
+      for (const key of partIdsOf(drive)) {
+        const [, , , user, link] = parts.get(`part:${key}`)!.split('/');
+        const at = heron.mechanisms.find(({ id }) => id === user)!;
+        expect(partIdsOf(currentChoice(at).drive)).toContain(key);
+        expect(link).toBe(key === partIdsOf(drive)[0] ? 'motor' : 'controller');
+      }
+    }
+    const turntable = currentChoice(heron.mechanisms.find(({ id }) => id === 'turntable')!).drive;
+    if (turntable.kind !== 'step') throw new Error('the turntable takes pulses');
+    expect(parts.get(`part:${turntable.board}`)).toBe('/robots/p/turntable/controller');
   });
 
   it('works with no robot open', () => {

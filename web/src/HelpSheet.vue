@@ -3,8 +3,7 @@ import BaseDialog from './components/widgets/BaseDialog.vue';
 import { MEANINGS } from './components/verdict/meanings.js';
 import VerdictRing from './components/verdict/VerdictRing.vue';
 import { SHORTCUTS } from './composables/useShortcuts.js';
-import { ROOMS, TERMS } from '@rough-gear/contract/find';
-import { sectionId } from './views/models/sectionId.js';
+import { ROOMS, sectionId, TERMS } from '@rough-gear/contract/find';
 import { usePreferences } from './stores/preferences.js';
 
 /** Where what is found, what the words mean and what the keys do. Single-key shortcuts can be switched off. */

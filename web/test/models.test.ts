@@ -3,7 +3,7 @@ import { CHECKS, TERM_IDS } from '@rough-gear/core';
 import katex from 'katex';
 import { describe, expect, it } from 'vitest';
 import { pageOf } from '../src/views/models/page.js';
-import { sectionId } from '../src/views/models/sectionId.js';
+import { sectionId } from '@rough-gear/contract/find';
 import { sectionOf } from '../src/views/models/sectionOf.js';
 
 const page = readFileSync(new URL('../../docs/models.md', import.meta.url), 'utf8');

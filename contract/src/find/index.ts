@@ -5,5 +5,6 @@ export * from './finder.js';
 export * from './place.js';
 export * from './placesOf.js';
 export * from './rooms.js';
+export * from './sectionId.js';
 export * from './synonyms.js';
 export * from './terms.js';

@@ -1,9 +1,19 @@
-import { currentChoice, resolvePath, TRIALS, type LinkKind, type Mechanism, type Plan } from '@rough-gear/core';
+import {
+  branchOf,
+  currentChoice,
+  partIdsOf,
+  resolvePath,
+  TRIALS,
+  type LinkKind,
+  type Mechanism,
+  type Plan,
+} from '@rough-gear/core';
 import { answerAt, asksOf } from './asks.js';
 import { DESK_ANSWERS, DESK_IDS, DESKS } from './desks.js';
 import { figureAt, hasField } from './figureAt.js';
 import { address, type Place } from './place.js';
 import { ROOMS } from './rooms.js';
+import { sectionId } from './sectionId.js';
 import { TERMS } from './terms.js';
 
 /** What stands for all robots, whichever is open. */
@@ -21,18 +31,10 @@ export const COMMON_PLACES: readonly Place[] = [
     key: `term:${term}`,
     label: term,
     kind: 'word',
-    path: `/models#${sectionOf(learn)}`,
+    path: `/models#${sectionId(learn)}`,
     where: means,
   })),
 ];
-
-/** The anchor of a heading of the models page. */
-function sectionOf(heading: string): string {
-  return heading
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '');
-}
 
 /**
  * Everything of a robot that can be gone to, the open mechanism first: its figures, questions and desks; of each other kind of
@@ -66,7 +68,7 @@ export function placesOf(plan: Plan, planId: string, openId = plan.mechanisms[0]
     kind: 'mechanism',
     path: `/robots/${planId}/${id}`,
   }));
-  const all = [
+  return [
     ...(open ? [...questionsOf([open, ...others], plan, planId), ...desksOf(open, planId)] : []),
     ...rooms,
     ...(open ? figuresOf(open, plan, planId) : []),
@@ -76,7 +78,6 @@ export function placesOf(plan: Plan, planId: string, openId = plan.mechanisms[0]
     ...robot,
     ...COMMON_PLACES,
   ];
-  return all;
 }
 
 /** Each question once: at the open mechanism where it is one of that, else at the first that has it. */
@@ -92,23 +93,11 @@ function questionsOf(mechanisms: readonly Mechanism[], plan: Plan, planId: strin
           label: ask.text,
           kind: 'question',
           path: answerAt(ask, planId, mechanism.id, stage),
-          where: `${mechanism.name}, ${LINK_NAMES[ask.at]}`,
+          where: `${mechanism.name}, ${ask.at === 'stage' ? 'reduction' : ask.at}`,
         });
   }
   return [...found.values()];
 }
-
-const LINK_NAMES: Readonly<Record<LinkKind, string>> = {
-  pack: 'pack',
-  branch: 'branch',
-  rail: 'rail',
-  controller: 'controller',
-  motor: 'motor',
-  linkage: 'linkage',
-  stage: 'reduction',
-  output: 'output',
-  load: 'load',
-};
 
 const desksOf = (mechanism: Mechanism, planId: string): readonly Place[] =>
   DESK_IDS.map((id) => ({
@@ -130,15 +119,14 @@ function figuresOf(mechanism: Mechanism, plan: Plan, planId: string): readonly P
       .map((figure): Place => {
         const ofJob = figure.key.startsWith('job.');
         const { link, query } = figureAt(figure.key);
+        const stage = path.stages.findIndex((one) => one.id === link);
+        const on = stage < 0 ? link : `stage ${stage + 1}`;
         return {
           key: figure.key.replace(/^stage\.[^.]+\./, 'stage.').replace(/^servo\.point\.\d+\./, 'servo.'),
           label: figure.label,
           kind: 'figure',
           path: address(`${base}/${link}`, { job: ofJob && several ? id : undefined, ...query, figure: figure.key }),
-          where:
-            ofJob && several
-              ? `${mechanism.name}, ${name}`
-              : `${mechanism.name}, ${link in LINK_NAMES ? link : `stage ${1 + path.stages.findIndex((one) => one.id === link)}`}`,
+          where: `${mechanism.name}, ${ofJob && several ? name : on}`,
         };
       });
   });
@@ -153,23 +141,28 @@ const trialsOf = (planId: string): readonly Place[] =>
     where: gives,
   }));
 
-/** Its parts, each at the first mechanism that has it; those of the supply at the first there is. */
-function partsOf(plan: Plan, planId: string): readonly Place[] {
-  return Object.entries(plan.parts).flatMap(([key, { part }]): readonly Place[] => {
-    const user =
-      plan.mechanisms.find((mechanism) => JSON.stringify(mechanism).includes(`"${key}"`)) ?? plan.mechanisms[0];
+/** Its parts, each at the first mechanism that uses it; those that all use at the first there is. */
+const partsOf = (plan: Plan, planId: string): readonly Place[] =>
+  Object.entries(plan.parts).flatMap(([key, { part }]): readonly Place[] => {
+    const user = plan.mechanisms.find((mechanism) => uses(plan, mechanism, key)) ?? plan.mechanisms[0];
     if (!user) return [];
-    const link = PART_LINKS[part.kind] ?? 'reduction';
     return [
       {
         key: `part:${key}`,
         label: part.name,
         kind: 'part',
-        path: `/robots/${planId}/${user.id}/${link}`,
+        path: `/robots/${planId}/${user.id}/${PART_LINKS[part.kind] ?? 'reduction'}`,
         where: `${user.name}, ${part.kind}`,
       },
     ];
   });
+
+/** Whether a part is one of a mechanism's drive, of its branch, or the board in front of it. */
+function uses(plan: Plan, mechanism: Mechanism, key: string): boolean {
+  const { drive } = currentChoice(mechanism);
+  const rail = plan.supply.find(({ id }) => id === drive.node);
+  const boards = [drive.kind === 'step' ? drive.board : undefined, rail?.kind === 'rail' ? rail.board : undefined];
+  return [...partIdsOf(drive), ...boards, branchOf(plan, drive.node)?.breaker].includes(key);
 }
 
 const PART_LINKS: Readonly<Record<string, LinkKind>> = {

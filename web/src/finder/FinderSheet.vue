@@ -10,7 +10,7 @@ import {
   DialogTitle,
 } from '@headlessui/vue';
 import { useStorage } from '@vueuse/core';
-import { computed, nextTick, ref, shallowRef, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { toast } from 'vue-sonner';
 import { useOpenRobot } from '../rooms/useOpenRobot.js';
@@ -25,21 +25,15 @@ const { planId, robot } = useOpenRobot();
 const actions = useActions(() => emit('help'));
 
 const query = ref('');
-const finder = shallowRef(new Finder(COMMON_PLACES));
 watch(
   () => open,
-  (now) => {
-    if (!now) return;
-    query.value = '';
-    const mechanismId = route.params['mechanismId'];
-    const places =
-      robot.value && planId.value
-        ? placesOf(robot.value, planId.value, mechanismId ? String(mechanismId) : undefined)
-        : COMMON_PLACES;
-    finder.value = new Finder(places);
-  },
-  { immediate: true },
+  () => (query.value = ''),
 );
+const finder = computed(() => {
+  const { mechanismId } = route.params;
+  if (!robot.value || !planId.value) return new Finder(COMMON_PLACES);
+  return new Finder(placesOf(robot.value, planId.value, mechanismId ? String(mechanismId) : undefined));
+});
 const found = computed(() => finder.value.find(query.value));
 
 /** What was looked for in vain stays in this browser, so that a team can hand it on. */

@@ -55,6 +55,13 @@ export function removeStage(plan: Plan, mechanismId: string, stageId: string): r
   return [{ at: [...choiceAt(plan, mechanism), 'tuning'], to: next }, ...orderStages(plan, mechanismId, rest)];
 }
 
+/** All that reduces, taken out: a screw stays, since it makes travel of turning. */
+export function takeOutReduction(plan: Plan, mechanismId: string): readonly Change[] {
+  const mechanism = mechanismById(plan, mechanismId);
+  const screws = currentChoice(mechanism).stages.filter(({ kind }) => kind === 'screw');
+  return [{ at: [...choiceAt(plan, mechanism), 'tuning'], to: undefined }, ...orderStages(plan, mechanismId, screws)];
+}
+
 /** The stages of the choice in force in another order, a screw always last. */
 export const orderStages = (plan: Plan, mechanismId: string, stages: readonly Stage[]): readonly Change[] => [
   { at: [...choiceAt(plan, mechanismById(plan, mechanismId)), 'stages'], to: screwLast(stages) },

@@ -1,3 +1,4 @@
+export * from './gearedAlready.js';
 export * from './resolvePath.js';
 export { partOf } from './resolveSupply.js';
 export { stepMotorOf, stepsOf } from './resolveStep.js';

@@ -23,8 +23,8 @@ watch(
 
 function finish(): void {
   if (!typed.value.trim()) return;
-  emit('close');
   emit('named', typed.value.trim());
+  emit('close');
 }
 </script>
 

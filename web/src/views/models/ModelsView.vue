@@ -4,7 +4,7 @@ import { computed, nextTick, onMounted, useTemplateRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import text from '../../../../docs/models.md?raw';
 import { pageOf, setFormulas } from './page.js';
-import { sectionId } from './sectionId.js';
+import { sectionId } from '@rough-gear/contract/find';
 
 /** Every model with its formula, assumptions, range and source: the repository's own page, shipped with the application. */
 const route = useRoute();

@@ -1,7 +1,7 @@
 import { tex } from '@mdit/plugin-tex';
 import katex from 'katex';
 import MarkdownIt from 'markdown-it';
-import { sectionId } from './sectionId.js';
+import { sectionId } from '@rough-gear/contract/find';
 
 /** Where a formula goes: it is set once it stands on the page, since a page takes no styles out of a text. */
 function placeOf(source: string, alone: boolean): string {

@@ -5,7 +5,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { toast } from 'vue-sonner';
 import { api } from '../../api/client.js';
-import BaseDialog from '../../components/widgets/BaseDialog.vue';
+import NameDialog from '../../components/widgets/NameDialog.vue';
 import { useAccess } from '../../stores/access.js';
 import { usePlan } from '../../stores/plan.js';
 import { listKept } from '../../stores/plan/drafts.js';
@@ -96,12 +96,11 @@ async function importPlan(event: Event): Promise<void> {
   await doing(() => api.create({ document: read.plan }));
 }
 
-async function finishNaming(): Promise<void> {
+async function finishNaming(name: string): Promise<void> {
   const asked = naming.value;
-  if (!asked?.name.trim()) return;
   naming.value = undefined;
   try {
-    await asked.done(asked.name.trim());
+    await asked?.done(name);
   } catch (problem) {
     toast.error((problem as Error).message);
   }
@@ -178,19 +177,14 @@ async function finishNaming(): Promise<void> {
       </ul>
     </section>
     <RobotBin v-if="binned > 0 && access.mayChange" :count="binned" @changed="load" />
-    <BaseDialog :open="naming !== undefined" :title="naming?.title ?? ''" @close="naming = undefined">
-      <form v-if="naming" @submit.prevent="finishNaming">
-        <label for="robot-name" class="text-second">name</label>
-        <input
-          id="robot-name"
-          v-model="naming.name"
-          maxlength="80"
-          class="mb-4 w-full border-b border-ink bg-transparent py-1"
-        />
-        <div class="flex justify-end">
-          <button type="submit" class="button main disabled:opacity-50" :disabled="!naming.name.trim()">Done</button>
-        </div>
-      </form>
-    </BaseDialog>
+    <NameDialog
+      :open="naming !== undefined"
+      :title="naming?.title ?? ''"
+      label="name"
+      :name="naming?.name ?? ''"
+      done="Done"
+      @named="finishNaming"
+      @close="naming = undefined"
+    />
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { address, figureAt } from '@rough-gear/contract/find';
-import { FIGURES, lacksOf, RUN_NEEDS, type Lack, type LinkKind } from '@rough-gear/core';
+import { lacksOf, RUN_NEEDS, type Lack } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useMechanism } from '../../../composables/useMechanism.js';
 import { usePlan } from '../../../stores/plan.js';
@@ -16,11 +16,7 @@ const lacks = computed<readonly Lack[]>(() => {
   return given.length > 0 ? given : all;
 });
 
-function linkOf(key: string): LinkKind {
-  return key.startsWith('stage.')
-    ? 'stage'
-    : ((FIGURES as Record<string, { link: LinkKind } | undefined>)[key]?.link ?? 'load');
-}
+const linkOf = (key: string): string => (key.startsWith('stage.') ? 'stage' : figureAt(key).link);
 
 /** The field itself, with the cursor in it. */
 function fieldOf(key: string): string {

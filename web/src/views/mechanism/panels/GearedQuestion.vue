@@ -1,38 +1,19 @@
 <script setup lang="ts">
-import { freeSpeedAt, gearedSign, orderStages, type MotorPart } from '@rough-gear/core';
+import { gearedAlready, takeOutReduction, type MotorPart } from '@rough-gear/core';
 import { computed } from 'vue';
 import { useDcMechanism } from '../../../composables/useMechanism.js';
 
 /** Asks of a motor that looks like one whether its figures are at the output of its gearbox: nothing is geared twice then. */
 const { part, partAt } = defineProps<{ part: MotorPart; partAt: readonly (string | number)[] }>();
-const { plan, mechanism, path, choice, choiceAt, commit } = useDcMechanism();
+const { plan, mechanism, path, choice, commit } = useDcMechanism();
 
-const sign = computed(() => {
-  const { motor, lacks } = { motor: path.value.drive.motor, lacks: path.value.lacks };
-  if (part.figuresAt !== undefined || lacks.motor) return undefined;
-  const volts = path.value.figures['motor.ratedVoltage']?.value ?? path.value.drive.restVoltage;
-  const stallTorque = (motor.torqueConstant * volts) / motor.resistance;
-  return gearedSign({
-    name: part.name,
-    freeSpeed: freeSpeedAt(motor, volts),
-    stallTorque,
-    canDiameter: path.value.figures['motor.canDiameter']?.value,
-    torqueToBackEmfRatio: path.value.motor.audit.torqueToBackEmfRatio,
-  });
-});
-/** What turns its output into travel is no gear in front of it. */
-const screws = computed(() => choice.value.stages.filter(({ kind }) => kind === 'screw'));
-const reduced = computed(() => screws.value.length < choice.value.stages.length);
+const sign = computed(() => gearedAlready(path.value, part));
+const reduced = computed(() => choice.value.stages.some(({ kind }) => kind !== 'screw'));
 
 const say = (figuresAt: 'shaft' | 'output', alone = false): void =>
   commit([
     { at: [...partAt, 'figuresAt'], to: figuresAt },
-    ...(alone
-      ? [
-          { at: [...choiceAt.value, 'tuning'], to: undefined },
-          ...orderStages(plan.value, mechanism.value.id, screws.value),
-        ]
-      : []),
+    ...(alone ? takeOutReduction(plan.value, mechanism.value.id) : []),
   ]);
 </script>
 

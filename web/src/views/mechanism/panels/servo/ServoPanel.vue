@@ -6,7 +6,7 @@ import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
 import MeasureField from '../../../../components/fields/MeasureField.vue';
-import { useAsked } from '../../../../composables/useAsked.js';
+import { usePanelPage } from '../../../../composables/usePanelPage.js';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useServoMechanism } from '../../../../composables/useMechanism.js';
 import PanelHead from '../PanelHead.vue';
@@ -23,7 +23,6 @@ const { show } = useDisplay();
 
 const part = computed(() => plan.value.parts[drive.value.servo]!.part as ServoPart);
 const linear = computed(() => part.value.motion === 'linear');
-const page = ref<'sheet' | 'precision' | 'holding' | 'inside' | 'fit' | 'calibration'>('sheet');
 const PAGES = computed(() => [
   { value: 'sheet' as const, text: 'Sheet' },
   { value: 'precision' as const, text: 'Precision' },
@@ -32,11 +31,7 @@ const PAGES = computed(() => [
   { value: 'fit' as const, text: 'Fit' },
   ...(part.value.motion === 'joint' ? [{ value: 'calibration' as const, text: 'Calibration' }] : []),
 ]);
-useAsked('page', (asked) => {
-  const found = PAGES.value.find(({ value }) => value === asked);
-  if (found) page.value = found.value;
-  return found !== undefined;
-});
+const page = usePanelPage(PAGES);
 const shownPage = computed(() => (PAGES.value.some(({ value }) => value === page.value) ? page.value : 'sheet'));
 
 const LINKAGES = computed(() => [

@@ -10,12 +10,12 @@ import {
   type BoardPart,
   type DriverPart,
 } from '@rough-gear/core';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import ChoiceTabs from '../../../../components/widgets/ChoiceTabs.vue';
 import ChoiceField from '../../../../components/fields/ChoiceField.vue';
 import CountField from '../../../../components/fields/CountField.vue';
 import FigureField from '../../../../components/fields/FigureField.vue';
-import { useAsked } from '../../../../composables/useAsked.js';
+import { usePanelPage } from '../../../../composables/usePanelPage.js';
 import { useDisplay } from '../../../../composables/useDisplay.js';
 import { useStepMechanism } from '../../../../composables/useMechanism.js';
 import PanelHead from '../PanelHead.vue';
@@ -30,18 +30,13 @@ const { show } = useDisplay();
 
 const driver = computed(() => plan.value.parts[drive.value.driver]!.part as DriverPart);
 const board = computed(() => plan.value.parts[drive.value.board]!.part as BoardPart);
-const page = ref<'set' | 'pulses' | 'signal' | 'limits'>('set');
 const PAGES = [
   { value: 'set', text: 'Settings' },
   { value: 'pulses', text: 'Pulses' },
   { value: 'signal', text: 'Signal' },
   { value: 'limits', text: 'Limits' },
 ] as const;
-useAsked('page', (asked) => {
-  const found = PAGES.find(({ value }) => value === asked);
-  if (found) page.value = found.value;
-  return found !== undefined;
-});
+const page = usePanelPage(PAGES);
 const open = computed(() => path.value.step.kind === 'stepper');
 const steps = computed(() => stepsOf(drive.value, driver.value));
 const stepOptions = computed(() =>
